@@ -1,0 +1,304 @@
+/**
+ * The meaning of CQL clauses: the context set `el` and the parts of `cql` and `dc` that correspond to it.
+ * Source of the diagnostic numbers: the SRU diagnostics list of the standard.
+ */
+import {
+  MAX_NEAR_DISTANCE,
+  SEARCH_FIELDS,
+  type NearQuery,
+  type Query,
+  type SearchField,
+  type WordPattern,
+  type WordsQuery,
+} from '../model.js';
+import { normaliseQuery } from '../normalise.js';
+import { parsePhrase, type PhraseProblem } from '../phrase.js';
+import {
+  parseCqlSyntax,
+  unescapeQuoted,
+  type CqlBoolean,
+  type CqlClause,
+  type CqlError,
+  type CqlModifier,
+  type CqlNode,
+  type CqlSortKey,
+} from './syntax.js';
+
+export interface CqlOptions {
+  /** The vocabulary meant when a heading does not name one with `/el.vocabulary="…"`. */
+  vocabulary: string;
+  /** Fields that limits may name (`el.language`), beside `year`. */
+  limitFields: readonly string[];
+}
+
+export type CqlResult = { ok: true; query: Query; sortBy: CqlSortKey[] } | { ok: false; error: CqlError };
+
+/** Indexes of other context sets that mean the same as one of ours. */
+const SAME_AS: Readonly<Record<string, string>> = {
+  'cql.serverchoice': 'el.words',
+  'cql.keywords': 'el.words',
+  'dc.title': 'el.title',
+  'dc.description': 'el.abstract',
+  'dc.creator': 'el.author',
+  'dc.date': 'el.year',
+  'dc.language': 'el.language',
+};
+
+const PHRASE_DIAGNOSTICS: Readonly<Record<PhraseProblem, number>> = {
+  empty: 27,
+  'too-long': 23,
+  'unbalanced-quote': 14,
+  'pattern-too-short': 29,
+  'star-not-at-end': 28,
+  'no-letters': 27,
+};
+
+class Stop extends Error {
+  constructor(readonly error: CqlError) {
+    super(error.message);
+  }
+}
+
+function stop(diagnostic: number, at: number, found: string, expected: string, message: string): never {
+  throw new Stop({ diagnostic, at, found, expected, message });
+}
+
+/**
+ * Reads CQL text as a query.
+ *
+ * @returns the normalised query, or the first error with its position, what was found and what was expected
+ * @example parseCql('el.words = "night shift*"', { vocabulary: 'corvane', limitFields: ['language'] })
+ */
+export function parseCql(text: string, options: CqlOptions): CqlResult {
+  const syntax = parseCqlSyntax(text);
+  if (!syntax.ok) return syntax;
+  try {
+    const query = normaliseQuery(interpretNode(syntax.tree.root, options));
+    return { ok: true, query, sortBy: syntax.tree.sortBy };
+  } catch (error) {
+    if (error instanceof Stop) return { ok: false, error: error.error };
+    throw error;
+  }
+}
+
+function interpretNode(node: CqlNode, options: CqlOptions): Query {
+  if (node.kind === 'clause') return interpretClause(node, options);
+  if (node.operator === 'prox') return interpretNear(node, options);
+  const [modifier] = node.modifiers;
+  if (modifier) {
+    const message = `“${node.operator}” takes no modifiers here.`;
+    stop(46, modifier.at, modifier.name, 'no modifier', message);
+  }
+  // Long chains lean to the left; walking them in a loop keeps the stack flat.
+  const { operator } = node;
+  if (operator === 'not') {
+    return {
+      kind: 'not',
+      include: interpretNode(node.left, options),
+      exclude: interpretNode(node.right, options),
+    };
+  }
+  const right: CqlNode[] = [];
+  let left: CqlNode = node;
+  while (left.kind === 'boolean' && left.operator === operator && left.modifiers.length === 0) {
+    right.push(left.right);
+    left = left.left;
+  }
+  const operands = [left, ...right.reverse()].map((operand) => interpretNode(operand, options));
+  return { kind: operator, operands };
+}
+
+function interpretNear(node: CqlBoolean, options: CqlOptions): NearQuery {
+  const { distance, ordered } = nearModifiers(node);
+  const parts: WordsQuery[] = [];
+  for (const side of [node.left, node.right]) {
+    const query = interpretNode(side, options);
+    if (query.kind === 'words') parts.push(query);
+    else if (query.kind === 'near' && query.distance === distance && query.ordered === ordered && side === node.left) {
+      parts.push(...query.parts);
+    } else {
+      const message = 'Only words and phrases can be near each other, all with the same distance and order.';
+      stop(44, node.at, 'prox', 'words or phrases on both sides', message);
+    }
+  }
+  return { kind: 'near', parts, distance, ordered };
+}
+
+function nearModifiers(node: CqlBoolean): { distance: number; ordered: boolean } {
+  let distance = 1;
+  let ordered = false;
+  for (const modifier of node.modifiers) {
+    const name = modifier.name.toLowerCase().replace(/^cql\./, '');
+    if (name === 'unit') {
+      if (modifier.value?.toLowerCase() !== 'word') {
+        stop(42, modifier.at, modifier.value ?? '', 'unit=word', 'Nearness is counted in words only.');
+      }
+    } else if (name === 'distance') {
+      const value = Number(modifier.value);
+      if (modifier.comparison !== '<=' && modifier.comparison !== '<') {
+        stop(40, modifier.at, modifier.comparison ?? '', '<= or <', 'Distance is given as distance<=n.');
+      }
+      distance = modifier.comparison === '<' ? value - 1 : value;
+      if (!Number.isInteger(distance) || distance < 1 || distance > MAX_NEAR_DISTANCE) {
+        const expected = `a whole number from 1 to ${MAX_NEAR_DISTANCE}`;
+        stop(41, modifier.at, modifier.value ?? '', expected, `The distance must be ${expected}.`);
+      }
+    } else if (name === 'ordered' || name === 'unordered') {
+      ordered = name === 'ordered';
+    } else {
+      stop(46, modifier.at, modifier.name, 'unit, distance, ordered or unordered', `“${modifier.name}” is not known.`);
+    }
+  }
+  return { distance, ordered };
+}
+
+function interpretClause(clause: CqlClause, options: CqlOptions): Query {
+  const written = clause.index ?? 'cql.serverChoice';
+  const lower = written.toLowerCase();
+  const index = SAME_AS[lower] ?? (lower.includes('.') ? lower : `el.${lower}`);
+  const [set, name = ''] = index.split('.', 2);
+
+  if (index === 'cql.resultsetid') return interpretLine(clause);
+  if (index === 'cql.allrecords') return { kind: 'everything' };
+  if (set !== 'el' && set !== 'cql' && set !== 'dc') {
+    stop(15, clause.at, written, 'an index of el, cql or dc', `The context set “${set}” is not known.`);
+  }
+  if (index === 'el.heading' || index === 'dc.subject') return interpretHeading(clause, options);
+  if (index === 'el.year') return interpretYear(clause);
+  const field = SEARCH_FIELDS.find((candidate) => `el.${candidate}` === index);
+  if (field !== undefined) return interpretWords(clause, field);
+  const limitField = options.limitFields.find((candidate) => `el.${candidate.toLowerCase()}` === `el.${name}`);
+  if (set === 'el' && limitField !== undefined) return interpretLimit(clause, limitField);
+  const expected = [...SEARCH_FIELDS, 'heading', 'year', ...options.limitFields].join(', ');
+  return stop(16, clause.at, written, expected, `The index “${written}” is not known. Known are: ${expected}.`);
+}
+
+function interpretWords(clause: CqlClause, field: SearchField): Query {
+  const relation = (clause.relation ?? '=').replace(/^cql\./, '');
+  refuseModifiers(clause, []);
+  if (/(^|[^\\])(\\\\)*\^/.test(clause.term.text)) {
+    stop(31, clause.term.at, '^', 'no anchor', 'Anchors (^) are not supported.');
+  }
+  switch (relation) {
+    case '=':
+    case 'scr':
+    case 'adj':
+      return { kind: 'words', field, phrase: phraseOf(clause.term.text, clause.term.at) };
+    case 'any':
+    case 'all': {
+      const words: Query[] = phraseOf(clause.term.text, clause.term.at).map((pattern) => ({
+        kind: 'words',
+        field,
+        phrase: [pattern],
+      }));
+      return { kind: relation === 'any' ? 'or' : 'and', operands: words };
+    }
+    default:
+      return stop(
+        19,
+        clause.at,
+        relation,
+        '=, any or all',
+        `“${relation}” does not go with words: use =, any or all.`,
+      );
+  }
+}
+
+function phraseOf(text: string, at: number): WordPattern[] {
+  const result = parsePhrase(text);
+  if (result.ok) return result.phrase;
+  const { error } = result;
+  return stop(
+    PHRASE_DIAGNOSTICS[error.problem],
+    at + error.at,
+    text.slice(error.at, error.at + 20),
+    'a word or phrase',
+    error.message,
+  );
+}
+
+function interpretHeading(clause: CqlClause, options: CqlOptions): Query {
+  const relation = clause.relation ?? '==';
+  if (relation !== '==' && relation !== '=' && relation !== 'exact') {
+    stop(22, clause.at, relation, '==', 'A heading is named in full: use ==.');
+  }
+  refuseModifiers(clause, ['narrower', 'central', 'subheading', 'vocabulary']);
+  const has = (name: string) => clause.modifiers.some((modifier) => modifierName(modifier) === name);
+  const values = (name: string) =>
+    clause.modifiers.filter((modifier) => modifierName(modifier) === name).map((modifier) => modifier.value ?? '');
+  const label = unescapeQuoted(clause.term.text).trim();
+  if (label === '') stop(27, clause.term.at, '', 'the name of a heading', 'The heading has no name.');
+  return {
+    kind: 'heading',
+    vocabulary: values('vocabulary')[0] ?? options.vocabulary,
+    label,
+    narrower: has('narrower'),
+    central: has('central'),
+    subheadings: values('subheading'),
+  };
+}
+
+function interpretYear(clause: CqlClause): Query {
+  refuseModifiers(clause, []);
+  const relation = clause.relation ?? '=';
+  const years = unescapeQuoted(clause.term.text).trim().split(/\s+/);
+  const year = (text: string | undefined): number => {
+    if (text !== undefined && /^\d{4}$/.test(text)) return Number(text);
+    return stop(36, clause.term.at, text ?? '', 'a year of four digits', 'A year is written with four digits.');
+  };
+  const range = (from: number | null, to: number | null): Query => ({ kind: 'limit', field: 'year', from, to });
+  const single = () => {
+    if (years.length !== 1) stop(36, clause.term.at, years.join(' '), 'one year', 'Give one year.');
+    return year(years[0]);
+  };
+  switch (relation) {
+    case 'within':
+      if (years.length !== 2) stop(36, clause.term.at, years.join(' '), 'two years', 'within takes two years.');
+      return range(year(years[0]), year(years[1]));
+    case '=':
+    case '==':
+      return range(single(), single());
+    case '>=':
+      return range(single(), null);
+    case '<=':
+      return range(null, single());
+    case '>':
+      return range(single() + 1, null);
+    case '<':
+      return range(null, single() - 1);
+    default:
+      return stop(19, clause.at, relation, 'within, =, <= or >=', `“${relation}” does not go with a year.`);
+  }
+}
+
+function interpretLimit(clause: CqlClause, field: string): Query {
+  refuseModifiers(clause, []);
+  const relation = clause.relation ?? '==';
+  if (relation !== '==' && relation !== '=' && relation !== 'exact') {
+    stop(19, clause.at, relation, '==', `“${relation}” does not go with ${field}: use ==.`);
+  }
+  const value = unescapeQuoted(clause.term.text).trim();
+  if (value === '') stop(27, clause.term.at, '', 'a value', 'The value is empty.');
+  return { kind: 'limit', field, values: [value] };
+}
+
+function interpretLine(clause: CqlClause): Query {
+  const match = /^L([1-9]\d{0,5})$/i.exec(unescapeQuoted(clause.term.text));
+  if (match === null) {
+    return stop(51, clause.term.at, clause.term.text, 'L and a number', 'A line is named L1, L2 and so on.');
+  }
+  return { kind: 'line', line: Number(match[1]) };
+}
+
+function modifierName(modifier: CqlModifier): string {
+  return modifier.name.toLowerCase().replace(/^el\./, '');
+}
+
+function refuseModifiers(clause: CqlClause, allowed: readonly string[]): void {
+  for (const modifier of clause.modifiers) {
+    if (!allowed.includes(modifierName(modifier))) {
+      const expected = allowed.length > 0 ? allowed.join(', ') : 'no modifier';
+      stop(20, modifier.at, modifier.name, expected, `The modifier “${modifier.name}” is not known here.`);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+export { textKey, tokenise } from './tokens.js';
+export type { Token } from './tokens.js';

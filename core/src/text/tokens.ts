@@ -1,0 +1,110 @@
+/**
+ * How text becomes words. Everything that indexes, matches or highlights text goes through `tokenise`, so that
+ * a count and the marks on a page can never disagree about what a word is.
+ *
+ * The rule: NFKC, lower case, no diacritics; a word is a run of letters and digits; a possessive `'s` is dropped.
+ */
+
+/** One word, with the half-open range of UTF-16 offsets it came from in the original text. */
+export interface Token {
+  word: string;
+  start: number;
+  end: number;
+}
+
+const LETTER_OR_DIGIT = /[\p{L}\p{N}]/u;
+const MARK = /\p{M}/gu;
+const ONLY_MARKS = /^\p{M}+$/u;
+const APOSTROPHES = new Set(["'", '’', 'ʼ', '＇']);
+
+/** The letters and digits of one code point, normalised; other characters of the result are kept as borders. */
+const normalisedCodePoints = new Map<string, string>();
+
+function normaliseCodePoint(char: string): string {
+  const known = normalisedCodePoints.get(char);
+  if (known !== undefined) return known;
+  const normal = char.normalize('NFKC').toLowerCase().normalize('NFD').replace(MARK, '').replaceAll('ς', 'σ');
+  normalisedCodePoints.set(char, normal);
+  return normal;
+}
+
+/**
+ * Splits text into words.
+ *
+ * @param text any text; offsets in the result are UTF-16 offsets into it
+ * @param options.masks whether `*` and `?` count as letters, as they do in what people type
+ * @returns the words in order, without possessives
+ * @example tokenise("Night-shift nurses' sleep") // night, shift, nurses, sleep
+ */
+export function tokenise(text: string, { masks = false }: { masks?: boolean } = {}): Token[] {
+  const tokens: Token[] = [];
+  let word = '';
+  let start = 0;
+  let end = 0;
+  let wordStartsAfterApostrophe = false;
+  let afterApostrophe = false;
+
+  const close = () => {
+    if (word === '') return;
+    const previous = tokens.at(-1);
+    const possessive =
+      word === 's' && wordStartsAfterApostrophe && previous !== undefined && previous.end === start - 1;
+    if (!possessive) tokens.push({ word, start, end });
+    word = '';
+  };
+
+  for (let at = 0; at < text.length; ) {
+    const code = text.charCodeAt(at);
+    // The fast path: plain ASCII letters and digits.
+    if ((code >= 97 && code <= 122) || (code >= 48 && code <= 57) || (code >= 65 && code <= 90) || (masks && (code === 42 || code === 63))) {
+      if (word === '') {
+        start = at;
+        wordStartsAfterApostrophe = afterApostrophe;
+      }
+      word += code <= 90 && code >= 65 ? String.fromCharCode(code + 32) : text[at];
+      at += 1;
+      end = at;
+      afterApostrophe = false;
+      continue;
+    }
+    if (code < 128) {
+      close();
+      afterApostrophe = code === 39;
+      at += 1;
+      continue;
+    }
+    const char = String.fromCodePoint(text.codePointAt(at) ?? 0);
+    const next = at + char.length;
+    if (APOSTROPHES.has(char)) {
+      close();
+      afterApostrophe = true;
+    } else if (ONLY_MARKS.test(char)) {
+      // A combining mark belongs to the letter before it and leaves no trace.
+      if (word !== '') end = next;
+    } else {
+      for (const normal of normaliseCodePoint(char)) {
+        if (LETTER_OR_DIGIT.test(normal)) {
+          if (word === '') {
+            start = at;
+            wordStartsAfterApostrophe = afterApostrophe;
+          }
+          word += normal;
+          end = next;
+        } else {
+          close();
+        }
+      }
+      afterApostrophe = false;
+    }
+    at = next;
+  }
+  close();
+  return tokens;
+}
+
+/** The words of a text joined by single spaces: two texts with the same key match the same way. */
+export function textKey(text: string): string {
+  return tokenise(text)
+    .map((token) => token.word)
+    .join(' ');
+}
