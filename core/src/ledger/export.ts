@@ -1,0 +1,63 @@
+import { stringify } from 'csv-stringify/sync';
+import type { LedgerEntry } from './entry.js';
+
+/** The ledger as CSV (RFC 4180), one row per line of every entry. Cells that look like formulas are defused. */
+export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
+  const header = [
+    'entry', 'outcome', 'reason', 'database', 'release', 'started (UTC)', 'time zone', 'duration (ms)', 'ran by',
+    'line', 'description', 'string sent', 'hits', 'records fetched', 'result fingerprint (SHA-256)',
+    'application version', 'entry hash', 'previous entry hash',
+  ]; // prettier-ignore
+  const rows = entries.flatMap(({ content, hash, previousHash }) =>
+    content.lines.map((line) => [
+      content.entry, content.outcome, content.reason ?? '', content.databaseName, content.release, content.startedAt,
+      content.timeZone, content.durationMs, content.ranBy, `L${line.number}`, line.description, line.string,
+      line.hits ?? 'not counted', content.fetched, content.fingerprint, content.applicationVersion, hash,
+      previousHash ?? '',
+    ]),
+  ); // prettier-ignore
+  return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
+}
+
+/** The ledger as a Markdown document that can be read as it is. */
+export function ledgerToMarkdown(entries: readonly LedgerEntry[], title: string): string {
+  const parts = [`# Ledger: ${inline(title)}`, ''];
+  if (entries.length === 0) parts.push('Nothing has been run and logged yet.', '');
+  for (const { content, hash, previousHash } of entries) {
+    const outcome = content.outcome === 'complete' ? 'complete' : `interrupted: ${content.reason ?? 'reason unknown'}`;
+    parts.push(
+      `## Entry ${content.entry}: ${inline(content.databaseName)}, ${content.startedAt}`,
+      '',
+      `- Outcome: ${inline(outcome)}`,
+      `- Database release: ${inline(content.release)}`,
+      `- Started: ${content.startedAt} (UTC); time zone of the person: ${inline(content.timeZone)}`,
+      `- Duration: ${content.durationMs} ms`,
+      `- Ran by: ${inline(content.ranBy)}`,
+      `- Hits: ${content.hits ?? 'not counted'}; records fetched: ${content.fetched}`,
+      `- Result fingerprint (SHA-256 of the sorted accession ids): \`${content.fingerprint}\``,
+      `- Application version: ${content.applicationVersion}`,
+      `- Entry hash: \`${hash}\`; previous entry: ${previousHash === null ? 'none' : `\`${previousHash}\``}`,
+      '',
+      `| Line | What it searches | String sent (${inline(content.dialect)}) | Hits |`,
+      '| --- | --- | --- | ---: |',
+      ...content.lines.map(
+        (line) =>
+          `| L${line.number} | ${inline(line.description)} | ${code(line.string)} | ${line.hits ?? 'not counted'} |`,
+      ),
+      '',
+    );
+  }
+  return parts.join('\n');
+}
+
+/** Text that stays text: markup in titles and names must not act. */
+function inline(text: string): string {
+  return text.replace(/[\\`*_[\]<>|#]/g, (char) => `\\${char}`).replace(/\s+/g, ' ');
+}
+
+/** A code span in a table cell, fenced by more backticks than it holds. */
+function code(text: string): string {
+  const longest = Math.max(0, ...[...text.matchAll(/`+/g)].map(([run]) => run.length));
+  const fence = '`'.repeat(longest + 1);
+  return `${fence} ${text.replaceAll('|', '\\|').replace(/\s+/g, ' ')} ${fence}`;
+}

@@ -1,0 +1,45 @@
+/** A bibliographic record, as it is searched, shown and exported. */
+
+export interface AbstractSection {
+  /** the label of a structured abstract's section, or null in an unstructured one */
+  label: string | null;
+  text: string;
+}
+
+export interface PersonName {
+  family: string;
+  /** given names or initials */
+  given: string;
+}
+
+/** A heading given to a record by the database's indexers. */
+export interface HeadingAssignment {
+  vocabulary: string;
+  label: string;
+  /** a main subject of the record */
+  central: boolean;
+  subheadings: string[];
+}
+
+export interface BibRecord {
+  /** the database's own number for the record; unique within the database */
+  accession: string;
+  title: string;
+  abstract: AbstractSection[];
+  keywords: string[];
+  authors: PersonName[];
+  journal: string;
+  year: number;
+  volume: string;
+  issue: string;
+  pages: string;
+  doi: string | null;
+  language: string;
+  publicationTypes: string[];
+  headings: HeadingAssignment[];
+  /** values of further limits by field, for example ageGroup: ['adult'] */
+  limits: Readonly<Record<string, readonly string[]>>;
+  /** when the record came into the database and when it was last changed, as ISO dates; null when not told */
+  entered: string | null;
+  changed: string | null;
+}

@@ -1,0 +1,160 @@
+/**
+ * Sets of documents. A document is a whole number from 0 to `universe - 1`. Small sets are sorted arrays, large
+ * ones bit sets, so that algebra stays fast from three hits to a million.
+ */
+
+export interface DocSet {
+  /** how many documents there are in all */
+  readonly universe: number;
+  /** how many are in the set */
+  readonly size: number;
+  /** sorted documents, or null when the set is kept as bits */
+  readonly sorted: Uint32Array | null;
+  /** one bit per document, or null when the set is kept as an array */
+  readonly bits: Uint32Array | null;
+}
+
+/** Above one document in 32, bits take less room than an array. */
+const SPARSE_SHARE = 32;
+
+export function emptySet(universe: number): DocSet {
+  return { universe, size: 0, sorted: new Uint32Array(0), bits: null };
+}
+
+export function fullSet(universe: number): DocSet {
+  const bits = newBits(universe).fill(0xffffffff);
+  const spare = bits.length * 32 - universe;
+  if (spare > 0) bits[bits.length - 1] = spare === 32 ? 0 : 0xffffffff >>> spare;
+  return { universe, size: universe, sorted: null, bits };
+}
+
+/** @param sorted ascending, without repeats; kept, not copied */
+export function setOfSorted(sorted: Uint32Array, universe: number): DocSet {
+  if (sorted.length * SPARSE_SHARE <= universe) return { universe, size: sorted.length, sorted, bits: null };
+  const bits = newBits(universe);
+  for (const doc of sorted) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+  return { universe, size: sorted.length, sorted: null, bits };
+}
+
+/** @param bits one bit per document, none beyond the universe; kept, not copied */
+export function setOfBits(bits: Uint32Array, universe: number): DocSet {
+  const size = countBits(bits);
+  if (size * SPARSE_SHARE > universe) return { universe, size, sorted: null, bits };
+  const sorted = new Uint32Array(size);
+  let at = 0;
+  forEachBit(bits, (doc) => {
+    sorted[at] = doc;
+    at += 1;
+  });
+  return { universe, size, sorted, bits: null };
+}
+
+export function newBits(universe: number): Uint32Array {
+  return new Uint32Array((universe + 31) >>> 5);
+}
+
+export function has(set: DocSet, doc: number): boolean {
+  if (set.bits !== null) return (((set.bits[doc >>> 5] ?? 0) >>> (doc & 31)) & 1) === 1;
+  const sorted = set.sorted ?? new Uint32Array(0);
+  let low = 0;
+  let high = sorted.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((sorted[middle] ?? 0) < doc) low = middle + 1;
+    else high = middle;
+  }
+  return sorted[low] === doc;
+}
+
+export function forEachDoc(set: DocSet, visit: (doc: number) => void): void {
+  if (set.bits !== null) forEachBit(set.bits, visit);
+  else for (const doc of set.sorted ?? []) visit(doc);
+}
+
+/** The documents in ascending order. */
+export function docsOf(set: DocSet): Uint32Array {
+  if (set.sorted !== null) return set.sorted;
+  const docs = new Uint32Array(set.size);
+  let at = 0;
+  forEachDoc(set, (doc) => {
+    docs[at] = doc;
+    at += 1;
+  });
+  return docs;
+}
+
+export function intersect(a: DocSet, b: DocSet): DocSet {
+  const { universe } = a;
+  if (a.bits !== null && b.bits !== null) {
+    const bits = new Uint32Array(a.bits.length);
+    for (let i = 0; i < bits.length; i += 1) bits[i] = (a.bits[i] ?? 0) & (b.bits[i] ?? 0);
+    return setOfBits(bits, universe);
+  }
+  const [small, other] = a.sorted !== null && (b.sorted === null || a.size <= b.size) ? [a, b] : [b, a];
+  return keep(small, (doc) => has(other, doc));
+}
+
+export function subtract(include: DocSet, exclude: DocSet): DocSet {
+  if (exclude.size === 0 || include.size === 0) return include;
+  if (include.bits === null) return keep(include, (doc) => !has(exclude, doc));
+  const bits = include.bits.slice();
+  if (exclude.bits !== null) {
+    for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) & ~(exclude.bits[i] ?? 0);
+  } else {
+    for (const doc of exclude.sorted ?? []) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) & ~(1 << (doc & 31));
+  }
+  return setOfBits(bits, include.universe);
+}
+
+export function unite(sets: readonly DocSet[], universe: number): DocSet {
+  const filled = sets.filter((set) => set.size > 0);
+  const [first] = filled;
+  if (first === undefined) return emptySet(universe);
+  if (filled.length === 1) return first;
+  const bits = newBits(universe);
+  for (const set of filled) addTo(bits, set);
+  return setOfBits(bits, universe);
+}
+
+/** Sets the bits of all documents of a set. */
+export function addTo(bits: Uint32Array, set: DocSet): void {
+  if (set.bits !== null) {
+    for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) | (set.bits[i] ?? 0);
+  } else {
+    for (const doc of set.sorted ?? []) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+  }
+}
+
+function keep(set: DocSet, wanted: (doc: number) => boolean): DocSet {
+  const kept = new Uint32Array(set.size);
+  let size = 0;
+  for (const doc of set.sorted ?? []) {
+    if (wanted(doc)) {
+      kept[size] = doc;
+      size += 1;
+    }
+  }
+  return setOfSorted(kept.slice(0, size), set.universe);
+}
+
+function forEachBit(bits: Uint32Array, visit: (doc: number) => void): void {
+  for (let i = 0; i < bits.length; i += 1) {
+    let word = bits[i] ?? 0;
+    while (word !== 0) {
+      visit((i << 5) + (31 - Math.clz32(word & -word)));
+      word &= word - 1;
+    }
+  }
+}
+
+function countBits(bits: Uint32Array): number {
+  let count = 0;
+  for (let i = 0; i < bits.length; i += 1) {
+    // Population count by halves; each step adds neighbouring groups of bits.
+    let word = bits[i] ?? 0;
+    word -= (word >>> 1) & 0x55555555;
+    word = (word & 0x33333333) + ((word >>> 2) & 0x33333333);
+    count += (((word + (word >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
+  }
+  return count;
+}

@@ -1,0 +1,118 @@
+/** Evaluation: a query over an index gives a set of documents. Equal to the set algebra of the query's parts. */
+import { isYearRange, type HeadingQuery, type LimitQuery, type Query } from '../query/index.js';
+import { textKey } from '../text/index.js';
+import { emptySet, fullSet, intersect, newBits, setOfBits, subtract, unite, type DocSet } from './docSet.js';
+import { EvaluationStop, type EvaluationError } from './evaluationError.js';
+import { documentsNear, documentsWith } from './occurrences.js';
+import { headingKey, type SearchIndex } from './searchIndex.js';
+
+export interface EvaluationContext {
+  /**
+   * The labels of all headings below a heading, itself not included.
+   * @returns null when the vocabulary has no such heading
+   */
+  narrowerOf: (vocabulary: string, label: string) => readonly string[] | null;
+  /** The lines that a query may refer to, by number. */
+  lines?: ReadonlyMap<number, Query>;
+}
+
+export type EvaluationResult = { ok: true; documents: DocSet } | { ok: false; error: EvaluationError };
+
+/** Evaluates a query. Errors name what could not be done and how to mend it. */
+export function evaluate(query: Query, index: SearchIndex, context: EvaluationContext): EvaluationResult {
+  try {
+    return { ok: true, documents: evaluateQuery(query, index, context, []) };
+  } catch (stop) {
+    if (stop instanceof EvaluationStop) return { ok: false, error: stop.error };
+    throw stop;
+  }
+}
+
+/** The query that a line number stands for. @throws EvaluationStop for unknown lines and circles */
+export function lineQuery(line: number, context: EvaluationContext, openLines: readonly number[]): Query {
+  const query = context.lines?.get(line);
+  if (query === undefined) {
+    throw new EvaluationStop({ problem: 'unknown-line', message: `There is no line L${line}.` });
+  }
+  if (openLines.includes(line)) {
+    throw new EvaluationStop({ problem: 'line-cycle', message: `Line L${line} refers back to itself.` });
+  }
+  return query;
+}
+
+function evaluateQuery(
+  query: Query,
+  index: SearchIndex,
+  context: EvaluationContext,
+  openLines: readonly number[],
+): DocSet {
+  const below = (operand: Query) => evaluateQuery(operand, index, context, openLines);
+  switch (query.kind) {
+    case 'words':
+      return documentsWith(index, query);
+    case 'near':
+      return documentsNear(index, query);
+    case 'heading':
+      return documentsWithHeading(query, index, context);
+    case 'limit':
+      return documentsWithin(query, index);
+    case 'line':
+      return evaluateQuery(lineQuery(query.line, context, openLines), index, context, [...openLines, query.line]);
+    case 'and': {
+      // Every operand is evaluated, so that an error in any of them is told; the smallest sets meet first.
+      const [first, ...rest] = query.operands.map(below).sort((a, b) => a.size - b.size);
+      return first === undefined ? fullSet(index.size) : rest.reduce(intersect, first);
+    }
+    case 'or':
+      return unite(query.operands.map(below), index.size);
+    case 'not':
+      return subtract(below(query.include), below(query.exclude));
+    case 'everything':
+      return fullSet(index.size);
+  }
+}
+
+/** The labels a heading query stands for: itself, and what lies below it if asked. */
+export function headingLabels(query: HeadingQuery, context: EvaluationContext): readonly string[] {
+  const narrower = context.narrowerOf(query.vocabulary, query.label);
+  if (narrower === null) {
+    throw new EvaluationStop({
+      problem: 'unknown-heading',
+      message: `There is no heading “${query.label}” in this vocabulary.`,
+    });
+  }
+  return query.narrower ? [query.label, ...narrower] : [query.label];
+}
+
+function documentsWithHeading(query: HeadingQuery, index: SearchIndex, context: EvaluationContext): DocSet {
+  const sets: DocSet[] = [];
+  for (const label of headingLabels(query, context)) {
+    const keys =
+      query.subheadings.length === 0
+        ? [headingKey(query.vocabulary, label)]
+        : query.subheadings.map((subheading) => headingKey(query.vocabulary, label, subheading));
+    for (const key of keys) {
+      const postings = index.headings.get(key);
+      if (postings !== undefined) sets.push(query.central ? postings.central : postings.any);
+    }
+  }
+  return unite(sets, index.size);
+}
+
+function documentsWithin(limit: LimitQuery, index: SearchIndex): DocSet {
+  if (!isYearRange(limit)) {
+    const byValue = index.limits.get(limit.field);
+    return unite(
+      limit.values.map((value) => byValue?.get(textKey(value)) ?? emptySet(index.size)),
+      index.size,
+    );
+  }
+  const from = limit.from ?? -Infinity;
+  const to = limit.to ?? Infinity;
+  const bits = newBits(index.size);
+  for (let doc = 0; doc < index.size; doc += 1) {
+    const year = index.years[doc] ?? 0;
+    if (year >= from && year <= to) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+  }
+  return setOfBits(bits, index.size);
+}

@@ -1,0 +1,11 @@
+export { docsOf, forEachDoc, type DocSet } from './docSet.js';
+export { evaluate } from './evaluate.js';
+export type { EvaluationContext, EvaluationResult } from './evaluate.js';
+export type { EvaluationError } from './evaluationError.js';
+export { highlight } from './highlight.js';
+export type { Highlights, Span } from './highlight.js';
+export { MAX_EXPANSION } from './occurrences.js';
+export { rank, FIELD_WEIGHTS } from './rank.js';
+export type { Ranked } from './rank.js';
+export { buildIndex, indexBytes } from './searchIndex.js';
+export type { SearchIndex } from './searchIndex.js';

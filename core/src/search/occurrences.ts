@@ -1,0 +1,295 @@
+/** Where words, phrases and near parts stand: documents with positions, from the streams of a zone. */
+import {
+  textFieldsOf,
+  matchesPattern,
+  type NearQuery,
+  type SearchField,
+  type WordPattern,
+  type WordsQuery,
+} from '../query/index.js';
+import { has, newBits, setOfBits, setOfSorted, intersect, type DocSet } from './docSet.js';
+import { EvaluationStop } from './evaluationError.js';
+import { firstWordFrom, PostingCursor, wordNumber, type Zone } from './postings.js';
+import { FIELD_MASK, ZONE_OF, type SearchIndex, type ZoneName } from './searchIndex.js';
+
+/** The most words that one pattern may stand for. More is an error that says so, never a silent cut. */
+export const MAX_EXPANSION = 2000;
+
+/** Documents, ascending, with the positions where each match begins, ascending. */
+export interface Occurrences {
+  docs: number[];
+  positions: number[][];
+}
+
+/** The zone of a search field, and which fields of that zone count. */
+export function zoneOfField(field: SearchField): { name: ZoneName; mask: number } {
+  const fields = textFieldsOf(field);
+  const [first = 'title'] = fields;
+  return { name: ZONE_OF[first], mask: fields.reduce((mask, each) => mask | FIELD_MASK[each], 0) };
+}
+
+/**
+ * The numbers of the words that a pattern stands for, in a zone's dictionary.
+ * @throws EvaluationStop when there are more than `MAX_EXPANSION`
+ */
+export function expandPattern(zone: Zone, pattern: WordPattern): number[] {
+  const mark = pattern.text.indexOf('?');
+  if (mark === -1 && !pattern.anyEnding) {
+    const number = wordNumber(zone, pattern.text);
+    return number === -1 ? [] : [number];
+  }
+  const prefix = mark === -1 ? pattern.text : pattern.text.slice(0, mark);
+  const numbers: number[] = [];
+  for (let i = firstWordFrom(zone, prefix); i < zone.words.length; i += 1) {
+    const word = zone.words[i] ?? '';
+    if (!word.startsWith(prefix)) break;
+    if (!matchesPattern(word, pattern)) continue;
+    numbers.push(i);
+    if (numbers.length > MAX_EXPANSION) {
+      const text = pattern.text + (pattern.anyEnding ? '*' : '');
+      throw new EvaluationStop({
+        problem: 'too-many-words',
+        message: `“${text}” stands for more than ${MAX_EXPANSION} words in this database. Write more letters.`,
+      });
+    }
+  }
+  return numbers;
+}
+
+/** The documents that hold a word or a phrase in its field. */
+export function documentsWith(index: SearchIndex, query: WordsQuery): DocSet {
+  const { name, mask } = zoneOfField(query.field);
+  const zone = index.zones[name];
+  const [only] = query.phrase;
+  if (only !== undefined && query.phrase.length === 1) {
+    return documentsWithAny(index.size, zone, expandPattern(zone, only), mask);
+  }
+  const { docs } = occurrencesOf(index, query, null);
+  return setOfSorted(Uint32Array.from(docs), index.size);
+}
+
+/** The documents where `near` holds. */
+export function documentsNear(index: SearchIndex, query: NearQuery): DocSet {
+  return setOfSorted(Uint32Array.from(nearOccurrences(index, query, null).docs), index.size);
+}
+
+/** Where a word or phrase begins, in the documents of `within` (all, when null). */
+export function occurrencesOf(index: SearchIndex, query: WordsQuery, within: DocSet | null): Occurrences {
+  const { name, mask } = zoneOfField(query.field);
+  const zone = index.zones[name];
+  const expansions = query.phrase.map((pattern) => expandPattern(zone, pattern));
+  if (expansions.some((numbers) => numbers.length === 0)) return { docs: [], positions: [] };
+
+  let candidates = within;
+  if (expansions.some((numbers) => numbers.length > 1)) {
+    // Only documents that hold every word are worth merging the positions of many words for.
+    for (const numbers of expansions) {
+      const set = documentsWithAny(index.size, zone, numbers, mask);
+      candidates = candidates === null ? set : intersect(candidates, set);
+    }
+  }
+  const cursors = expansions.map((numbers) => openCursor(zone, numbers, candidates));
+  const inField = fieldTest(index, name, mask);
+  const found: Occurrences = { docs: [], positions: [] };
+  forEachCommonDocument(cursors, (doc) => {
+    if (candidates !== null && !has(candidates, doc)) return;
+    if (cursors.some((cursor) => (cursor.mask & mask) === 0)) return;
+    const starts = phraseStarts(cursors).filter((position) => inField(doc, position));
+    if (starts.length === 0) return;
+    found.docs.push(doc);
+    found.positions.push(starts);
+  });
+  return found;
+}
+
+/** Where the first part of each valid combination of near parts begins. */
+export function nearOccurrences(index: SearchIndex, query: NearQuery, within: DocSet | null): Occurrences {
+  const found: Occurrences = { docs: [], positions: [] };
+  const zones = new Set(query.parts.map((part) => zoneOfField(part.field).name));
+  if (zones.size !== 1) return found; // text in different zones is never near
+  let candidates = within;
+  for (const part of query.parts) {
+    const { name, mask } = zoneOfField(part.field);
+    for (const pattern of part.phrase) {
+      const zone = index.zones[name];
+      const set = documentsWithAny(index.size, zone, expandPattern(zone, pattern), mask);
+      candidates = candidates === null ? set : intersect(candidates, set);
+    }
+  }
+  const parts = query.parts.map((part) => occurrencesOf(index, part, candidates));
+  const at = parts.map(() => 0);
+  const [first] = parts;
+  for (let i = 0; first !== undefined && i < first.docs.length; i += 1) {
+    const doc = first.docs[i] ?? 0;
+    const lists: number[][] = [];
+    for (const [p, part] of parts.entries()) {
+      let k = at[p] ?? 0;
+      while (k < part.docs.length && (part.docs[k] ?? 0) < doc) k += 1;
+      at[p] = k;
+      if (part.docs[k] !== doc) break;
+      lists.push(part.positions[k] ?? []);
+    }
+    if (lists.length < parts.length) continue;
+    const starts = nearStarts(query, lists);
+    if (starts.length === 0) continue;
+    found.docs.push(doc);
+    found.positions.push(starts);
+  }
+  return found;
+}
+
+/**
+ * Begins of the first part in every valid combination.
+ * @param lists begins of each part in one document
+ */
+export function nearStarts(query: NearQuery, lists: readonly number[][]): number[] {
+  const lengths = query.parts.map((part) => part.phrase.length);
+  const chosen: number[] = [];
+  const fits = (part: number, start: number): boolean => {
+    for (let other = 0; other < part; other += 1) {
+      const otherStart = chosen[other] ?? 0;
+      const otherEnd = otherStart + (lengths[other] ?? 1) - 1;
+      const end = start + (lengths[part] ?? 1) - 1;
+      const after = start - otherEnd;
+      const before = otherStart - end;
+      const gap = after > 0 ? after : query.ordered ? 0 : before;
+      if (gap < 1 || gap > query.distance) return false;
+    }
+    return true;
+  };
+  const place = (part: number): boolean => {
+    if (part === lists.length) return true;
+    for (const start of lists[part] ?? []) {
+      if (!fits(part, start)) continue;
+      chosen[part] = start;
+      if (place(part + 1)) return true;
+    }
+    return false;
+  };
+  return (lists[0] ?? []).filter((start) => {
+    chosen[0] = start;
+    return place(1);
+  });
+}
+
+/** Which field of zone `text` a position lies in, as a bit of the mask. */
+export function fieldBitAt(index: SearchIndex, doc: number, position: number): number {
+  if (position < (index.abstractStarts[doc] ?? 0)) return FIELD_MASK.title;
+  return position < (index.keywordStarts[doc] ?? 0) ? FIELD_MASK.abstract : FIELD_MASK.keywords;
+}
+
+function fieldTest(index: SearchIndex, zone: ZoneName, mask: number): (doc: number, position: number) => boolean {
+  if (zone !== 'text' || mask === 7) return () => true;
+  return (doc, position) => (fieldBitAt(index, doc, position) & mask) !== 0;
+}
+
+function documentsWithAny(universe: number, zone: Zone, numbers: readonly number[], mask: number): DocSet {
+  const [only] = numbers;
+  if (only !== undefined && numbers.length === 1) {
+    const docs = new Uint32Array(zone.documentCounts[only] ?? 0);
+    let size = 0;
+    for (const cursor = new PostingCursor(zone, only); cursor.next(); ) {
+      if ((cursor.mask & mask) === 0) continue;
+      docs[size] = cursor.doc;
+      size += 1;
+    }
+    return setOfSorted(docs.subarray(0, size), universe);
+  }
+  const bits = newBits(universe);
+  for (const number of numbers) {
+    for (const cursor = new PostingCursor(zone, number); cursor.next(); ) {
+      if ((cursor.mask & mask) !== 0) {
+        bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));
+      }
+    }
+  }
+  return setOfBits(bits, universe);
+}
+
+interface Cursor {
+  doc: number;
+  mask: number;
+  next(): boolean;
+  readPositions(into: number[]): void;
+}
+
+function openCursor(zone: Zone, numbers: readonly number[], candidates: DocSet | null): Cursor {
+  const [only] = numbers;
+  if (only !== undefined && numbers.length === 1) return new PostingCursor(zone, only);
+  return mergeCursors(zone, numbers, candidates);
+}
+
+/** The postings of several words as if they were one word. */
+function mergeCursors(zone: Zone, numbers: readonly number[], candidates: DocSet | null): Cursor {
+  const byDocument = new Map<number, { mask: number; positions: number[] }>();
+  for (const number of numbers) {
+    for (const cursor = new PostingCursor(zone, number); cursor.next(); ) {
+      if (candidates !== null && !has(candidates, cursor.doc)) continue;
+      const entry = byDocument.get(cursor.doc) ?? { mask: 0, positions: [] };
+      byDocument.set(cursor.doc, entry);
+      entry.mask |= cursor.mask;
+      cursor.readPositions(entry.positions);
+    }
+  }
+  const docs = [...byDocument.keys()].sort((a, b) => a - b);
+  let at = -1;
+  const merged: Cursor = {
+    doc: 0,
+    mask: 0,
+    next() {
+      at += 1;
+      const doc = docs[at];
+      if (doc === undefined) return false;
+      merged.doc = doc;
+      merged.mask = byDocument.get(doc)?.mask ?? 0;
+      return true;
+    },
+    readPositions(into) {
+      const positions = byDocument.get(merged.doc)?.positions ?? [];
+      into.push(...positions.sort((a, b) => a - b));
+    },
+  };
+  return merged;
+}
+
+/** Calls `visit` for each document that all cursors reach. */
+function forEachCommonDocument(cursors: readonly Cursor[], visit: (doc: number) => void): void {
+  for (const cursor of cursors) if (!cursor.next()) return;
+  for (;;) {
+    let highest = 0;
+    for (const cursor of cursors) if (cursor.doc > highest) highest = cursor.doc;
+    let aligned = true;
+    for (const cursor of cursors) {
+      while (cursor.doc < highest) if (!cursor.next()) return;
+      if (cursor.doc > highest) {
+        aligned = false;
+        break;
+      }
+    }
+    if (!aligned) continue;
+    visit(highest);
+    for (const cursor of cursors) if (!cursor.next()) return;
+  }
+}
+
+/** Positions where the words of all cursors follow one another, in their current document. */
+function phraseStarts(cursors: readonly Cursor[]): number[] {
+  let starts: number[] = [];
+  for (const [offset, cursor] of cursors.entries()) {
+    const positions: number[] = [];
+    cursor.readPositions(positions);
+    if (offset === 0) {
+      starts = positions;
+      continue;
+    }
+    const kept: number[] = [];
+    let at = 0;
+    for (const start of starts) {
+      while (at < positions.length && (positions[at] ?? 0) < start + offset) at += 1;
+      if (positions[at] === start + offset) kept.push(start);
+    }
+    if (kept.length === 0) return kept;
+    starts = kept;
+  }
+  return starts;
+}

@@ -1,0 +1,206 @@
+/**
+ * One zone of the positional index: words that share one run of positions, with a dictionary and two streams of
+ * bytes. Zone `text` holds title, abstract and keywords; each other text field has a zone of its own.
+ *
+ * Per word and document the first stream holds: the document as a difference, a mask of the fields it occurs in,
+ * and the byte length of its positions; the second stream holds the positions as differences. All numbers are
+ * variable-length, seven bits a byte. A record of 200 words takes some 600 bytes this way.
+ */
+
+/** Words of two sections lie this far apart at least: more than the widest `near`. */
+export const SECTION_GAP = 128;
+
+/** The finished zone: flat typed arrays only, ready to be written to disk or passed to a worker. */
+export interface Zone {
+  /** the words in ascending order of UTF-16 code units */
+  words: readonly string[];
+  /** documents that hold each word */
+  documentCounts: Uint32Array;
+  /** where each word's bytes begin in `documents` and `positions`; one entry more than words */
+  documentStarts: Uint32Array;
+  positionStarts: Uint32Array;
+  documents: Uint8Array;
+  positions: Uint8Array;
+}
+
+class ByteList {
+  bytes = new Uint8Array(8);
+  length = 0;
+
+  push(value: number): void {
+    if (this.length + 5 > this.bytes.length) {
+      const larger = new Uint8Array(this.bytes.length * 2);
+      larger.set(this.bytes);
+      this.bytes = larger;
+    }
+    let rest = value;
+    while (rest > 127) {
+      this.bytes[this.length] = (rest & 127) | 128;
+      this.length += 1;
+      rest >>>= 7;
+    }
+    this.bytes[this.length] = rest;
+    this.length += 1;
+  }
+}
+
+interface Entry {
+  documents: ByteList;
+  positions: ByteList;
+  count: number;
+  lastDocument: number;
+  /** of the document being added */
+  mask: number;
+  lastPosition: number;
+  positionsFrom: number;
+}
+
+/** Collects the words of documents, which come in ascending order, into a zone. */
+export class ZoneBuilder {
+  private readonly entries = new Map<string, Entry>();
+  private touched: Entry[] = [];
+
+  /** @param mask the bit of the field the word stands in */
+  add(word: string, position: number, mask: number): void {
+    let entry = this.entries.get(word);
+    if (entry === undefined) {
+      entry = {
+        documents: new ByteList(),
+        positions: new ByteList(),
+        count: 0,
+        lastDocument: 0,
+        mask: 0,
+        lastPosition: 0,
+        positionsFrom: 0,
+      };
+      this.entries.set(word, entry);
+    }
+    if (entry.mask === 0) {
+      this.touched.push(entry);
+      entry.lastPosition = 0;
+      entry.positionsFrom = entry.positions.length;
+    }
+    entry.mask |= mask;
+    entry.positions.push(position - entry.lastPosition);
+    entry.lastPosition = position;
+  }
+
+  endDocument(doc: number): void {
+    for (const entry of this.touched) {
+      entry.documents.push(doc - entry.lastDocument);
+      entry.documents.push(entry.mask);
+      entry.documents.push(entry.positions.length - entry.positionsFrom);
+      entry.lastDocument = doc;
+      entry.count += 1;
+      entry.mask = 0;
+    }
+    this.touched = [];
+  }
+
+  finish(): Zone {
+    const words = [...this.entries.keys()].sort(byCodeUnits);
+    const documentCounts = new Uint32Array(words.length);
+    const documentStarts = new Uint32Array(words.length + 1);
+    const positionStarts = new Uint32Array(words.length + 1);
+    const sorted = words.map((word) => this.entries.get(word) as Entry); // every word is a key of the map
+    sorted.forEach((entry, i) => {
+      documentCounts[i] = entry.count;
+      documentStarts[i + 1] = (documentStarts[i] ?? 0) + entry.documents.length;
+      positionStarts[i + 1] = (positionStarts[i] ?? 0) + entry.positions.length;
+    });
+    const documents = new Uint8Array(documentStarts[words.length] ?? 0);
+    const positions = new Uint8Array(positionStarts[words.length] ?? 0);
+    sorted.forEach((entry, i) => {
+      documents.set(entry.documents.bytes.subarray(0, entry.documents.length), documentStarts[i]);
+      positions.set(entry.positions.bytes.subarray(0, entry.positions.length), positionStarts[i]);
+    });
+    this.entries.clear();
+    return { words, documentCounts, documentStarts, positionStarts, documents, positions };
+  }
+}
+
+/** The number of a word in the dictionary, or -1. */
+export function wordNumber(zone: Zone, word: string): number {
+  const at = firstWordFrom(zone, word);
+  return zone.words[at] === word ? at : -1;
+}
+
+/** The number of the first word that is not before `word`. */
+export function firstWordFrom(zone: Zone, word: string): number {
+  let low = 0;
+  let high = zone.words.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((zone.words[middle] ?? '') < word) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** Walks the documents of one word in ascending order. Read the public fields after `next()` returned true. */
+export class PostingCursor {
+  doc = 0;
+  mask = 0;
+  private at: number;
+  private readonly end: number;
+  private positionsAt: number;
+  private positionsEnd: number;
+
+  constructor(
+    private readonly zone: Zone,
+    number: number,
+  ) {
+    this.at = zone.documentStarts[number] ?? 0;
+    this.end = zone.documentStarts[number + 1] ?? 0;
+    this.positionsAt = zone.positionStarts[number] ?? 0;
+    this.positionsEnd = this.positionsAt;
+  }
+
+  next(): boolean {
+    if (this.at >= this.end) return false;
+    this.doc += this.read();
+    this.mask = this.read();
+    this.positionsAt = this.positionsEnd;
+    this.positionsEnd += this.read();
+    return true;
+  }
+
+  /** Appends the positions of the current document, ascending. */
+  readPositions(into: number[]): void {
+    const bytes = this.zone.positions;
+    let position = 0;
+    for (let at = this.positionsAt; at < this.positionsEnd; ) {
+      let value = 0;
+      let shift = 0;
+      let byte = 0;
+      do {
+        byte = bytes[at] ?? 0;
+        at += 1;
+        value |= (byte & 127) << shift;
+        shift += 7;
+      } while (byte > 127);
+      position += value;
+      into.push(position);
+    }
+  }
+
+  private read(): number {
+    const bytes = this.zone.documents;
+    let byte = bytes[this.at] ?? 0;
+    this.at += 1;
+    if (byte < 128) return byte;
+    let value = byte & 127;
+    let shift = 7;
+    do {
+      byte = bytes[this.at] ?? 0;
+      this.at += 1;
+      value |= (byte & 127) << shift;
+      shift += 7;
+    } while (byte > 127);
+    return value;
+  }
+}
+
+function byCodeUnits(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
+}

@@ -1,0 +1,148 @@
+/** From lanes to the numbered lines of a strategy. */
+import { MAX_NEAR_DISTANCE, parsePhrase, printPhrase, type Query, type WordsQuery } from '../query/index.js';
+import type { Lane, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
+
+export type TermQueryResult = { ok: true; query: Query } | { ok: false; message: string; at: number };
+
+/** The query of a term, or why it has none. */
+export function termQuery(content: TermContent): TermQueryResult {
+  if (content.kind === 'heading') {
+    const { vocabulary, label, narrower, central, subheadings } = content;
+    return { ok: true, query: { kind: 'heading', vocabulary, label, narrower, central, subheadings } };
+  }
+  const phrase = parsePhrase(content.text);
+  if (!phrase.ok) return { ok: false, message: phrase.error.message, at: phrase.error.at };
+  const words: WordsQuery = { kind: 'words', field: content.field, phrase: phrase.phrase };
+  if (content.near === null || phrase.phrase.length === 1) return { ok: true, query: words };
+  if (content.near < 1 || content.near > MAX_NEAR_DISTANCE) {
+    return { ok: false, message: `Words can be within 1 to ${MAX_NEAR_DISTANCE} words of each other.`, at: 0 };
+  }
+  const parts = phrase.phrase.map((pattern): WordsQuery => ({ ...words, phrase: [pattern] }));
+  return { ok: true, query: { kind: 'near', parts, distance: content.near, ordered: false } };
+}
+
+/**
+ * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND.
+ * Terms and lanes that cannot be searched are left out and named in `problems`.
+ */
+export function compileLanes(lanes: readonly Lane[]): Strategy {
+  const lines: Line[] = [];
+  const problems: StrategyProblem[] = [];
+  const add = (line: Omit<Line, 'number'>): number => {
+    lines.push({ number: lines.length + 1, ...line });
+    return lines.length;
+  };
+  const laneLines: number[] = [];
+  for (const lane of lanes) {
+    const termLines: number[] = [];
+    for (const term of lane.terms) {
+      const result = termQuery(term.content);
+      if (result.ok) {
+        termLines.push(add({ kind: 'term', laneId: lane.id, termId: term.id, query: result.query }));
+      } else {
+        problems.push({ laneId: lane.id, termId: term.id, message: result.message });
+      }
+    }
+    if (termLines.length === 0) {
+      const message = `The lane “${lane.name}” has nothing to search. Add a heading or words, or stop searching on it.`;
+      problems.push({ laneId: lane.id, termId: null, message });
+      continue;
+    }
+    laneLines.push(
+      add({ kind: 'lane', laneId: lane.id, termId: null, query: { kind: 'or', operands: termLines.map(lineRef) } }),
+    );
+  }
+  if (laneLines.length > 0) {
+    add({
+      kind: 'whole',
+      laneId: null,
+      termId: null,
+      query: { kind: 'and', operands: laneLines.map(lineRef) },
+    });
+  } else if (lanes.length === 0) {
+    const message = 'No element of the question is searched yet. Switch on “search on this” for at least one.';
+    problems.push({ laneId: null, termId: null, message });
+  }
+  return { lines, problems };
+}
+
+/** A line's query with all references written out, so that it stands alone. References point backwards only. */
+export function standaloneQuery(line: Line, lines: readonly Line[]): Query {
+  const expand = (query: Query): Query => {
+    switch (query.kind) {
+      case 'line': {
+        const target = lines[query.line - 1];
+        if (target === undefined || target.number >= line.number) {
+          throw new RangeError(`L${line.number} refers to L${query.line}, which does not come before it`);
+        }
+        return standaloneQuery(target, lines);
+      }
+      case 'and':
+      case 'or':
+        return { ...query, operands: query.operands.map(expand) };
+      case 'not':
+        return { ...query, include: expand(query.include), exclude: expand(query.exclude) };
+      case 'words':
+      case 'near':
+      case 'heading':
+      case 'limit':
+      case 'everything':
+        return query;
+    }
+  };
+  return expand(line.query);
+}
+
+/** What only this term finds in its lane: its hits without those of the lane's other terms. */
+export function addsQuery(term: Term, lane: Lane): Query | null {
+  const own = termQuery(term.content);
+  if (!own.ok) return null;
+  const others = lane.terms
+    .filter((other) => other.id !== term.id)
+    .map((other) => termQuery(other.content))
+    .flatMap((result) => (result.ok ? [result.query] : []));
+  if (others.length === 0) return own.query;
+  return { kind: 'not', include: own.query, exclude: { kind: 'or', operands: others } };
+}
+
+const FIELD_NAMES: Readonly<Record<string, string>> = {
+  words: 'title, abstract, keywords',
+  headings: 'words in headings',
+  fulltext: 'full text',
+};
+
+/** How a term is searched, in plain words. */
+export function describeTerm(content: TermContent): { text: string; marks: string[] } {
+  if (content.kind === 'heading') {
+    const marks = [
+      content.narrower ? 'with narrower' : 'this heading alone',
+      ...(content.central ? ['central'] : []),
+      ...content.subheadings.map((subheading) => `subheading ${subheading}`),
+    ];
+    return { text: content.label, marks };
+  }
+  const phrase = parsePhrase(content.text);
+  const words = phrase.ok ? printPhrase(phrase.phrase).split(' ') : [content.text];
+  const field = FIELD_NAMES[content.field] ?? `${content.field} only`;
+  if (content.near !== null && words.length > 1) {
+    return { text: words.join(' + '), marks: [`within ${content.near} words of each other`, field] };
+  }
+  return { text: words.length > 1 ? `“${words.join(' ')}”` : words.join(' '), marks: [field] };
+}
+
+/** A line in plain words: a term as it is searched, or the lines it joins. */
+export function describeLine(line: Line, lanes: readonly Lane[]): string {
+  if (line.query.kind === 'or' || line.query.kind === 'and') {
+    return line.query.operands
+      .map((operand) => (operand.kind === 'line' ? `L${operand.line}` : operand.kind))
+      .join(` ${line.query.kind} `);
+  }
+  const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
+  if (term === undefined) return '';
+  const { text, marks } = describeTerm(term.content);
+  return `${text} (${marks.join(', ')})`;
+}
+
+function lineRef(line: number): Query {
+  return { kind: 'line', line };
+}

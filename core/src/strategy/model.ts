@@ -1,0 +1,59 @@
+import type { Query, SearchField } from '../query/index.js';
+
+/** Where a term came from: what somebody typed, a heading looked up, or a record that was read. */
+export type TermOrigin = 'typed' | 'lookup' | 'record';
+
+/** What a term searches for. */
+export type TermContent =
+  | {
+      kind: 'heading';
+      vocabulary: string;
+      label: string;
+      narrower: boolean;
+      central: boolean;
+      subheadings: string[];
+    }
+  | {
+      kind: 'words';
+      /** as typed, with masks and quotation marks */
+      text: string;
+      field: SearchField;
+      /** null for a phrase; otherwise the words may stand this many words apart, in any order */
+      near: number | null;
+    };
+
+export interface Term {
+  id: string;
+  content: TermContent;
+  origin: TermOrigin;
+}
+
+/** The terms of one concept, joined with OR. */
+export interface Lane {
+  id: string;
+  name: string;
+  terms: Term[];
+}
+
+/** One numbered step of a strategy. */
+export interface Line {
+  /** 1 and up; written L1, L2, … */
+  number: number;
+  kind: 'term' | 'lane' | 'whole';
+  laneId: string | null;
+  termId: string | null;
+  /** may refer to earlier lines */
+  query: Query;
+}
+
+/** Something that keeps a term or lane from being searched, and how to mend it. */
+export interface StrategyProblem {
+  laneId: string | null;
+  termId: string | null;
+  message: string;
+}
+
+export interface Strategy {
+  lines: Line[];
+  problems: StrategyProblem[];
+}

@@ -1,0 +1,6 @@
+export { lookUp } from './lookup.js';
+export type { LookupHit, LookupReason } from './lookup.js';
+export type { Heading, Vocabulary, VocabularyTree } from './model.js';
+export { vocabularyFromTurtle, vocabularyToTurtle } from './skos.js';
+export type { SkosResult } from './skos.js';
+export { allNarrower, directlyBelow, headingByLabel, indexVocabulary, pathsTo } from './tree.js';

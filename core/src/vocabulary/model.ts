@@ -1,0 +1,35 @@
+/** A controlled vocabulary, in the terms of ISO 25964. */
+export interface Heading {
+  /** the preferred label; unique within the vocabulary */
+  label: string;
+  /** other names that lead to this heading */
+  entryTerms: string[];
+  scopeNote: string;
+  /** labels of the headings directly above; several are common */
+  broader: string[];
+  related: string[];
+  /** when the heading came in and what was used before, or null */
+  historyNote: string | null;
+  /** names of the subheadings that may qualify this heading */
+  subheadings: string[];
+}
+
+export interface Vocabulary {
+  /** short and stable: what queries name */
+  id: string;
+  name: string;
+  /** ISO date of the release */
+  release: string;
+  headings: Heading[];
+}
+
+/** A vocabulary made ready for walking: built once by `indexVocabulary`. */
+export interface VocabularyTree {
+  vocabulary: Vocabulary;
+  /** by `textKey` of the label */
+  byLabel: ReadonlyMap<string, Heading>;
+  /** headings by `textKey` of an entry term; one entry term may lead to several */
+  byEntryTerm: ReadonlyMap<string, readonly Heading[]>;
+  /** headings directly below, by label */
+  narrower: ReadonlyMap<string, readonly Heading[]>;
+}

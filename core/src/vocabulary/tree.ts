@@ -1,0 +1,63 @@
+import { textKey } from '../text/index.js';
+import type { Heading, Vocabulary, VocabularyTree } from './model.js';
+
+/** Prepares a vocabulary for lookup and for walking up and down. */
+export function indexVocabulary(vocabulary: Vocabulary): VocabularyTree {
+  const byLabel = new Map(vocabulary.headings.map((heading) => [textKey(heading.label), heading]));
+  const byEntryTerm = new Map<string, Heading[]>();
+  const narrower = new Map<string, Heading[]>();
+  for (const heading of vocabulary.headings) {
+    for (const key of new Set(heading.entryTerms.map(textKey))) push(byEntryTerm, key, heading);
+    for (const above of heading.broader) push(narrower, above, heading);
+  }
+  for (const list of narrower.values()) list.sort((a, b) => a.label.localeCompare(b.label, 'en'));
+  return { vocabulary, byLabel, byEntryTerm, narrower };
+}
+
+export function headingByLabel(tree: VocabularyTree, label: string): Heading | null {
+  return tree.byLabel.get(textKey(label)) ?? null;
+}
+
+/** The headings directly below, in alphabetical order. */
+export function directlyBelow(tree: VocabularyTree, heading: Heading): readonly Heading[] {
+  return tree.narrower.get(heading.label) ?? [];
+}
+
+/**
+ * All headings below one, each once, however many ways lead to it. Circles, which a foreign vocabulary may hold,
+ * are walked once.
+ * @returns null when there is no such heading
+ */
+export function allNarrower(tree: VocabularyTree, label: string): Heading[] | null {
+  const top = headingByLabel(tree, label);
+  if (top === null) return null;
+  const seen = new Set([top]);
+  const open = [top];
+  for (let heading = open.pop(); heading !== undefined; heading = open.pop()) {
+    for (const below of directlyBelow(tree, heading)) {
+      if (seen.has(below)) continue;
+      seen.add(below);
+      open.push(below);
+    }
+  }
+  seen.delete(top);
+  return [...seen];
+}
+
+/** Every way from a top heading down to this one, this one included. */
+export function pathsTo(tree: VocabularyTree, heading: Heading): Heading[][] {
+  const climb = (at: Heading, below: readonly Heading[]): Heading[][] => {
+    const path = [at, ...below];
+    const above = at.broader
+      .map((label) => headingByLabel(tree, label))
+      .filter((each): each is Heading => each !== null && !path.includes(each));
+    return above.length === 0 ? [path] : above.flatMap((each) => climb(each, path));
+  };
+  return climb(heading, []);
+}
+
+function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {
+  const list = map.get(key);
+  if (list === undefined) map.set(key, [value]);
+  else list.push(value);
+}

@@ -1,0 +1,31 @@
+const swc = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true, decorators: true },
+        transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+        target: 'es2022',
+        keepClassNames: true,
+      },
+      module: { type: 'commonjs' },
+    },
+  ],
+  '^.+\\.js$': ['@swc/jest', { jsc: { parser: { syntax: 'ecmascript' }, target: 'es2022' }, module: { type: 'commonjs' } }],
+};
+
+const project = (name) => ({
+  displayName: name,
+  rootDir: name,
+  testEnvironment: 'node',
+  transform: swc,
+  transformIgnorePatterns: ['node_modules/(?!(@noble|p-limit|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm)/)'],
+  extensionsToTreatAsEsm: [],
+  moduleNameMapper: {
+    '^@even-lantern/(core|contract|standins|server)$': '<rootDir>/../$1/src/index.ts',
+    '^(\\.{1,2}/.*)\\.js$': '$1',
+  },
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+});
+
+export default { projects: ['core', 'contract', 'standins', 'server', 'web'].map(project) };
