@@ -41,15 +41,16 @@ export function tokenise(text: string, { masks = false }: { masks?: boolean } = 
   let word = '';
   let start = 0;
   let end = 0;
+  /** where the last run of letters ended, kept or dropped */
+  let lastEnd = -1;
   let wordStartsAfterApostrophe = false;
   let afterApostrophe = false;
 
   const close = () => {
     if (word === '') return;
-    const previous = tokens.at(-1);
-    const possessive =
-      word === 's' && wordStartsAfterApostrophe && previous !== undefined && previous.end === start - 1;
+    const possessive = word === 's' && wordStartsAfterApostrophe && lastEnd === start - 1;
     if (!possessive) tokens.push({ word, start, end });
+    lastEnd = end;
     word = '';
   };
 

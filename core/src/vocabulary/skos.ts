@@ -1,5 +1,5 @@
 /** Vocabularies as SKOS in Turtle (W3C Recommendations SKOS Reference, 2009, and RDF 1.1 Turtle, 2014). */
-import { DataFactory, Parser, Writer, type Quad } from 'n3';
+import { DataFactory, Parser, Writer, type Quad, type Quad_Object } from 'n3';
 import type { Heading, Vocabulary } from './model.js';
 
 const RDF_TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type';
@@ -23,7 +23,7 @@ export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
   writer.addQuad(scheme, namedNode(`${DCT}issued`), literal(vocabulary.release));
   for (const heading of vocabulary.headings) {
     const subject = node(heading.label);
-    const add = (predicate: string, object: Parameters<typeof writer.addQuad>[2]) =>
+    const add = (predicate: string, object: Quad_Object) =>
       writer.addQuad(subject, namedNode(predicate), object);
     add(RDF_TYPE, namedNode(`${SKOS}Concept`));
     add(`${SKOS}inScheme`, scheme);

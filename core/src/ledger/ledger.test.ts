@@ -1,0 +1,48 @@
+import { firstBrokenEntry, ledgerToCsv, ledgerToMarkdown, resultFingerprint, sealEntry, type LedgerContent } from './index.js';
+
+const content: LedgerContent = {
+  entry: 1,
+  outcome: 'complete',
+  reason: null,
+  database: 'corvane',
+  databaseName: 'Corvane Medical Index',
+  release: '2026-10-01',
+  dialect: 'CQL',
+  lines: [{ number: 1, description: '=HYPERLINK("x")', string: 'el.words = "light"', hits: 3 }],
+  hits: 3,
+  fetched: 3,
+  fingerprint: resultFingerprint(['b', 'a']),
+  startedAt: '2026-11-21T16:40:00.000Z',
+  timeZone: 'UTC',
+  durationMs: 12,
+  ranBy: 'Ada | Librarian',
+  applicationVersion: '0.1.0',
+};
+const first = sealEntry(content, null);
+const second = sealEntry({ ...content, entry: 2 }, first.hash);
+
+test('the fingerprint is the SHA-256 of the sorted accession ids', () => {
+  // printf 'a\nb\n' | sha256sum
+  const expected = '911169ddaaf146aff539f58c26c489af3b892dff0fe283c1c264c65ae5aa59a2';
+  expect(resultFingerprint(['b', 'a'])).toBe(expected);
+  expect(resultFingerprint(['a', 'b', 'a'])).toBe(expected);
+});
+
+test('a ledger whose entries were changed, reordered or removed is found out', () => {
+  expect(firstBrokenEntry([first, second])).toBeNull();
+  expect(firstBrokenEntry([{ ...first, content: { ...content, hits: 4 } }, second])).toBe(1);
+  expect(firstBrokenEntry([second, first])).toBe(1);
+  expect(firstBrokenEntry([second])).toBe(1);
+  expect(firstBrokenEntry([first, sealEntry({ ...content, entry: 2 }, null)])).toBe(2);
+});
+
+test('CSV cells that look like formulas are defused', () => {
+  expect(ledgerToCsv([first])).toContain(`"'=HYPERLINK(""x"")"`);
+});
+
+test('Markdown shows names and strings as text', () => {
+  const markdown = ledgerToMarkdown([first], 'Bright <b>light</b>');
+  expect(markdown).toContain('# Ledger: Bright \\<b\\>light\\</b\\>');
+  expect(markdown).toContain('- Ran by: Ada \\| Librarian');
+  expect(markdown).toContain('| L1 | =HYPERLINK("x") | ` el.words = "light" ` | 3 |');
+});

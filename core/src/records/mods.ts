@@ -1,0 +1,128 @@
+/** Records as MODS 3.8. Headings are `subject` with `authority`; a central one has `usage="primary"`. */
+import type { AbstractSection, BibRecord, HeadingAssignment, PersonName } from './model.js';
+import { childAt, childrenNamed, escapeXml, textAt, type XmlElement } from './xml.js';
+
+export const MODS_NAMESPACE = 'http://www.loc.gov/mods/v3';
+
+/** Fields of limits that MODS has no element for are carried as `note` with this type before the field's name. */
+const LIMIT_NOTE = 'limit:';
+
+export function recordToMods(record: BibRecord): string {
+  const element = (name: string, text: string, attributes = '') =>
+    text === '' ? '' : `<${name}${attributes}>${escapeXml(text)}</${name}>`;
+  const [startPage = '', endPage = ''] = record.pages.split(/[-–]/);
+  return [
+    `<mods xmlns="${MODS_NAMESPACE}" version="3.8">`,
+    `<titleInfo>${element('title', record.title)}</titleInfo>`,
+    ...record.authors.map(
+      ({ family, given }) =>
+        `<name type="personal">${element('namePart', family, ' type="family"')}${element('namePart', given, ' type="given"')}<role><roleTerm type="text">author</roleTerm></role></name>`,
+    ),
+    ...record.publicationTypes.map((type) => element('genre', type)),
+    `<originInfo><dateIssued encoding="w3cdtf" keyDate="yes">${record.year}</dateIssued></originInfo>`,
+    `<language>${element('languageTerm', record.language, ' type="text"')}</language>`,
+    ...record.abstract.map(({ label, text }) =>
+      element('abstract', text, label === null ? '' : ` displayLabel="${escapeXml(label)}"`),
+    ),
+    ...record.keywords.map((keyword) => `<subject>${element('topic', keyword)}</subject>`),
+    ...record.headings.map(
+      ({ vocabulary, label, central, subheadings }) =>
+        `<subject authority="${escapeXml(vocabulary)}"${central ? ' usage="primary"' : ''}>${[label, ...subheadings]
+          .map((topic) => element('topic', topic))
+          .join('')}</subject>`,
+    ),
+    ...Object.entries(record.limits).flatMap(([field, values]) =>
+      values.map((value) => element('note', value, ` type="${LIMIT_NOTE}${escapeXml(field)}"`)),
+    ),
+    `<relatedItem type="host"><titleInfo>${element('title', record.journal)}</titleInfo><part>`,
+    record.volume === '' ? '' : `<detail type="volume">${element('number', record.volume)}</detail>`,
+    record.issue === '' ? '' : `<detail type="issue">${element('number', record.issue)}</detail>`,
+    startPage === ''
+      ? ''
+      : `<extent unit="page">${element('start', startPage)}${element('end', endPage)}</extent>`,
+    `</part></relatedItem>`,
+    record.doi === null ? '' : element('identifier', record.doi, ' type="doi"'),
+    '<recordInfo>',
+    element('recordIdentifier', record.accession),
+    element('recordCreationDate', record.entered ?? '', ' encoding="w3cdtf"'),
+    element('recordChangeDate', record.changed ?? '', ' encoding="w3cdtf"'),
+    '</recordInfo></mods>',
+  ].join('');
+}
+
+/** Reads a MODS element. What is missing becomes empty; only the record's identifier is needed. */
+export function recordFromMods(mods: XmlElement): BibRecord | null {
+  const accession = textAt(mods, 'recordInfo', 'recordIdentifier');
+  if (accession === '') return null;
+  const hosts = childrenNamed(mods, 'relatedItem').filter((item) => item.attributes.type === 'host');
+  const [host] = hosts;
+  const part = host === undefined ? null : childAt(host, 'part');
+  const detail = (type: string) => {
+    const found = part === null ? [] : childrenNamed(part, 'detail').filter((each) => each.attributes.type === type);
+    return found[0] === undefined ? '' : textAt(found[0], 'number');
+  };
+  const extent = part === null ? null : childAt(part, 'extent');
+  const pages = extent === null ? '' : [textAt(extent, 'start'), textAt(extent, 'end')].filter(Boolean).join('-');
+  const identifiers = childrenNamed(mods, 'identifier');
+  const doi = identifiers.find((identifier) => identifier.attributes.type === 'doi')?.text.trim() ?? '';
+  return {
+    accession,
+    title: titleOf(mods),
+    abstract: childrenNamed(mods, 'abstract').map(abstractSection),
+    keywords: childrenNamed(mods, 'subject')
+      .filter((subject) => subject.attributes.authority === undefined)
+      .flatMap((subject) => childrenNamed(subject, 'topic').map((topic) => topic.text.trim())),
+    authors: childrenNamed(mods, 'name').map(personName),
+    journal: host === undefined ? '' : titleOf(host),
+    year: Number(/\d{4}/.exec(textAt(mods, 'originInfo', 'dateIssued'))?.[0] ?? 0),
+    volume: detail('volume'),
+    issue: detail('issue'),
+    pages,
+    doi: doi === '' ? null : doi,
+    language: textAt(mods, 'language', 'languageTerm'),
+    publicationTypes: childrenNamed(mods, 'genre').map((genre) => genre.text.trim()),
+    headings: childrenNamed(mods, 'subject').flatMap(headingAssignment),
+    limits: limitsOf(mods),
+    entered: textAt(mods, 'recordInfo', 'recordCreationDate') || null,
+    changed: textAt(mods, 'recordInfo', 'recordChangeDate') || null,
+  };
+}
+
+function titleOf(element: XmlElement): string {
+  return ['nonSort', 'title', 'subTitle']
+    .map((name) => textAt(element, 'titleInfo', name))
+    .filter(Boolean)
+    .join(' ');
+}
+
+function abstractSection(element: XmlElement): AbstractSection {
+  return { label: element.attributes.displayLabel ?? null, text: element.text.trim() };
+}
+
+function personName(element: XmlElement): PersonName {
+  const parts = childrenNamed(element, 'namePart');
+  const ofType = (type: string | undefined) =>
+    parts
+      .filter((part) => part.attributes.type === type)
+      .map((part) => part.text.trim())
+      .join(' ');
+  return { family: ofType('family') || ofType(undefined), given: ofType('given') };
+}
+
+function headingAssignment(subject: XmlElement): HeadingAssignment[] {
+  const vocabulary = subject.attributes.authority;
+  const [label, ...subheadings] = childrenNamed(subject, 'topic').map((topic) => topic.text.trim());
+  if (vocabulary === undefined || label === undefined) return [];
+  return [{ vocabulary, label, central: subject.attributes.usage === 'primary', subheadings }];
+}
+
+function limitsOf(mods: XmlElement): Record<string, string[]> {
+  const limits: Record<string, string[]> = {};
+  for (const note of childrenNamed(mods, 'note')) {
+    const type = note.attributes.type ?? '';
+    if (!type.startsWith(LIMIT_NOTE)) continue;
+    const field = type.slice(LIMIT_NOTE.length);
+    limits[field] = [...(limits[field] ?? []), note.text.trim()];
+  }
+  return limits;
+}

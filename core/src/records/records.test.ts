@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { record } from '../testing/arbitraries.js';
+import { sampleRecord } from '../testing/sampleRecord.js';
+import { parseXml, recordFromMods, recordsToCsl, recordsToRis, recordToMods } from './index.js';
+
+test('a record written as MODS is read back the same', () => {
+  fc.assert(
+    fc.property(record, fc.string({ unit: 'grapheme' }), (each, title) => {
+      // White space at the ends, and characters that XML cannot carry, are not part of a title.
+      // eslint-disable-next-line no-control-regex
+      const clean = `“${title.replace(/[\u0000-\u001f\ufffe\uffff]/g, '')}” <&>`;
+      const trimmed = {
+        ...each,
+        title: clean,
+        journal: each.journal.trim(),
+        keywords: each.keywords.map((keyword) => keyword.trim()).filter((keyword) => keyword !== ''),
+        abstract: each.abstract
+          .map((section) => ({ ...section, text: section.text.trim() }))
+          .filter(({ text }) => text !== ''),
+      };
+      const xml = parseXml(recordToMods(trimmed));
+      expect(xml.ok && recordFromMods(xml.root)).toEqual(trimmed);
+    }),
+  );
+});
+
+test.each([
+  ['<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]><x>&a;</x>', 'document type'],
+  ['<x><y></x>', 'broken'],
+  ['', 'broken'],
+])('%s is refused', (text, reason) => {
+  expect(parseXml(text)).toMatchObject({ ok: false, message: expect.stringContaining(reason) });
+});
+
+test('entities other than those of XML stay as written', () => {
+  const result = parseXml('<x>&lol; &amp;lt; &#x41;</x>');
+  expect(result.ok && result.root.text).toBe('&lol; &lt; A');
+});
+
+test('RIS holds one value a line, so that a title cannot smuggle in a tag', () => {
+  const ris = recordsToRis([
+    sampleRecord({
+      title: 'Light\r\nER  - \r\nTY  - BOOK',
+      authors: [{ family: 'Ortvik', given: 'L' }],
+      pages: '211-219',
+      doi: '10.5555/x',
+    }),
+  ]);
+  expect(ris.split('\r\n')).toEqual([
+    'TY  - JOUR',
+    'TI  - Light ER - TY - BOOK',
+    'AU  - Ortvik, L',
+    'PY  - 2020',
+    'SP  - 211',
+    'EP  - 219',
+    'DO  - 10.5555/x',
+    'LA  - English',
+    'AN  - CMI0000001',
+    'ER  - ',
+    '',
+    '',
+  ]);
+});
+
+test('CSL-JSON leaves out what a record does not have', () => {
+  const [item] = recordsToCsl([sampleRecord({ title: 'Light', year: 2019, volume: '4' })]);
+  expect(item).toEqual({
+    id: 'CMI0000001',
+    type: 'article-journal',
+    title: 'Light',
+    author: [],
+    issued: { 'date-parts': [[2019]] },
+    'container-title': '',
+    volume: '4',
+    language: 'English',
+  });
+});

@@ -1,0 +1,80 @@
+import {
+  allNarrower,
+  headingByLabel,
+  indexVocabulary,
+  lookUp,
+  pathsTo,
+  vocabularyFromTurtle,
+  vocabularyToTurtle,
+  type Heading,
+  type Vocabulary,
+} from './index.js';
+
+const heading = (label: string, broader: string[], entryTerms: string[] = []): Heading => ({
+  label,
+  entryTerms,
+  scopeNote: label === 'Light therapy' ? 'Treatment with “light” \\ <b>' : '',
+  broader,
+  related: label === 'Light therapy' ? ['Lighting'] : [],
+  historyNote: null,
+  subheadings: ['effects'],
+});
+const vocabulary: Vocabulary = {
+  id: 'tree',
+  name: 'A tree',
+  release: '2026-10-01',
+  headings: [
+    heading('Treatments', []),
+    heading('Sleep care', []),
+    heading('Light therapy', ['Treatments', 'Sleep care'], ['bright light treatment', 'phototherapy']),
+    heading('Dawn simulation', ['Light therapy']),
+    heading('Lighting', ['Treatments'], ['lamps']),
+  ],
+};
+const tree = indexVocabulary(vocabulary);
+
+test('a vocabulary written as Turtle is read back the same', async () => {
+  expect(vocabularyFromTurtle(await vocabularyToTurtle(vocabulary))).toEqual({ ok: true, vocabulary });
+});
+
+test('text that is not Turtle, or holds no concepts, is refused with the reason', () => {
+  expect(vocabularyFromTurtle('<a> <b> .')).toMatchObject({ ok: false, line: 1 });
+  expect(vocabularyFromTurtle('<a> <b> <c> .')).toMatchObject({ ok: false, message: expect.stringContaining('Concept') });
+});
+
+test('a heading below two others is reached on both paths and counted once', () => {
+  const light = headingByLabel(tree, 'light therapy');
+  expect(light && pathsTo(tree, light).map((path) => path.map(({ label }) => label))).toEqual([
+    ['Treatments', 'Light therapy'],
+    ['Sleep care', 'Light therapy'],
+  ]);
+  expect(allNarrower(tree, 'Treatments')?.map(({ label }) => label).sort()).toEqual([
+    'Dawn simulation',
+    'Light therapy',
+    'Lighting',
+  ]);
+  expect(allNarrower(tree, 'Moonbeams')).toBeNull();
+});
+
+test('a circle in a foreign vocabulary does not trap the walk', () => {
+  const circle = indexVocabulary({ ...vocabulary, headings: [heading('A', ['B']), heading('B', ['A'])] });
+  expect(allNarrower(circle, 'A')?.map(({ label }) => label)).toEqual(['B']);
+  const a = headingByLabel(circle, 'A');
+  expect(a && pathsTo(circle, a)).toHaveLength(1);
+});
+
+test.each([
+  ['Light Therapy', 'Light therapy', 'same label'],
+  ['bright light treatments', 'Light therapy', 'entry term'],
+  ['lamp', 'Lighting', 'entry term'],
+  ['light', 'Lighting', 'begins the label'],
+  ['photo', 'Light therapy', 'begins an entry term'],
+  ['simulation', 'Dawn simulation', 'words of the name'],
+])('%s leads to %s by its %s', (typed, label, reason) => {
+  expect(lookUp(tree, typed)[0]).toMatchObject({ heading: { label }, reason });
+});
+
+test('a word that leads nowhere gives no heading', () => {
+  expect(lookUp(tree, 'zebra')).toEqual([]);
+  expect(lookUp(tree, '  ')).toEqual([]);
+});
