@@ -1,0 +1,51 @@
+/** Seeded chance: the same seed gives the same records, byte for byte. */
+import { uniformInt } from 'pure-rand/distribution/uniformInt';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+
+export interface Chance {
+  /** a whole number, both ends included */
+  int(low: number, high: number): number;
+  /** a number from low up to high */
+  real(low: number, high: number): number;
+  /** true with the given probability */
+  happens(probability: number): boolean;
+  pick<T>(items: readonly T[]): T;
+  /** picks by weight */
+  weighted<T>(items: readonly (readonly [T, number])[]): T;
+  /** some of the items, in a random order */
+  some<T>(items: readonly T[], count: number): T[];
+}
+
+export function chance(seed: number): Chance {
+  const generator = xoroshiro128plus(seed);
+  const int = (low: number, high: number) => uniformInt(generator, low, high);
+  const real = (low: number, high: number) => low + ((high - low) * int(0, 1_000_000)) / 1_000_000;
+  const pick = <T>(items: readonly T[]): T => {
+    const item = items[int(0, items.length - 1)];
+    if (item === undefined) throw new RangeError('nothing to pick from');
+    return item;
+  };
+  return {
+    int,
+    real,
+    happens: (probability) => real(0, 1) < probability,
+    pick,
+    weighted(items) {
+      let at = real(
+        0,
+        items.reduce((sum, [, weight]) => sum + weight, 0),
+      );
+      for (const [item, weight] of items) {
+        at -= weight;
+        if (at <= 0) return item;
+      }
+      return pick(items)[0];
+    },
+    some(items, count) {
+      const rest = [...items];
+      const chosen = [];
+      while (chosen.length < count && rest.length > 0) chosen.push(...rest.splice(int(0, rest.length - 1), 1));
+      return chosen;
+    },
+  };
+}

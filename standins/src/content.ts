@@ -1,0 +1,167 @@
+/** Reads the authored content: the tree of headings and the topics of the invented records. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Heading, Vocabulary } from '@even-lantern/core';
+
+export interface Outcome {
+  names: string[];
+  instrument: string;
+  unit: string;
+  mean: number;
+  sd: number;
+  better: 'lower' | 'higher';
+  lowest: number;
+  highest: number;
+  headings: string[];
+}
+
+export interface Topic {
+  id: string;
+  crossover: boolean;
+  people: string[];
+  peopleHeadings: string[];
+  /** who answers interviews and questionnaires */
+  informants: string[];
+  interventions: string[];
+  details: string[];
+  comparisons: string[];
+  interventionHeadings: string[];
+  outcomes: Outcome[];
+  subjects: string[];
+  places: string[];
+  keywords: string[];
+}
+
+export interface PeopleAndPlaces {
+  families: string[];
+  given: string[];
+  journals: string[];
+  places: string[];
+  languages: [name: string, share: number][];
+}
+
+/** Content that cannot be read, with the line where it is wrong. */
+export class ContentError extends Error {}
+
+export function readVocabulary(folder: string): Vocabulary {
+  const text = readFileSync(join(folder, 'corvane-subject-tree.txt'), 'utf8');
+  return {
+    id: 'corvane-subject-tree',
+    name: 'Corvane Subject Tree',
+    release: '2026-10-01',
+    headings: parseTree(text),
+  };
+}
+
+export function readTopics(folder: string): Topic[] {
+  return parseTopics(readFileSync(join(folder, 'topics.txt'), 'utf8'));
+}
+
+export function readPeopleAndPlaces(folder: string): PeopleAndPlaces {
+  return JSON.parse(readFileSync(join(folder, 'people-and-places.json'), 'utf8')) as PeopleAndPlaces;
+}
+
+const list = (text: string) =>
+  text
+    .split(';')
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+
+/** Parses the indented form that the head of the file describes. */
+export function parseTree(text: string): Heading[] {
+  const groups = new Map<string, string[]>();
+  const headings: Heading[] = [];
+  const open: { heading: Heading; group: string }[] = [];
+  for (const [i, line] of text.split('\n').entries()) {
+    if (line.trim() === '' || line.startsWith('#')) continue;
+    if (line.startsWith('@')) {
+      const [name = '', subheadings = ''] = line.slice(1).split(':');
+      groups.set(name.trim(), list(subheadings));
+      continue;
+    }
+    const depth = (line.length - line.trimStart().length) / 2;
+    const [label = '', ...parts] = line.split('|').map((part) => part.trim());
+    if (!Number.isInteger(depth) || depth > open.length) {
+      throw new ContentError(`line ${i + 1}: “${label}” is indented too far`);
+    }
+    open.length = depth;
+    const above = open.at(-1);
+    let group = above?.group ?? '';
+    const heading: Heading = {
+      label,
+      entryTerms: [],
+      scopeNote: '',
+      broader: above === undefined ? [] : [above.heading.label],
+      related: [],
+      historyNote: null,
+      subheadings: [],
+    };
+    for (const part of parts) {
+      const value = part.slice(1).trim();
+      if (part.startsWith('=')) heading.entryTerms = list(value);
+      else if (part.startsWith('!')) heading.scopeNote = value;
+      else if (part.startsWith('+')) heading.broader.push(...list(value));
+      else if (part.startsWith('~')) heading.related = list(value);
+      else if (part.startsWith('%')) heading.historyNote = value;
+      else if (part.startsWith('@')) group = value;
+      else throw new ContentError(`line ${i + 1}: “${part}” begins with no known mark`);
+    }
+    heading.subheadings = groups.get(group) ?? [];
+    headings.push(heading);
+    open.push({ heading, group });
+  }
+  makeRelatedMutual(headings);
+  return headings;
+}
+
+/** `related` holds both ways (ISO 25964), so writing it on one side is enough. */
+function makeRelatedMutual(headings: readonly Heading[]): void {
+  const byLabel = new Map(headings.map((heading) => [heading.label, heading]));
+  for (const heading of headings) {
+    for (const label of heading.related) {
+      const other = byLabel.get(label);
+      if (other !== undefined && !other.related.includes(heading.label)) other.related.push(heading.label);
+    }
+  }
+}
+
+export function parseTopics(text: string): Topic[] {
+  return text
+    .split(/\n\s*\n/)
+    .map((block) => block.split('\n').filter((line) => line !== '' && !line.startsWith('#')))
+    .filter((lines) => lines.length > 0)
+    .map(parseTopic);
+}
+
+function parseTopic(lines: readonly string[]): Topic {
+  const values = (mark: string) =>
+    lines.filter((line) => line.startsWith(`${mark} `)).map((line) => line.slice(mark.length + 1));
+  const one = (mark: string) => values(mark)[0] ?? '';
+  return {
+    id: one('topic'),
+    crossover: values('X').length > 0,
+    people: list(one('P')),
+    peopleHeadings: list(one('PH')),
+    informants: list(one('Q') || one('P')),
+    interventions: list(one('I')),
+    details: list(one('D')),
+    comparisons: list(one('C')),
+    interventionHeadings: list(one('IH')),
+    outcomes: values('O').map(parseOutcome),
+    subjects: list(one('A')),
+    places: list(one('S')),
+    keywords: list(one('K')),
+  };
+}
+
+function parseOutcome(line: string): Outcome {
+  const [names = '', instrument = '', unit = '', spread = '', better = '', range = '', headings = ''] = line
+    .split('|')
+    .map((part) => part.trim());
+  const [mean = NaN, sd = NaN] = spread.split(' ').map(Number);
+  const [lowest = NaN, highest = NaN] = range.split(' ').map(Number);
+  if ([mean, sd, lowest, highest].some(Number.isNaN) || (better !== 'lower' && better !== 'higher')) {
+    throw new ContentError(`this outcome is not complete: ${line}`);
+  }
+  return { names: list(names), instrument, unit, mean, sd, better, lowest, highest, headings: list(headings) };
+}

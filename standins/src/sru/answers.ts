@@ -1,0 +1,179 @@
+/** The XML of SRU 2.0 answers. */
+import { escapeXml, recordToMods, type BibRecord } from '@even-lantern/core';
+import type { StandInDatabase } from './database.js';
+import type { Diagnostic } from './diagnostics.js';
+
+const RESPONSE = 'http://docs.oasis-open.org/ns/search-ws/sruResponse';
+const SCAN = 'http://docs.oasis-open.org/ns/search-ws/scan';
+const DIAGNOSTIC = 'http://docs.oasis-open.org/ns/search-ws/diagnostic';
+const EXPLAIN = 'http://explain.z3950.org/dtd/2.0/';
+/** Our own additions, where the standard leaves room: release and profile. */
+const PROFILE = 'urn:even-lantern:sru-profile';
+const DC = 'info:srw/schema/1/dc-v1.1';
+export const MODS_SCHEMA = 'http://www.loc.gov/mods/v3';
+
+export const SCHEMAS: Readonly<Record<string, string>> = {
+  mods: MODS_SCHEMA,
+  [MODS_SCHEMA]: MODS_SCHEMA,
+  dc: DC,
+  [DC]: DC,
+};
+
+export interface SearchAnswer {
+  total: number;
+  startRecord: number;
+  records: readonly BibRecord[];
+  schema: string;
+  /** records as XML, or as escaped text */
+  escaping: 'xml' | 'string';
+  echoed: Readonly<Record<string, string>>;
+  diagnostics: readonly Diagnostic[];
+}
+
+const HEAD = '<?xml version="1.0" encoding="UTF-8"?>\n';
+const element = (name: string, text: string | number) => `<${name}>${escapeXml(String(text))}</${name}>`;
+
+export function searchAnswer(database: StandInDatabase, answer: SearchAnswer): string {
+  const next = answer.startRecord + answer.records.length;
+  return [
+    HEAD,
+    `<searchRetrieveResponse xmlns="${RESPONSE}">`,
+    element('version', '2.0'),
+    element('numberOfRecords', answer.total),
+    answer.records.length === 0
+      ? ''
+      : `<records>${answer.records.map((record, i) => recordElement(record, answer, i)).join('')}</records>`,
+    answer.records.length > 0 && next <= answer.total ? element('nextRecordPosition', next) : '',
+    `<echoedSearchRetrieveRequest>${Object.entries(answer.echoed)
+      .map(([name, value]) => element(name, value))
+      .join('')}</echoedSearchRetrieveRequest>`,
+    diagnosticsElement(answer.diagnostics),
+    releaseElement(database),
+    element('resultCountPrecision', 'info:srw/vocabulary/resultCountPrecision/1/exact'),
+    '</searchRetrieveResponse>',
+  ].join('');
+}
+
+/** The answer to a request that could not be carried out. */
+export function refusal(database: StandInDatabase, diagnostic: Diagnostic): string {
+  return [
+    HEAD,
+    `<searchRetrieveResponse xmlns="${RESPONSE}">`,
+    element('version', '2.0'),
+    element('numberOfRecords', 0),
+    diagnosticsElement([diagnostic]),
+    releaseElement(database),
+    '</searchRetrieveResponse>',
+  ].join('');
+}
+
+export function scanAnswer(terms: readonly { value: string; numberOfRecords: number }[]): string {
+  return [
+    HEAD,
+    `<scanResponse xmlns="${SCAN}">`,
+    element('version', '2.0'),
+    '<terms>',
+    ...terms.map(
+      (term) => `<term>${element('value', term.value)}${element('numberOfRecords', term.numberOfRecords)}</term>`,
+    ),
+    '</terms></scanResponse>',
+  ].join('');
+}
+
+export function explainAnswer(database: StandInDatabase, host: string, port: number): string {
+  const { vocabulary } = database.tree;
+  const indexes: [title: string, set: string, name: string][] = [
+    ['Title, abstract and author keywords', 'el', 'words'],
+    ['Title', 'el', 'title'],
+    ['Abstract', 'el', 'abstract'],
+    ['Author keywords', 'el', 'keywords'],
+    ['Words within headings', 'el', 'headings'],
+    ['Author', 'el', 'author'],
+    ['Journal', 'el', 'journal'],
+    ['Heading', 'el', 'heading'],
+    ['Year', 'el', 'year'],
+    ...Object.keys(database.limits).map((field): [string, string, string] => [field, 'el', field]),
+    ['Title', 'dc', 'title'],
+    ['Creator', 'dc', 'creator'],
+    ['Subject', 'dc', 'subject'],
+    ['Date', 'dc', 'date'],
+  ];
+  return [
+    HEAD,
+    `<explainResponse xmlns="${RESPONSE}">`,
+    element('version', '2.0'),
+    `<record>${element('recordSchema', EXPLAIN)}${element('recordXMLEscaping', 'xml')}<recordData>`,
+    `<explain xmlns="${EXPLAIN}">`,
+    `<serverInfo protocol="SRU" version="2.0" transport="http">${element('host', host)}${element('port', port)}${element('database', `sru/${database.id}`)}</serverInfo>`,
+    `<databaseInfo>${element('title', database.name)}${element('description', database.description)}</databaseInfo>`,
+    '<indexInfo><set name="el" identifier="urn:even-lantern:context-set"/><set name="dc" identifier="info:srw/cql-context-set/1/dc-v1.1"/>',
+    ...indexes.map(
+      ([title, set, name]) =>
+        `<index search="true" scan="${set === 'el' && name !== 'year'}">${element('title', title)}<map><name set="${set}">${escapeXml(name)}</name></map></index>`,
+    ),
+    '</indexInfo><schemaInfo>',
+    `<schema identifier="${MODS_SCHEMA}" name="mods" sort="false" retrieve="true">${element('title', 'MODS 3.8')}</schema>`,
+    `<schema identifier="${DC}" name="dc" sort="false" retrieve="true">${element('title', 'Dublin Core')}</schema>`,
+    '</schemaInfo><configInfo>',
+    '<default type="numberOfRecords">10</default>',
+    `<setting type="maximumRecords">${database.pageCap}</setting>`,
+    '<supports type="proximity"/><supports type="relationModifier">el.narrower</supports>',
+    '<supports type="relationModifier">el.central</supports><supports type="relationModifier">el.subheading</supports>',
+    '</configInfo></explain></recordData></record>',
+    '<extraResponseData>',
+    `<profile xmlns="${PROFILE}" simulated="true">`,
+    element('release', database.release),
+    `<vocabulary id="${escapeXml(vocabulary.id)}" href="/vocabularies/${escapeXml(vocabulary.id)}.ttl">${escapeXml(vocabulary.name)}</vocabulary>`,
+    element('records', database.records.length),
+    ...Object.entries(database.limits).map(
+      ([field, values]) =>
+        `<limit field="${escapeXml(field)}">${values.map((value) => element('value', value)).join('')}</limit>`,
+    ),
+    '</profile></extraResponseData></explainResponse>',
+  ].join('');
+}
+
+function recordElement(record: BibRecord, answer: SearchAnswer, i: number): string {
+  const data = answer.schema === DC ? recordToDc(record) : recordToMods(record);
+  return [
+    '<record>',
+    element('recordSchema', answer.schema),
+    element('recordXMLEscaping', answer.escaping),
+    `<recordData>${answer.escaping === 'string' ? escapeXml(data) : data}</recordData>`,
+    element('recordIdentifier', record.accession),
+    element('recordPosition', answer.startRecord + i),
+    '</record>',
+  ].join('');
+}
+
+function recordToDc(record: BibRecord): string {
+  const dc = (name: string, text: string) => (text === '' ? '' : `<dc:${name}>${escapeXml(text)}</dc:${name}>`);
+  return [
+    `<srw_dc:dc xmlns:srw_dc="${DC}" xmlns:dc="http://purl.org/dc/elements/1.1/">`,
+    dc('identifier', record.accession),
+    dc('identifier', record.doi === null ? '' : `doi:${record.doi}`),
+    dc('title', record.title),
+    ...record.authors.map(({ family, given }) => dc('creator', `${family}, ${given}`)),
+    ...record.headings.map(({ label }) => dc('subject', label)),
+    ...record.keywords.map((keyword) => dc('subject', keyword)),
+    dc('description', record.abstract.map(({ label, text }) => (label === null ? text : `${label}: ${text}`)).join('\n')),
+    dc('source', `${record.journal} ${record.volume}(${record.issue}): ${record.pages}`),
+    ...record.publicationTypes.map((type) => dc('type', type)),
+    dc('date', String(record.year)),
+    dc('language', record.language),
+    '</srw_dc:dc>',
+  ].join('');
+}
+
+function diagnosticsElement(diagnostics: readonly Diagnostic[]): string {
+  if (diagnostics.length === 0) return '';
+  const each = diagnostics.map(
+    ({ number, details, message }) =>
+      `<diagnostic xmlns="${DIAGNOSTIC}">${element('uri', `info:srw/diagnostic/1/${number}`)}${element('details', details)}${element('message', message)}</diagnostic>`,
+  );
+  return `<diagnostics>${each.join('')}</diagnostics>`;
+}
+
+function releaseElement(database: StandInDatabase): string {
+  return `<extraResponseData><profile xmlns="${PROFILE}" simulated="true">${element('release', database.release)}</profile></extraResponseData>`;
+}

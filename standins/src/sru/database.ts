@@ -1,0 +1,17 @@
+import type { BibRecord, SearchIndex, VocabularyTree } from '@even-lantern/core';
+
+/** A simulated database: its records in one release, and how it describes itself. */
+export interface StandInDatabase {
+  id: string;
+  name: string;
+  description: string;
+  /** ISO date of the state it is in */
+  release: string;
+  records: readonly BibRecord[];
+  index: SearchIndex;
+  tree: VocabularyTree;
+  /** fields that limits may name, beside year, with their values */
+  limits: Readonly<Record<string, readonly string[]>>;
+  /** the most records in one answer */
+  pageCap: number;
+}

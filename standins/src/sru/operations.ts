@@ -1,0 +1,214 @@
+/** The operations of SRU 2.0 over one database: searchRetrieve, scan and explain. */
+import {
+  docsOf,
+  evaluate,
+  allNarrower,
+  listWords,
+  parseCql,
+  printCql,
+  rank,
+  SEARCH_FIELDS,
+  textKey,
+  type BibRecord,
+  type CqlSortKey,
+  type EvaluationContext,
+  type Query,
+} from '@even-lantern/core';
+import { explainAnswer, refusal, scanAnswer, searchAnswer, SCHEMAS, MODS_SCHEMA } from './answers.js';
+import type { StandInDatabase } from './database.js';
+import { refuse, SruStop, type Diagnostic } from './diagnostics.js';
+
+export type SruParameters = Readonly<Record<string, string | undefined>>;
+
+const KNOWN_PARAMETERS = new Set([
+  'operation', 'version', 'query', 'queryType', 'startRecord', 'maximumRecords', 'recordSchema',
+  'recordXMLEscaping', 'recordPacking', 'resultSetTTL', 'stylesheet', 'sortKeys', 'renderedBy', 'httpAccept',
+  'responseType', 'scanClause', 'maximumTerms', 'responsePosition', 'release',
+]); // prettier-ignore
+
+const DEFAULT_PAGE = 10;
+const REMEMBERED_RESULTS = 40;
+
+export interface SruService {
+  /** Answers a request with XML. Never throws: what goes wrong is told as a diagnostic. */
+  answer(parameters: SruParameters, host: string, port: number): string;
+}
+
+/** An SRU service over a database. It remembers its last results, so that paging is quick. */
+export function sruService(database: StandInDatabase): SruService {
+  const context: EvaluationContext = {
+    narrowerOf: (vocabulary, label) =>
+      vocabulary === database.tree.vocabulary.id
+        ? (allNarrower(database.tree, label)?.map((heading) => heading.label) ?? null)
+        : null,
+  };
+  const remembered = new Map<string, Uint32Array>();
+
+  const search = (parameters: SruParameters): string => {
+    const { query: text, queryType = 'cql' } = parameters;
+    if (text === undefined) refuse(7, 'query', 'The query is missing.');
+    if (queryType !== 'cql') refuse(6, 'queryType', `“${queryType}” is no query type of this database: use cql.`);
+    if (parameters.release !== undefined && parameters.release !== database.release) {
+      refuse(6, 'release', `There is no release ${parameters.release}; the present one is ${database.release}.`);
+    }
+    const read = parseCql(text, {
+      vocabulary: database.tree.vocabulary.id,
+      limitFields: Object.keys(database.limits),
+    });
+    if (!read.ok) {
+      const { diagnostic, at, message } = read.error;
+      refuse(diagnostic, `position ${at + 1}`, message);
+    }
+    const schema = SCHEMAS[parameters.recordSchema ?? 'mods'];
+    if (schema === undefined) refuse(66, parameters.recordSchema ?? '', 'Records come as mods or dc.');
+    const startRecord = wholeNumber(parameters, 'startRecord', 1, 1);
+    const wanted = wholeNumber(parameters, 'maximumRecords', DEFAULT_PAGE, 0);
+    const sort = sortOf(parameters.sortKeys, read.sortBy);
+    const { query } = read;
+
+    const found = evaluate(query, database.index, context);
+    if (!found.ok) {
+      const numbers = { 'unknown-heading': 36, 'too-many-words': 30, 'unknown-line': 51, 'line-cycle': 51 };
+      refuse(numbers[found.error.problem], '', found.error.message);
+    }
+    const total = found.documents.size;
+    const diagnostics: Diagnostic[] = [];
+    if (wanted > database.pageCap) {
+      const message = `At most ${database.pageCap} records come in one answer.`;
+      diagnostics.push({ number: 60, details: String(database.pageCap), message });
+    }
+    if (wanted > 0 && startRecord > total && total > 0) {
+      refuse(61, String(startRecord), `There are ${total} records; ${startRecord} is beyond the last.`);
+    }
+    const records: BibRecord[] = [];
+    if (wanted > 0 && total > 0) {
+      const order = ordered(query, sort, () => docsOf(found.documents));
+      const page = order.subarray(startRecord - 1, startRecord - 1 + Math.min(wanted, database.pageCap));
+      for (const doc of page) {
+        const record = database.records[doc];
+        if (record !== undefined) records.push(record);
+      }
+    }
+    const understood = printCql(query, { vocabulary: database.tree.vocabulary.id });
+    return searchAnswer(database, {
+      total,
+      startRecord,
+      records,
+      schema,
+      escaping: (parameters.recordXMLEscaping ?? parameters.recordPacking) === 'string' ? 'string' : 'xml',
+      echoed: {
+        query: understood,
+        queryType,
+        startRecord: String(startRecord),
+        maximumRecords: String(wanted),
+        recordSchema: schema,
+        ...(parameters.sortKeys === undefined ? {} : { sortKeys: parameters.sortKeys }),
+      },
+      diagnostics,
+    });
+  };
+
+  const ordered = (query: Query, sort: Sort, docs: () => Uint32Array): Uint32Array => {
+    const key = `${sort}\n${printCql(query, { vocabulary: '' })}`;
+    const known = remembered.get(key);
+    if (known !== undefined) return known;
+    const order = sort === 'relevance' ? byRelevance(query) : byDate(docs(), sort);
+    remembered.set(key, order);
+    const [oldest] = remembered.keys();
+    if (remembered.size > REMEMBERED_RESULTS && oldest !== undefined) remembered.delete(oldest);
+    return order;
+  };
+
+  const byRelevance = (query: Query): Uint32Array => {
+    const found = evaluate(query, database.index, context);
+    if (!found.ok) return new Uint32Array(0);
+    return Uint32Array.from(rank(query, found.documents, database.index, context), ({ doc }) => doc);
+  };
+
+  const byDate = (docs: Uint32Array, sort: Sort): Uint32Array => {
+    const direction = sort === 'oldest' ? 1 : -1;
+    const year = (doc: number) => database.index.years[doc] ?? 0;
+    return docs.slice().sort((a, b) => direction * (year(a) - year(b) || a - b));
+  };
+
+  const scan = (parameters: SruParameters): string => {
+    const clause = parameters.scanClause ?? '';
+    const match = /^\s*(?:el\.)?([a-z]+)\s*(?:==?|scr|all|any)\s*"?([^"]*)"?\s*$/i.exec(clause);
+    const name = match?.[1]?.toLowerCase() ?? '';
+    const from = match?.[2] ?? clause.replaceAll('"', '');
+    const count = Math.min(wholeNumber(parameters, 'maximumTerms', 20, 1), 200);
+    const before = Math.min(wholeNumber(parameters, 'responsePosition', 1, 0), count + 1) - 1;
+    if (name === 'heading') return scanAnswer(scanHeadings(from, count));
+    const field = match === null ? 'words' : SEARCH_FIELDS.find((each) => each === name);
+    if (field === undefined) refuse(16, name, `The index “${name}” cannot be scanned.`);
+    const words = listWords(database.index, field, textKey(from), count, Math.max(before, 0));
+    return scanAnswer(words.map(({ word, documents }) => ({ value: word, numberOfRecords: documents })));
+  };
+
+  const scanHeadings = (from: string, count: number) => {
+    const start = textKey(from);
+    return database.tree.vocabulary.headings
+      .filter(({ label }) => textKey(label) >= start)
+      .sort((a, b) => (textKey(a.label) < textKey(b.label) ? -1 : 1))
+      .slice(0, count)
+      .map(({ label }) => {
+        const vocabulary = database.tree.vocabulary.id;
+        const query: Query = { kind: 'heading', vocabulary, label, narrower: false, central: false, subheadings: [] };
+        const found = evaluate(query, database.index, context);
+        return { value: label, numberOfRecords: found.ok ? found.documents.size : 0 };
+      });
+  };
+
+  return {
+    answer(parameters, host, port) {
+      try {
+        const unknown = Object.keys(parameters).find((name) => !KNOWN_PARAMETERS.has(name) && !name.startsWith('x-'));
+        if (unknown !== undefined) refuse(8, unknown, `The parameter “${unknown}” is not known.`);
+        const { version, operation } = parameters;
+        if (version !== undefined && !['1.1', '1.2', '2.0'].includes(version)) {
+          refuse(5, '2.0', `Version ${version} is not spoken here.`);
+        }
+        if (operation !== undefined && !['searchRetrieve', 'scan', 'explain'].includes(operation)) {
+          refuse(4, operation, `“${operation}” is no operation of SRU.`);
+        }
+        if (operation === 'scan' || parameters.scanClause !== undefined) return scan(parameters);
+        if (operation === 'searchRetrieve' || parameters.query !== undefined) return search(parameters);
+        return explainAnswer(database, host, port);
+      } catch (stop) {
+        if (stop instanceof SruStop) return refusal(database, stop.diagnostic);
+        const message = stop instanceof Error ? stop.message : String(stop);
+        return refusal(database, { number: 1, details: '', message: `The database failed: ${message}` });
+      }
+    },
+  };
+}
+
+export { MODS_SCHEMA };
+
+type Sort = 'relevance' | 'newest' | 'oldest';
+
+/** Sort keys of SRU (`date,,0`) or of CQL (`sortBy el.year/sort.descending`); relevance when none is given. */
+function sortOf(sortKeys: string | undefined, sortBy: readonly CqlSortKey[]): Sort {
+  const [first] = sortBy;
+  if (sortKeys === undefined || sortKeys.trim() === '') {
+    if (first === undefined) return 'relevance';
+    const descending = first.modifiers.some((modifier) => modifier.name.toLowerCase() === 'sort.descending');
+    return namedSort(first.index.replace(/^[a-z]+\./i, ''), !descending);
+  }
+  const [path = '', , ascending = '1'] = (sortKeys.trim().split(/\s+/)[0] ?? '').split(',');
+  return namedSort(path, ascending !== '0');
+}
+
+function namedSort(name: string, ascending: boolean): Sort {
+  if (name === 'relevance') return 'relevance';
+  if (name === 'date' || name === 'year') return ascending ? 'oldest' : 'newest';
+  return refuse(80, name, `Results sort by relevance or date, not by “${name}”.`);
+}
+
+function wholeNumber(parameters: SruParameters, name: string, standard: number, lowest: number): number {
+  const text = parameters[name];
+  if (text === undefined || text === '') return standard;
+  const value = Number(text);
+  if (!/^\d+$/.test(text) || value < lowest) refuse(6, name, `${name} is a whole number from ${lowest} up.`);
+  return value;
+}

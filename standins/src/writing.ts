@@ -1,0 +1,493 @@
+/**
+ * How an invented study is told: its numbers first, then a title and an abstract that agree with them.
+ * Every design has its own teller; all draw on the same topic.
+ */
+import type { AbstractSection } from '@even-lantern/core';
+import type { Chance } from './chance.js';
+import type { Outcome, Topic } from './content.js';
+
+export type Design =
+  | 'randomised trial'
+  | 'cross-over trial'
+  | 'quasi-experimental study'
+  | 'cohort study'
+  | 'cross-sectional survey'
+  | 'qualitative study'
+  | 'systematic review'
+  | 'study protocol'
+  | 'editorial';
+
+export interface Told {
+  title: string;
+  abstract: AbstractSection[];
+  outcomes: Outcome[];
+}
+
+/** What one study is about: one wording chosen for each part. */
+interface Cast {
+  people: string;
+  intervention: string;
+  /** how it is given, in parentheses, or empty */
+  detail: string;
+  comparison: string;
+  outcomes: { outcome: Outcome; name: string }[];
+  place: string;
+}
+
+const ABSTRACT_LABELS: readonly (readonly [string, string, string, string])[] = [
+  ['Background', 'Methods', 'Results', 'Conclusion'],
+  ['Aim', 'Design and setting', 'Findings', 'Conclusions'],
+  ['Objective', 'Methods', 'Results', 'Implications for practice'],
+];
+
+export function tell(design: Design, topic: Topic, chance: Chance): Told {
+  const cast = castOf(topic, chance);
+  const [title, sections] = TELLERS[design](cast, topic, chance);
+  const american = chance.happens(0.35);
+  const spell = (text: string) => (american ? americanSpelling(text) : text);
+  const abstract = arrange(sections.map(capitalise), chance).map(({ label, text }) => ({ label, text: spell(text) }));
+  return { title: spell(capitalise(title)), abstract, outcomes: cast.outcomes.map(({ outcome }) => outcome) };
+}
+
+function castOf(topic: Topic, chance: Chance): Cast {
+  const i = chance.int(0, topic.interventions.length - 1);
+  const detail = topic.details[i];
+  return {
+    people: chance.pick(topic.people),
+    intervention: topic.interventions[i] ?? '',
+    detail: detail === undefined ? '' : ` (${detail})`,
+    comparison: topic.comparisons[i] ?? topic.comparisons[0] ?? '',
+    outcomes: topic.outcomes.map((outcome) => ({ outcome, name: chance.pick(outcome.names) })),
+    place: chance.pick(topic.places),
+  };
+}
+
+type Teller = (cast: Cast, topic: Topic, chance: Chance) => [title: string, sections: string[]];
+
+const TELLERS: Readonly<Record<Design, Teller>> = {
+  'randomised trial': tellTrial,
+  'cross-over trial': tellCrossover,
+  'quasi-experimental study': tellBeforeAfter,
+  'cohort study': tellCohort,
+  'cross-sectional survey': tellSurvey,
+  'qualitative study': tellInterviews,
+  'systematic review': tellReview,
+  'study protocol': tellProtocol,
+  editorial: tellEditorial,
+};
+
+function tellTrial(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention, detail, comparison, place } = cast;
+  const [first, second] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const a = chance.int(18, 190);
+  const b = a + chance.int(-3, 3);
+  const lost = chance.int(0, Math.floor((a + b) / 10));
+  const effect = compare(first.outcome, a, b, chance);
+  const assigned = chance.pick([
+    'were randomly assigned to',
+    'were randomised to',
+    'were allocated at random to',
+    'drew sealed envelopes that assigned them to',
+  ]);
+  const methods =
+    `${chance.pick([`In a ${chance.pick(['parallel-group trial', 'randomised controlled trial', 'trial with blinded assessors'])}, `, ''])}` +
+    `${a + b} ${people} ${place} ${assigned} ${intervention}${detail} (n = ${a}) or ${comparison} (n = ${b}). ` +
+    `The main outcome was ${first.name}, measured with ${first.outcome.instrument}${afterWeeks(first, chance)}.`;
+  const results = [
+    lost === 0 || /death/.test(first.name)
+      ? `All ${a + b} participants were followed to the end.`
+      : `${capitalise(words(lost))} participant${lost === 1 ? '' : 's'} left early; ${a + b - lost} were followed to the end.`,
+    effect.sentence(first.name, intervention, comparison),
+    ...(second === undefined
+      ? []
+      : [compare(second.outcome, a, b, chance).sentence(second.name, intervention, comparison)]),
+    chance.pick(['', 'Unwanted effects were mild and rare.', 'No serious harm was reported.']),
+  ];
+  const title = chance.pick([
+    `${intervention} and ${first.name} in ${people}: a randomised trial`,
+    `${verb(intervention, 'Does', 'Do')} ${intervention} change ${first.name}? A randomised controlled trial with ${people}`,
+    `Effect of ${intervention} on ${first.name} among ${people}`,
+    `${intervention} versus ${comparison} for ${people}: randomised trial ${place}`,
+    `A trial of ${intervention} to ${first.outcome.better === 'lower' ? 'reduce' : 'improve'} ${first.name} in ${people}`,
+  ]);
+  return [title, [background(cast, first.name, chance), methods, join(results), effect.conclusion(first, cast, chance)]];
+}
+
+function tellCrossover(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention, detail, comparison, place } = cast;
+  const [first] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const n = chance.int(12, 64);
+  const effect = compare(first.outcome, n, n, chance);
+  const methods = chance.pick([
+    `${n} ${people} ${place} took part in a cross-over trial. Each worked under ${intervention}${detail} and under ${comparison} in random order, with at least ${chance.int(1, 3)} weeks between.`,
+    `Each of ${n} ${people} ${place} had both conditions, ${intervention}${detail} and ${comparison}, in an order drawn by lot. The wash-out lasted ${chance.int(7, 21)} days.`,
+  ]);
+  const measured = `${first.name} was measured with ${first.outcome.instrument}.`;
+  const title = chance.pick([
+    `${intervention} for ${people}: a cross-over trial`,
+    `${first.name} under ${intervention} and under ${comparison}: a randomised cross-over study of ${people}`,
+    `Within-person comparison of ${intervention} and ${comparison} in ${people}`,
+  ]);
+  const results = [
+    effect.sentence(first.name, intervention, comparison),
+    chance.pick(['There was no sign of carry-over.', 'The order of conditions made no difference.', '']),
+  ];
+  return [
+    title,
+    [
+      background(cast, first.name, chance),
+      `${methods} ${capitalise(measured)}`,
+      join(results),
+      effect.conclusion(first, cast, chance),
+    ],
+  ];
+}
+
+function tellBeforeAfter(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention, detail, comparison, place } = cast;
+  const [first] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const a = chance.int(40, 420);
+  const b = chance.int(40, 420);
+  const effect = compare(first.outcome, a, b, chance);
+  const methods =
+    `We measured ${first.name} with ${first.outcome.instrument} before and after ${intervention}${detail} came into use. ` +
+    `Groups were not formed by chance: ${b} ${people} seen in the year before (${comparison}) were compared with ${a} seen in the year after. ` +
+    `The study took place ${place}.`;
+  const title = chance.pick([
+    `Introducing ${intervention} ${place}: a before-and-after study`,
+    `${first.name} before and after ${intervention} in ${people}`,
+    `${intervention} for ${people}: a quasi-experimental evaluation`,
+  ]);
+  const results = [
+    effect.sentence(first.name, intervention, comparison),
+    chance.pick([`${capitalise(words(chance.int(62, 97)))} in a hundred of those eligible received it.`, '']),
+  ];
+  const caution = chance.pick(['Other changes in the same year cannot be ruled out.', '']);
+  return [
+    title,
+    [background(cast, first.name, chance), methods, join(results), join([effect.conclusion(first, cast, chance), caution])],
+  ];
+}
+
+function tellCohort(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention, comparison, place } = cast;
+  const [first] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const a = chance.int(80, 900);
+  const b = chance.int(120, 1600);
+  const effect = compare(first.outcome, a, b, chance);
+  const months = chance.pick([12, 18, 24, 36, 60]);
+  const methods =
+    `We followed ${a + b} ${people} ${place} for ${words(months)} months. Of these, ${a} had ${intervention} and ${b} had ${comparison}, as usual practice had it. ` +
+    `${capitalise(first.name)} was taken from ${first.outcome.instrument}. We adjusted for age, sex and illness at the start.`;
+  const title = chance.pick([
+    `${intervention} and later ${first.name}: a cohort of ${people}`,
+    `${first.name} in ${people} followed for ${words(months)} months`,
+    `${intervention} in everyday care and ${first.name} among ${people}: prospective cohort study`,
+  ]);
+  return [
+    title,
+    [
+      background(cast, first.name, chance),
+      methods,
+      effect.sentence(first.name, intervention, comparison),
+      `${effect.conclusion(first, cast, chance)} ${chance.pick(['A trial is needed.', 'Confounding may explain part of this.', ''])}`.trim(),
+    ],
+  ];
+}
+
+function tellSurvey(cast: Cast, topic: Topic, chance: Chance): [string, string[]] {
+  const { intervention, place } = cast;
+  const people = chance.pick(topic.informants);
+  const [first] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const asked = chance.int(180, 2400);
+  const answered = Math.round(asked * chance.real(0.34, 0.83));
+  const wanted = Math.round(answered * chance.real(0.25, 0.8));
+  const used = Math.round(wanted * chance.real(0.1, 0.7));
+  const barrier = chance.pick(['lack of time', 'cost', 'the habits of the unit', 'not knowing enough', 'too few staff']);
+  const methods = chance.pick([
+    `A questionnaire was sent to ${asked} ${people} ${place}. It asked about ${first.name}, about ${intervention}, and about barriers.`,
+    `We asked ${asked} ${people} ${place} to fill in a form on ${intervention}, with questions on ${first.name} and on what stands in the way.`,
+  ]);
+  const results =
+    `${answered} people answered (${percent(answered, asked)}%). Of these, ${wanted} (${percent(wanted, answered)}%) were in favour of ${intervention}, ` +
+    `and ${used} (${percent(used, answered)}%) had had the opportunity. The barrier named most often was ${barrier}.`;
+  const more = wanted * 2 > answered;
+  const conclusion = `${more ? 'Most' : 'Fewer than half'} of the ${people} who answered were in favour of ${intervention}. ${chance.pick(['Those who did not answer may think otherwise.', 'Local barriers deserve attention first.', ''])}`;
+  const title = chance.pick([
+    `What ${people} think of ${intervention}: a survey`,
+    `${intervention} as seen by ${people}: a cross-sectional survey`,
+    `Views of ${people} on ${intervention}: questionnaire study ${place}`,
+    `Barriers to ${intervention}: survey of ${people} ${place}`,
+  ]);
+  return [title, [background({ ...cast, people }, first.name, chance), methods, results, conclusion.trim()]];
+}
+
+const THEMES = [
+  'being seen or overlooked',
+  'the body keeping its own time',
+  'owing it to colleagues',
+  'small tricks that help',
+  'knowing whom to ask',
+  'the cost to those at home',
+  'learning it alone',
+  'pride in coping',
+  'waiting for the next time',
+  'trust won slowly',
+  'rules that do not fit the night',
+  'saying no without guilt',
+];
+
+function tellInterviews(cast: Cast, topic: Topic, chance: Chance): [string, string[]] {
+  const { place } = cast;
+  const people = chance.pick(topic.informants);
+  const subject = chance.pick(topic.subjects);
+  const n = chance.int(9, 38);
+  const women = chance.int(Math.ceil(n / 3), n - 1);
+  const themes = chance.some(THEMES, chance.int(3, 4));
+  const method = chance.pick([
+    `We held in-depth interviews with ${n} ${people} ${place} (${women} women) and analysed them theme by theme.`,
+    `${capitalise(words(chance.int(3, 6)))} group interviews with ${n} ${people} in all (${women} women) were held ${place}. Two of us coded the transcripts independently.`,
+    `${n} ${people} (${women} women) were visited ${place} and talked about ordinary days. Accounts were compared until nothing new came up.`,
+  ]);
+  const list = `${themes.slice(0, -1).join('; ')}; and ${themes.at(-1) ?? ''}`;
+  const results = `${capitalise(words(themes.length))} themes came out: ${list}. ${chance.pick(['Newcomers and old hands told it differently.', 'Few had spoken of it before.', 'What helped most was a person rather than a procedure.'])}`;
+  const title = chance.pick([
+    `${subject}: a qualitative study of ${people}`,
+    `“${capitalise(chance.pick(themes))}”: ${people} on ${subject}`,
+    `${subject}: interviews with ${people}`,
+  ]);
+  return [
+    title,
+    [
+      `${chance.pick(['Little is known about', 'We wanted to understand', 'Numbers say little about'])} ${subject} as ${people} live it.`,
+      method,
+      results,
+      `${chance.pick(['Services should ask before they plan.', 'Support that starts from these accounts may fit better.', 'Managers could begin with the small things named here.'])}`,
+    ],
+  ];
+}
+
+function tellReview(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention, comparison } = cast;
+  const [first] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const trials = chance.int(4, 31);
+  const participants = trials * chance.int(38, 160);
+  const effect = compare(first.outcome, Math.round(participants / 2), Math.round(participants / 2), chance);
+  const screened = trials * chance.int(40, 190);
+  const methods =
+    `We searched ${words(chance.int(3, 7))} databases for randomised trials of ${intervention} against ${comparison} in ${people}. ` +
+    `Two reviewers read ${screened} records; results were pooled with a random-effects model.`;
+  const results = `${trials} trials with ${participants} participants were included. ${effect.sentence(first.name, intervention, comparison)} The certainty of the evidence was ${chance.pick(['low', 'moderate', 'very low', 'high'])}.`;
+  const title = chance.pick([
+    `${intervention} for ${people}: a systematic review and meta-analysis`,
+    `${intervention} and ${first.name}: systematic review of ${trials} trials`,
+    `${verb(intervention, 'Does', 'Do')} ${intervention} help ${people}? A systematic review`,
+  ]);
+  return [title, [background(cast, first.name, chance), methods, results, effect.conclusion(first, cast, chance)]];
+}
+
+function tellProtocol(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention, detail, comparison, place } = cast;
+  const [first] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const n = chance.int(30, 260) * 2;
+  const methods =
+    `${n} ${people} ${place} will be randomly assigned, half to ${intervention}${detail} and half to ${comparison}. ` +
+    `The main outcome is ${first.name}, measured with ${first.outcome.instrument}${afterWeeks(first, chance)}. Assessors will not know the assignment.`;
+  const title = chance.pick([
+    `${intervention} for ${people}: protocol of a randomised trial`,
+    `Protocol for a trial of ${intervention} and ${first.name} in ${people}`,
+  ]);
+  return [
+    title,
+    [
+      background(cast, first.name, chance),
+      methods,
+      'Recruitment is under way. No results are available yet.',
+      'Findings will be reported whatever they show.',
+    ],
+  ];
+}
+
+function tellEditorial(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
+  const { people, intervention } = cast;
+  const name = cast.outcomes[0]?.name ?? '';
+  const title = chance.pick([
+    `${intervention}: time to ask the ${chance.pick(['people concerned', 'right question', 'harder question'])}`,
+    `Why ${name} still matters for ${people}`,
+    `${intervention} and ${people}: promise and patience`,
+  ]);
+  if (chance.happens(0.6)) return [title, []];
+  return [
+    title,
+    [
+      `Interest in ${intervention} for ${people} has grown. This editorial asks what would count as evidence that it changes ${name}, and who should decide.`,
+    ],
+  ];
+}
+
+function background(cast: Cast, outcome: string, chance: Chance): string {
+  const { people, intervention } = cast;
+  return chance.pick([
+    `Whether ${intervention} ${verb(intervention, 'changes', 'change')} ${outcome} in ${people} is uncertain.`,
+    `Few studies have looked at ${intervention} for ${people}.`,
+    `Interest in ${intervention} is growing, but little is known of its effect on ${outcome}.`,
+    `Earlier findings on ${intervention} and ${outcome} disagree.`,
+    `${capitalise(people)} are seldom studied when it comes to ${outcome}.`,
+    `To find out how ${intervention} ${verb(intervention, 'bears', 'bear')} on ${outcome} in ${people}.`,
+  ]);
+}
+
+interface Comparison {
+  sentence(name: string, intervention: string, comparison: string): string;
+  conclusion(first: { outcome: Outcome; name: string }, cast: Cast, chance: Chance): string;
+}
+
+/**
+ * Makes the numbers of a comparison of two groups: the means (or shares) first, then the difference as it follows
+ * from them as printed, and a 95% interval from the spread and the sizes. The verdict follows from the interval.
+ */
+function compare(outcome: Outcome, a: number, b: number, chance: Chance): Comparison {
+  const size = chance.weighted([
+    [chance.real(0.28, 0.75), 55],
+    [chance.real(-0.06, 0.08), 33],
+    [chance.real(-0.4, -0.2), 12],
+  ]);
+  const towardsBetter = outcome.better === 'lower' ? -1 : 1;
+  const within = (value: number) => Math.min(outcome.highest, Math.max(outcome.lowest, value));
+  const baseline = outcome.mean + outcome.sd * chance.real(-0.35, 0.35);
+
+  if (outcome.unit === 'percent') {
+    const share = (value: number) => Math.min(0.97, Math.max(0.01, value / 100));
+    const controlCount = Math.round(b * share(baseline));
+    const treatedCount = Math.round(a * share(baseline + towardsBetter * size * baseline * 0.6));
+    const [p, q] = [treatedCount / a, controlCount / b];
+    const difference = Number(percent(treatedCount, a)) - Number(percent(controlCount, b));
+    const half = 196 * Math.sqrt((p * (1 - p)) / a + (q * (1 - q)) / b);
+    return comparison(outcome, difference, half, 0, 'percentage points', (name, intervention, control) =>
+      `${capitalise(name)}: ${treatedCount} of ${a} (${percent(treatedCount, a)}%) with ${intervention} and ${controlCount} of ${b} (${percent(controlCount, b)}%) with ${control}`,
+      chance,
+    );
+  }
+  const digits = outcome.sd < 0.5 ? 2 : outcome.sd >= 30 ? 0 : 1;
+  const round = (value: number) => Number(value.toFixed(digits));
+  const control = round(within(baseline));
+  const treated = round(within(control + towardsBetter * size * outcome.sd));
+  const half = 1.96 * outcome.sd * Math.sqrt(1 / a + 1 / b);
+  const show = (value: number) => value.toFixed(digits);
+  return comparison(outcome, round(treated - control), half, digits, outcome.unit, (name, intervention, other) =>
+    chance.pick([
+      `The mean for ${name} was ${show(treated)} ${outcome.unit} with ${intervention} and ${show(control)} with ${other}`,
+      `With ${intervention} the mean for ${name} was ${show(treated)} ${outcome.unit}, against ${show(control)} with ${other}`,
+      `Means for ${name} were ${show(treated)} (${intervention}) and ${show(control)} ${outcome.unit} (${other})`,
+    ]),
+    chance,
+  );
+}
+
+function comparison(
+  outcome: Outcome,
+  difference: number,
+  half: number,
+  digits: number,
+  unit: string,
+  lead: (name: string, intervention: string, comparison: string) => string,
+  chance: Chance,
+): Comparison {
+  const signed = (value: number) => {
+    const text = Math.abs(value).toFixed(digits);
+    return value < 0 && Number(text) !== 0 ? `−${text}` : text;
+  };
+  const low = Number((difference - half).toFixed(digits));
+  const high = Number((difference + half).toFixed(digits));
+  const clear = low > 0 || high < 0;
+  const better = clear && difference < 0 === (outcome.better === 'lower');
+  const interval = chance.pick(['95% interval', '95% confidence interval', '95% CI']);
+  return {
+    sentence: (name, intervention, control) =>
+      `${lead(name, intervention, control)} (difference ${signed(difference)} ${unit}, ${interval} ${signed(low)} to ${signed(high)}).`,
+    conclusion: ({ name }, { intervention, people, comparison: control }, pickFrom) => {
+      if (better) {
+        const past = improves(name) ? 'improved' : outcome.better === 'lower' ? 'reduced' : 'increased';
+        return pickFrom.pick([
+          `${capitalise(intervention)} ${past} ${name} in ${people}.`,
+          `For ${people}, ${intervention} did better than ${control} for ${name}.`,
+          `${capitalise(intervention)} ${past} ${name}, and a place in practice seems deserved.`,
+        ]);
+      }
+      if (clear) {
+        return pickFrom.pick([
+          `For ${name}, ${intervention} did worse than ${control}.`,
+          `${capitalise(intervention)} cannot be recommended: the result for ${name} was worse than with ${control}.`,
+        ]);
+      }
+      return pickFrom.pick([
+        `We found no clear effect of ${intervention} on ${name}.`,
+        `Whether ${intervention} ${verb(intervention, 'changes', 'change')} ${name} in ${people} remains open.`,
+        `${capitalise(intervention)} and ${control} did not clearly differ in ${name}.`,
+      ]);
+    },
+  };
+}
+
+/** A follow-up time, where the outcome does not say its own. */
+function afterWeeks({ name, outcome }: { name: string; outcome: Outcome }, chance: Chance): string {
+  const timed = /week|month|day|hour|year|night|evening|discharge|shift|\d/.test(name) || outcome.unit !== 'points';
+  return timed || chance.happens(0.4) ? '' : ` after ${words(chance.int(2, 12))} weeks`;
+}
+
+/** The form of a verb that goes with a noun phrase: plural when its head noun is. */
+function verb(phrase: string, singular: string, plural: string): string {
+  const head = phrase.split(/ (?:with|of|at|for|by|in|on|after|from|to|before|around|per|and)\b/)[0] ?? phrase;
+  const isPlural = /(?<!s)s$/.test(head) && !/^(a|an|one) /.test(head);
+  return isPlural ? plural : singular;
+}
+
+function improves(name: string): boolean {
+  return /quality|satisfaction|control|confidence|function|skill|alertness|energy|vitality|adherence|health/.test(name);
+}
+
+/** Structured or not, or absent, as abstracts are. */
+function arrange(sections: readonly string[], chance: Chance): AbstractSection[] {
+  if (sections.length < 4) return sections.map((text) => ({ label: null, text }));
+  if (chance.happens(0.04)) return [];
+  if (chance.happens(0.28)) return [{ label: null, text: sections.join(' ') }];
+  const labels = chance.pick(ABSTRACT_LABELS);
+  return sections.map((text, i) => ({ label: labels[i] ?? null, text }));
+}
+
+const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+
+function words(n: number): string {
+  return SMALL[n] ?? String(n);
+}
+
+function percent(part: number, whole: number): string {
+  return ((100 * part) / whole).toFixed(0);
+}
+
+function join(sentences: readonly string[]): string {
+  return sentences.filter((sentence) => sentence !== '').join(' ');
+}
+
+/** The first letter of a text, or of what its opening quotation mark holds, as a capital. */
+export function capitalise(text: string): string {
+  return text.replace(/^(“?)(\p{L})/u, (_, quote: string, letter: string) => quote + letter.toUpperCase());
+}
+
+const AMERICAN: readonly [RegExp, string][] = [
+  [/andomis/g, 'andomiz'], [/ospitalis/g, 'ospitaliz'], [/obilis/g, 'obiliz'], [/naesth/g, 'nesth'],
+  [/(\b[Ll])abour/g, '$1abor'], [/ehaviour/g, 'ehavior'], [/rogrammes?\b/g, 'rogram'], [/aemo/g, 'emo'],
+  [/(\b[Ff])ibre/g, '$1iber'], [/entre\b/g, 'enter'], [/entres\b/g, 'enters'], [/ynaec/g, 'ynec'],
+  [/rthopaedic/g, 'rthopedic'], [/oedema/g, 'edema'], [/nalysed/g, 'nalyzed'], [/iarrhoea/g, 'iarrhea'],
+]; // prettier-ignore
+
+function americanSpelling(text: string): string {
+  return AMERICAN.reduce((spelled, [pattern, replacement]) => spelled.replace(pattern, replacement), text);
+}
