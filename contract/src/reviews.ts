@@ -1,0 +1,117 @@
+import Joi from 'joi';
+import {
+  MAX_NEAR_DISTANCE,
+  MAX_TERM_LENGTH,
+  SEARCH_FIELDS,
+  type QuestionElement,
+  type Term,
+  type TermContent,
+  type TermOrigin,
+} from '@even-lantern/core';
+
+export interface ReviewSummary {
+  id: string;
+  title: string;
+  createdAt: string;
+  sentence: string;
+  unread: number;
+}
+
+export interface ReviewTerm extends Term {
+  elementId: string;
+  /** raised by every change; sent back as If-Match */
+  version: number;
+}
+
+/** An element of the question. When it is searched, its terms are its lane. */
+export interface ReviewElement extends QuestionElement {
+  id: string;
+  version: number;
+  terms: ReviewTerm[];
+}
+
+export interface Review {
+  id: string;
+  title: string;
+  version: number;
+  elements: ReviewElement[];
+}
+
+export interface NewReview {
+  title: string;
+}
+
+export interface ReviewChange {
+  title: string;
+}
+
+export interface ElementChange {
+  text?: string;
+  note?: string;
+  searched?: boolean;
+}
+
+export interface NewTerm {
+  elementId: string;
+  content: TermContent;
+  origin: TermOrigin;
+}
+
+export interface TermChange {
+  content?: TermContent;
+  /** true takes the term out of its lane, false puts it back */
+  removed?: boolean;
+}
+
+const title = Joi.string().trim().min(1).max(300).required().messages({ 'string.empty': 'Give the review a title.' });
+
+export const newReviewSchema = Joi.object<NewReview>({ title });
+export const reviewChangeSchema = Joi.object<ReviewChange>({ title });
+
+export const elementChangeSchema = Joi.object<ElementChange>({
+  text: Joi.string().allow('').max(2000),
+  note: Joi.string().allow('').max(10_000),
+  searched: Joi.boolean(),
+}).min(1);
+
+const headingContent = Joi.object({
+  kind: Joi.string().valid('heading').required(),
+  vocabulary: Joi.string().min(1).max(200).required(),
+  label: Joi.string().min(1).max(500).required(),
+  narrower: Joi.boolean().required(),
+  central: Joi.boolean().required(),
+  subheadings: Joi.array().items(Joi.string().min(1).max(200)).max(50).required(),
+});
+
+const EMPTY_TERM = 'This term is empty. Write a word or a phrase.';
+
+const wordsContent = Joi.object({
+  kind: Joi.string().valid('words').required(),
+  text: Joi.string()
+    .min(1)
+    .max(MAX_TERM_LENGTH)
+    .required()
+    .pattern(/\S/)
+    .messages({
+      'string.empty': EMPTY_TERM,
+      'string.pattern.base': EMPTY_TERM,
+      'string.max': `A term has at most ${MAX_TERM_LENGTH} characters. Split it into several terms.`,
+    }),
+  field: Joi.string()
+    .valid(...SEARCH_FIELDS)
+    .required(),
+  near: Joi.number().integer().min(1).max(MAX_NEAR_DISTANCE).allow(null).required(),
+});
+
+const termContent = Joi.alternatives().conditional(Joi.object({ kind: 'heading' }).unknown(), {
+  then: headingContent,
+  otherwise: wordsContent,
+});
+
+export const newTermSchema = Joi.object<NewTerm>({
+  elementId: Joi.string().required(),
+  content: termContent.required(),
+  origin: Joi.string().valid('typed', 'lookup', 'record').required(),
+});
+
+export const termChangeSchema = Joi.object<TermChange>({ content: termContent, removed: Joi.boolean() }).min(1);

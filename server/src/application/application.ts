@@ -1,0 +1,102 @@
+/** Puts the server together. */
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { Module, type DynamicModule } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+import { LoggerModule } from 'nestjs-pino';
+import { DataSource } from 'typeorm';
+import { DatabasesController } from '../databases/databasesController.js';
+import type { DatabaseConnector } from '../databases/databaseConnector.js';
+import { DatabasesService } from '../databases/databasesService.js';
+import { LookupService } from '../databases/lookupService.js';
+import { RehearsalService } from '../databases/rehearsalService.js';
+import { DemoService } from '../demo/demoService.js';
+import { HealthController } from '../health/healthController.js';
+import { PeopleController, PeopleService, PersonPipe } from '../people/people.js';
+import { RecordsController } from '../records/recordsController.js';
+import { RecordsService } from '../records/recordsService.js';
+import { ReviewsController } from '../reviews/reviewsController.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
+import { LedgerService } from '../runs/ledgerService.js';
+import { RunsController } from '../runs/runsController.js';
+import { RunsService } from '../runs/runsService.js';
+import { openStore } from '../store/store.js';
+import { loopbackOnly } from './loopback.js';
+import { ProblemFilter } from './problem.js';
+import { APPLICATION_VERSION } from './version.js';
+
+export interface ApplicationOptions {
+  /** path of the SQLite file */
+  storePath: string;
+  connectors: ReadonlyMap<string, DatabaseConnector>;
+  /** folder of the built interface, or null to serve the API alone */
+  webFolder: string | null;
+  quiet?: boolean;
+}
+
+@Module({})
+class ApplicationModule {
+  static with(store: DataSource, connectors: ReadonlyMap<string, DatabaseConnector>, level: string): DynamicModule {
+    return {
+      module: ApplicationModule,
+      imports: [LoggerModule.forRoot({ pinoHttp: { level, autoLogging: false } })],
+      controllers: [
+        PeopleController,
+        ReviewsController,
+        DatabasesController,
+        RunsController,
+        RecordsController,
+        HealthController,
+      ],
+      providers: [
+        { provide: DataSource, useValue: store },
+        { provide: DatabasesService, useFactory: () => new DatabasesService(connectors) },
+        PeopleService,
+        PersonPipe,
+        ReviewsService,
+        LookupService,
+        RehearsalService,
+        LedgerService,
+        RunsService,
+        RecordsService,
+        DemoService,
+      ],
+    };
+  }
+}
+
+/** Opens the store and makes the application, not yet listening. Closing it closes the store. */
+export async function createApplication(options: ApplicationOptions): Promise<NestExpressApplication> {
+  const { storePath, connectors, webFolder, quiet = false } = options;
+  const store = await openStore(storePath);
+  const application = await NestFactory.create<NestExpressApplication>(
+    ApplicationModule.with(store, connectors, quiet ? 'silent' : 'warn'),
+    { logger: quiet ? false : ['error', 'warn'] },
+  );
+  application.use(loopbackOnly);
+  // Everything is served from loopback without TLS, so requests must not be moved to https.
+  application.use(helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } }, hsts: false }));
+  application.useBodyParser('json', { limit: '2mb' });
+  application.setGlobalPrefix('api');
+  application.useGlobalFilters(new ProblemFilter());
+  application.enableShutdownHooks();
+  const description = new DocumentBuilder().setTitle('Even Lantern').setVersion(APPLICATION_VERSION).build();
+  SwaggerModule.setup('api/docs', application, () => SwaggerModule.createDocument(application, description));
+  if (webFolder !== null && existsSync(webFolder)) serveInterface(application, webFolder);
+  return application;
+}
+
+/** Files of the interface; every other address outside /api opens it, so that addresses can be kept. */
+function serveInterface(application: NestExpressApplication, folder: string): void {
+  application.useStaticAssets(join(folder, 'assets'), { prefix: '/assets/', immutable: true, maxAge: '1y' });
+  application.useStaticAssets(folder, { index: false });
+  application.use((request: Request, response: Response, next: NextFunction) => {
+    const page = (request.method === 'GET' || request.method === 'HEAD') && !request.path.startsWith('/api');
+    if (page && !request.path.startsWith('/assets/')) response.sendFile(join(folder, 'index.html'));
+    else next();
+  });
+}

@@ -1,0 +1,154 @@
+/** Databases that speak SRU 2.0 over HTTP (OASIS searchRetrieve 1.0). */
+import pLimit from 'p-limit';
+import pRetry, { AbortError } from 'p-retry';
+import { childAt, childrenNamed, parseXml, recordFromMods, textAt, type BibRecord, type XmlElement } from '@even-lantern/core';
+import {
+  DatabaseError,
+  type CountAnswer,
+  type DatabaseConnector,
+  type DatabaseDescription,
+  type Page,
+  type SearchAnswer,
+} from './databaseConnector.js';
+
+export interface SruOptions {
+  timeoutMs: number;
+  /** tries after the first, for failures that may pass */
+  retries: number;
+  /** calls in flight */
+  concurrency: number;
+}
+
+const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 2, concurrency: 6 };
+/** Longer queries are sent as POST, since addresses have bounds. */
+const LONGEST_ADDRESS = 1500;
+const WORTH_RETRYING = new Set([408, 429, 500, 502, 503, 504]);
+
+/** @param address of the SRU server, for example http://127.0.0.1:4311/sru/corvane */
+export function sruConnector(address: string, options: Partial<SruOptions> = {}): DatabaseConnector {
+  const { timeoutMs, retries, concurrency } = { ...DEFAULTS, ...options };
+  const limit = pLimit(concurrency);
+  const { host } = new URL(address);
+
+  const attempt = async (url: URL, init: RequestInit, signal: AbortSignal | undefined): Promise<string> => {
+    const timeout = AbortSignal.timeout(timeoutMs);
+    const response = await fetch(url, {
+      ...init,
+      redirect: 'error',
+      signal: signal === undefined ? timeout : AbortSignal.any([signal, timeout]),
+    });
+    if (!response.ok) {
+      await response.body?.cancel();
+      const error = new Error(`it answered with status ${response.status}`);
+      throw WORTH_RETRYING.has(response.status) ? error : new AbortError(error);
+    }
+    return response.text();
+  };
+
+  const get = (url: URL, init: RequestInit, signal?: AbortSignal): Promise<string> =>
+    limit(async () => {
+      try {
+        return await pRetry(() => attempt(url, init, signal), {
+          retries,
+          minTimeout: 150,
+          randomize: true,
+          ...(signal === undefined ? {} : { signal }),
+          // fetch reports a dropped connection as TypeError, which is worth another try.
+          shouldRetry: () => signal?.aborted !== true,
+        });
+      } catch (error) {
+        if (signal?.aborted === true) throw new DatabaseError('It was stopped.', false);
+        throw new DatabaseError(reasonOf(error, host, timeoutMs), false);
+      }
+    });
+
+  const request = async (parameters: Record<string, string>, signal?: AbortSignal): Promise<XmlElement> => {
+    const form = new URLSearchParams(parameters);
+    const url = new URL(address);
+    const long = form.toString().length > LONGEST_ADDRESS;
+    if (!long) url.search = form.toString();
+    const xml = parseXml(await get(url, long ? { method: 'POST', body: form } : {}, signal));
+    if (!xml.ok) throw new DatabaseError(`The answer from ${host} cannot be read: ${xml.message}`, false);
+    return xml.root;
+  };
+
+  const search = async (query: string, page: Page, signal?: AbortSignal): Promise<SearchAnswer> => {
+    const root = await request(
+      {
+        query,
+        queryType: 'cql',
+        startRecord: String(page.start),
+        maximumRecords: String(page.size),
+        recordSchema: 'mods',
+      },
+      signal,
+    );
+    const total = textAt(root, 'numberOfRecords');
+    const diagnostic = childAt(root, 'diagnostics', 'diagnostic');
+    // Diagnostic 60 only says that the page is capped; the records that came are good.
+    if (diagnostic !== null && !textAt(diagnostic, 'uri').endsWith('/60')) {
+      throw new DatabaseError(textAt(diagnostic, 'message') || textAt(diagnostic, 'uri'), true);
+    }
+    if (!/^\d+$/.test(total)) throw new DatabaseError(`The answer from ${host} holds no number of records.`, false);
+    return {
+      hits: Number(total),
+      release: textAt(root, 'extraResponseData', 'profile', 'release'),
+      understood: textAt(root, 'echoedSearchRetrieveRequest', 'query'),
+      records: recordsOf(root, host),
+    };
+  };
+
+  return {
+    search,
+    async count(query, signal): Promise<CountAnswer> {
+      const { hits, release, understood } = await search(query, { start: 1, size: 0 }, signal);
+      return { hits, release, understood };
+    },
+    async explain(signal): Promise<DatabaseDescription> {
+      const root = await request({}, signal);
+      const explain = childAt(root, 'record', 'recordData', 'explain');
+      if (explain === null) throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
+      return describe(root, explain, address);
+    },
+    vocabulary: (vocabularyAddress, signal) => get(new URL(vocabularyAddress, address), {}, signal),
+  };
+}
+
+function recordsOf(root: XmlElement, host: string): BibRecord[] {
+  const records = childAt(root, 'records');
+  if (records === null) return [];
+  return childrenNamed(records, 'record').map((record) => {
+    const mods = childAt(record, 'recordData', 'mods');
+    const read = mods === null ? null : recordFromMods(mods);
+    if (read === null) throw new DatabaseError(`A record from ${host} cannot be read.`, false);
+    return read;
+  });
+}
+
+function describe(root: XmlElement, explain: XmlElement, address: string): DatabaseDescription {
+  const profile = childAt(root, 'extraResponseData', 'profile');
+  const config = childAt(explain, 'configInfo');
+  const settings = config === null ? [] : childrenNamed(config, 'setting');
+  const cap = settings.find((setting) => setting.attributes.type === 'maximumRecords')?.text ?? '';
+  const vocabulary = profile === null ? null : childAt(profile, 'vocabulary');
+  const records = profile === null ? '' : textAt(profile, 'records');
+  return {
+    name: textAt(explain, 'databaseInfo', 'title') || address,
+    description: textAt(explain, 'databaseInfo', 'description'),
+    release: profile === null ? '' : textAt(profile, 'release'),
+    simulated: profile?.attributes.simulated === 'true',
+    records: /^\d+$/.test(records) ? Number(records) : null,
+    vocabulary:
+      vocabulary === null
+        ? null
+        : { id: vocabulary.attributes.id ?? '', name: vocabulary.text.trim(), address: vocabulary.attributes.href ?? '' },
+    pageCap: /^[1-9]\d*$/.test(cap) ? Number(cap) : 10,
+  };
+}
+
+function reasonOf(error: unknown, host: string, timeoutMs: number): string {
+  const name = error instanceof Error ? error.name : '';
+  if (name === 'TimeoutError') return `${host} did not answer within ${timeoutMs / 1000} seconds.`;
+  if (error instanceof TypeError) return `${host} cannot be reached.`;
+  return `${host} failed: ${error instanceof Error ? error.message : String(error)}.`;
+}

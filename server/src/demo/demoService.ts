@@ -1,0 +1,56 @@
+import { Injectable, Logger } from '@nestjs/common';
+import type { ElementKey, TermContent } from '@even-lantern/core';
+import type { Decision } from '@even-lantern/contract';
+import { PeopleService } from '../people/people.js';
+import { RecordsService } from '../records/recordsService.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
+import { RunsService } from '../runs/runsService.js';
+import { demoReview, emptyReviewTitle } from './demoReview.js';
+
+/** Fills an empty store with the demo: one review that has been worked on, and one to try. */
+@Injectable()
+export class DemoService {
+  private readonly logger = new Logger('demo');
+
+  constructor(
+    private readonly people: PeopleService,
+    private readonly reviews: ReviewsService,
+    private readonly runs: RunsService,
+    private readonly records: RecordsService,
+  ) {}
+
+  async fillIfEmpty(): Promise<void> {
+    if ((await this.reviews.list()).length > 0) return;
+    const person = await this.people.add({ name: demoReview.person });
+    const review = await this.reviews.create({ title: demoReview.title }, person);
+    for (const element of review.elements) {
+      const { text, note, searched, terms } = demoReview.elements[element.key as ElementKey];
+      await this.reviews.changeElement(element.id, { text, note, searched }, element.version);
+      for (const content of terms as TermContent[]) {
+        const origin = content.kind === 'heading' ? 'lookup' : 'typed';
+        await this.reviews.addTerm(review.id, { elementId: element.id, content, origin }, person);
+      }
+    }
+    await this.reviews.create({ title: emptyReviewTitle }, person);
+    try {
+      const run = await this.runs.start(review.id, { database: 'corvane', timeZone: 'UTC' }, person);
+      await this.runs.finished(run.id);
+      const page = { sort: 'relevance' as const, decision: 'any' as const, offset: 0, limit: 40 };
+      const { rows } = await this.records.page(review.id, page);
+      for (const [i, row] of rows.entries()) {
+        const decision = decisionFor(i, row.publicationTypes);
+        if (decision !== null) await this.records.decide(row.id, decision, person);
+      }
+    } catch (error) {
+      // The demo is a convenience: without the database, the reviews are there and the run can be made later.
+      this.logger.warn(`The demo run could not be made: ${error instanceof Error ? error.message : String(error)}`);
+    }
+  }
+}
+
+/** Decisions as a reader might have made them on the first records: trials kept, other designs set aside. */
+function decisionFor(i: number, publicationTypes: readonly string[]): Decision | null {
+  if (i >= 24) return null;
+  if (publicationTypes.some((type) => /trial|Quasi/.test(type))) return 'keep';
+  return publicationTypes.length === 1 ? 'unsure' : 'set aside';
+}

@@ -1,0 +1,24 @@
+/** Starts the server on loopback. */
+import { join } from 'node:path';
+import { createApplication } from './application/application.js';
+import { sruConnector } from './databases/sruConnector.js';
+import { DemoService } from './demo/demoService.js';
+
+const port = Number(process.env.PORT ?? 4310);
+const standInsPort = Number(process.env.STANDINS_PORT ?? 4311);
+const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
+
+const application = await createApplication({
+  storePath: join(dataFolder, 'even-lantern.sqlite'),
+  connectors: new Map([['corvane', sruConnector(`http://127.0.0.1:${standInsPort}/sru/corvane`)]]),
+  webFolder: join(import.meta.dirname, '..', '..', 'web', 'dist'),
+});
+await application.init();
+await application.get(DemoService).fillIfEmpty();
+try {
+  await application.listen(port, '127.0.0.1');
+  console.log(`Even Lantern: http://localhost:${port}`);
+} catch (error) {
+  console.error(`Even Lantern cannot listen on port ${port}: ${error instanceof Error ? error.message : String(error)}`);
+  process.exit(1);
+}

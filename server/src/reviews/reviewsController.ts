@@ -1,0 +1,97 @@
+import { Body, Controller, createParamDecorator, Get, Param, Patch, Post, type ExecutionContext } from '@nestjs/common';
+import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  elementChangeSchema,
+  newReviewSchema,
+  newTermSchema,
+  reviewChangeSchema,
+  termChangeSchema,
+  type ElementChange,
+  type NewReview,
+  type NewTerm,
+  type Person,
+  type ReviewChange,
+  type TermChange,
+} from '@even-lantern/contract';
+import type { Request } from 'express';
+import { bodyOf } from '../application/openApi.js';
+import { MatchedVersion, Validated } from '../application/validated.js';
+import { Actor } from '../people/people.js';
+import { ReviewsService } from './reviewsService.js';
+
+const IfMatchHeader = createParamDecorator(
+  (_: unknown, context: ExecutionContext) => context.switchToHttp().getRequest<Request>().headers['if-match'],
+);
+const IfMatch = () => IfMatchHeader(new MatchedVersion());
+const VERSION_HEADER = { name: 'If-Match', description: 'the version that the change was made on' };
+
+@ApiTags('reviews')
+@Controller()
+export class ReviewsController {
+  constructor(private readonly reviews: ReviewsService) {}
+
+  @Get('reviews')
+  @ApiOperation({ summary: 'All reviews' })
+  list() {
+    return this.reviews.list();
+  }
+
+  @Post('reviews')
+  @ApiOperation({ summary: 'Begin a review' })
+  @ApiBody(bodyOf(newReviewSchema))
+  create(@Body(new Validated(newReviewSchema)) body: NewReview, @Actor() person: Person) {
+    return this.reviews.create(body, person);
+  }
+
+  @Get('reviews/:id')
+  @ApiOperation({ summary: 'A review with its question and lanes' })
+  get(@Param('id') id: string) {
+    return this.reviews.get(id);
+  }
+
+  @Patch('reviews/:id')
+  @ApiOperation({ summary: 'Rename a review' })
+  @ApiBody(bodyOf(reviewChangeSchema))
+  @ApiHeader(VERSION_HEADER)
+  change(
+    @Param('id') id: string,
+    @Body(new Validated(reviewChangeSchema)) body: ReviewChange,
+    @IfMatch() version: number,
+    @Actor() _person: Person,
+  ) {
+    return this.reviews.change(id, body, version);
+  }
+
+  @Patch('elements/:id')
+  @ApiOperation({ summary: 'Write an element of the question, or switch searching on it' })
+  @ApiBody(bodyOf(elementChangeSchema))
+  @ApiHeader(VERSION_HEADER)
+  changeElement(
+    @Param('id') id: string,
+    @Body(new Validated(elementChangeSchema)) body: ElementChange,
+    @IfMatch() version: number,
+    @Actor() _person: Person,
+  ) {
+    return this.reviews.changeElement(id, body, version);
+  }
+
+  @Post('reviews/:id/terms')
+  @ApiOperation({ summary: 'Add a heading or words to a lane' })
+  @ApiBody(bodyOf(newTermSchema))
+  addTerm(@Param('id') id: string, @Body(new Validated(newTermSchema)) body: NewTerm, @Actor() person: Person) {
+    return this.reviews.addTerm(id, body, person);
+  }
+
+  @Patch('terms/:id')
+  @ApiOperation({ summary: 'Change a term, take it out of its lane, or put it back' })
+  @ApiBody(bodyOf(termChangeSchema))
+  @ApiHeader(VERSION_HEADER)
+  changeTerm(
+    @Param('id') id: string,
+    @Body(new Validated(termChangeSchema)) body: TermChange,
+    @IfMatch() version: number,
+    @Actor() _person: Person,
+  ) {
+    return this.reviews.changeTerm(id, body, version);
+  }
+}

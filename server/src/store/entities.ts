@@ -1,0 +1,112 @@
+/** The tables. Plain columns only, so that another SQL engine can carry them. Dates are ISO 8601 text in UTC. */
+import { Column, Entity, PrimaryColumn, VersionColumn } from 'typeorm';
+
+@Entity({ name: 'person' })
+export class PersonRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') name: string;
+  @Column('varchar') createdAt: string;
+}
+
+@Entity({ name: 'review' })
+export class ReviewRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') title: string;
+  @Column('varchar') createdAt: string;
+  @Column('varchar') createdBy: string;
+  @VersionColumn() version: number;
+}
+
+@Entity({ name: 'element' })
+export class ElementRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') key: string;
+  @Column('integer') position: number;
+  @Column('text') text: string;
+  @Column('text') note: string;
+  @Column('boolean') searched: boolean;
+  @VersionColumn() version: number;
+}
+
+@Entity({ name: 'term' })
+export class TermRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') elementId: string;
+  @Column('integer') position: number;
+  /** the term's content as JSON */
+  @Column('text') content: string;
+  @Column('varchar') origin: string;
+  @Column('varchar') createdAt: string;
+  @Column('varchar') createdBy: string;
+  /** taken out of its lane, but kept */
+  @Column('varchar', { nullable: true }) removedAt: string | null;
+  @VersionColumn() version: number;
+}
+
+@Entity({ name: 'run' })
+export class RunRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  @Column('varchar') status: string;
+  @Column('varchar') startedAt: string;
+  @Column('varchar') timeZone: string;
+  @Column('varchar') ranBy: string;
+  @Column('varchar') databaseName: string;
+  @Column('varchar') release: string;
+  /** the lines with their hits so far, as JSON */
+  @Column('text') lines: string;
+  @Column('integer', { nullable: true }) hits: number | null;
+  @Column('integer') fetched: number;
+  @Column('text', { nullable: true }) reason: string | null;
+}
+
+@Entity({ name: 'ledger_entry' })
+export class LedgerEntryRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') runId: string;
+  @Column('integer') entry: number;
+  @Column('text') content: string;
+  @Column('varchar', { nullable: true }) previousHash: string | null;
+  @Column('varchar') hash: string;
+}
+
+@Entity({ name: 'record' })
+export class RecordRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  @Column('varchar') accession: string;
+  @Column('varchar') lastRunId: string;
+  /** place in the last run's order of relevance, from 1 */
+  @Column('integer') rank: number;
+  @Column('text') title: string;
+  @Column('integer') year: number;
+  @Column('text') journal: string;
+  /** the whole record as JSON */
+  @Column('text') record: string;
+  @Column('varchar') decision: string;
+  @Column('varchar', { nullable: true }) decidedBy: string | null;
+  @Column('varchar', { nullable: true }) decidedAt: string | null;
+}
+
+/** Which records each run found, in its order. */
+@Entity({ name: 'run_record' })
+export class RunRecordRow {
+  @PrimaryColumn('varchar') runId: string;
+  @PrimaryColumn('varchar') accession: string;
+  @Column('integer') rank: number;
+}
+
+export const ENTITIES = [
+  PersonRow,
+  ReviewRow,
+  ElementRow,
+  TermRow,
+  RunRow,
+  LedgerEntryRow,
+  RecordRow,
+  RunRecordRow,
+];

@@ -1,0 +1,24 @@
+import { mkdirSync } from 'node:fs';
+import { dirname } from 'node:path';
+import { DataSource } from 'typeorm';
+import { ENTITIES } from './entities.js';
+import { FirstTables1790000000000 } from './firstTables.js';
+
+/** Opens the store, bringing its tables up to date first. */
+export async function openStore(path: string): Promise<DataSource> {
+  mkdirSync(dirname(path), { recursive: true });
+  const store = new DataSource({
+    type: 'better-sqlite3',
+    database: path,
+    entities: ENTITIES,
+    migrations: [FirstTables1790000000000],
+    migrationsRun: true,
+    synchronize: false,
+    enableWAL: true,
+    prepareDatabase: (database: { pragma(text: string): void }) => {
+      database.pragma('foreign_keys = ON');
+      database.pragma('busy_timeout = 5000');
+    },
+  });
+  return store.initialize();
+}
