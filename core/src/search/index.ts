@@ -9,4 +9,6 @@ export { listWords } from './wordList.js';
 export { rank, FIELD_WEIGHTS } from './rank.js';
 export type { Ranked } from './rank.js';
 export { buildIndex, indexBytes } from './searchIndex.js';
+export { segmentText } from './segments.js';
+export type { Segment } from './segments.js';
 export type { SearchIndex } from './searchIndex.js';

@@ -1,6 +1,6 @@
 import { Controller, Get, Param, Query } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { badInput } from '../application/problem.js';
+import { badInput, notFound } from '../application/problem.js';
 import { DatabasesService } from './databasesService.js';
 import { LookupService } from './lookupService.js';
 import { RehearsalService } from './rehearsalService.js';
@@ -38,6 +38,14 @@ export class DatabasesController {
   @ApiOperation({ summary: 'One heading of the database’s vocabulary, with its places and counts' })
   heading(@Param('id') id: string, @Query('label') label: string | undefined) {
     return this.lookups.heading(id, String(label ?? ''));
+  }
+
+  @Get('databases/:id/vocabulary')
+  @ApiOperation({ summary: 'The whole vocabulary of a database' })
+  async vocabulary(@Param('id') id: string) {
+    const { tree } = await this.databases.open(id);
+    if (tree === null) throw notFound('A vocabulary of this database');
+    return tree.vocabulary;
   }
 
   @Get('reviews/:id/rehearsal')

@@ -1,0 +1,77 @@
+import { Command } from 'cmdk';
+import { useNavigate, useSearchParams } from 'react-router';
+import { api } from './api.js';
+import { switchTheme } from './theme.js';
+import { useUndo } from './undo.js';
+
+/** Everything that can be done from anywhere, found by typing. */
+export function CommandSearch({
+  open,
+  onOpenChange,
+  reviewId,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  reviewId: string;
+}) {
+  const navigate = useNavigate();
+  const { undoLast } = useUndo();
+  const [params, setParams] = useSearchParams();
+  const { data: reviews = [] } = api.useReviewsQuery();
+  const act = (action: () => void) => () => {
+    onOpenChange(false);
+    action();
+  };
+  const stage = (name: string) => act(() => void navigate(`/reviews/${reviewId}/${name}`));
+  const item = 'data-[selected=true]:bg-base-300 cursor-pointer rounded px-3 py-2';
+  const heading = '[&_[cmdk-group-heading]]:small-head [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2';
+  return (
+    <Command.Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      label="Go to or do"
+      overlayClassName="fixed inset-0 bg-black/30 z-40"
+      contentClassName="fixed left-1/2 top-24 z-50 w-[min(34rem,92vw)] -translate-x-1/2"
+      className="rule bg-base-100 rounded-box border shadow-lg"
+    >
+      <Command.Input placeholder="Where to go, or what to do" className="rule w-full border-b bg-transparent px-4 py-3 outline-none" />
+      <Command.List className="max-h-80 overflow-auto p-2">
+        <Command.Empty className="quiet px-3 py-2">Nothing of that name.</Command.Empty>
+        <Command.Group heading="Stages" className={heading}>
+          {(['Question', 'Concepts', 'Searches', 'Records'] as const).map((name) => (
+            <Command.Item key={name} className={item} onSelect={stage(name.toLowerCase())}>
+              {name}
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Do" className={heading}>
+          <Command.Item
+            className={item}
+            onSelect={act(() => {
+              params.set('ledger', 'open');
+              setParams(params);
+            })}
+          >
+            Open the ledger
+          </Command.Item>
+          <Command.Item className={item} onSelect={act(undoLast)}>
+            Undo the last edit
+          </Command.Item>
+          <Command.Item className={item} onSelect={act(switchTheme)}>
+            Switch between light and dark
+          </Command.Item>
+        </Command.Group>
+        <Command.Group heading="Reviews" className={heading}>
+          {reviews.map(({ id, title }) => (
+            <Command.Item key={id} value={`${title} ${id}`} className={item} onSelect={act(() => void navigate(`/reviews/${id}`))}>
+              {title}
+            </Command.Item>
+          ))}
+          <Command.Item className={item} onSelect={act(() => void navigate('/reviews'))}>
+            All reviews
+          </Command.Item>
+        </Command.Group>
+      </Command.List>
+    </Command.Dialog>
+  );
+}

@@ -1,0 +1,164 @@
+/** The frame: header, stage rail, stage area, ledger strip. */
+import { questionSentence } from '@even-lantern/core';
+import { lanesOfReview } from './lanes.js';
+import { BookOpen, CircleHelp, Database, Search, SunMoon, type LucideIcon, MessageCircleQuestion, Layers, ListOrdered } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
+import { formatCount } from '../parts/Count.js';
+import { KeyHelp } from '../parts/KeyHelp.js';
+import { Mark } from '../parts/Mark.js';
+import { ProblemNote } from '../parts/ProblemNote.js';
+import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
+import { api, problemOf } from './api.js';
+import { CommandSearch } from './CommandSearch.js';
+import { switchTheme } from './theme.js';
+import type { ReviewContext } from './useReview.js';
+
+export function Shell() {
+  const { reviewId = '' } = useParams();
+  const review = api.useReviewQuery(reviewId);
+  const databases = api.useDatabasesQuery(undefined, { pollingInterval: 15_000 });
+  const [commands, setCommands] = useState(false);
+  const [help, setHelp] = useState(false);
+  const navigate = useNavigate();
+  useHotkeys('mod+k', () => setCommands(true), { preventDefault: true, enableOnFormTags: true });
+  useHotkeys('shift+slash', () => setHelp(true), { useKey: false });
+  useHotkeys('alt+1', () => void navigate(`/reviews/${reviewId}/question`), { enableOnFormTags: true });
+  useHotkeys('alt+2', () => void navigate(`/reviews/${reviewId}/concepts`), { enableOnFormTags: true });
+  useHotkeys('alt+3', () => void navigate(`/reviews/${reviewId}/searches`), { enableOnFormTags: true });
+  useHotkeys('alt+4', () => void navigate(`/reviews/${reviewId}/records`), { enableOnFormTags: true });
+
+  const title = review.data?.title;
+  useEffect(() => {
+    document.title = title === undefined ? 'Even Lantern' : `${title} · Even Lantern`;
+  }, [title]);
+
+  if (review.error !== undefined && review.data === undefined) {
+    return (
+      <main className="p-8">
+        <ProblemNote problem={problemOf(review.error)}>
+          <Link className="link" to="/reviews">
+            All reviews
+          </Link>
+        </ProblemNote>
+      </main>
+    );
+  }
+  if (review.data === undefined) return <p className="quiet p-8">Opening the review …</p>;
+  const database = databases.data?.databases[0] ?? null;
+  const context: ReviewContext = { review: review.data, database };
+
+  return (
+    <div className="flex h-full flex-col">
+      <Header
+        title={review.data.title}
+        sentence={questionSentence(review.data.elements)}
+        reviewId={reviewId}
+        database={
+          database === null
+            ? (databases.data?.failed[0]?.reason ?? 'asking the database …')
+            : { name: database.name, release: database.release, simulated: database.simulated }
+        }
+        onCommands={() => setCommands(true)}
+        onHelp={() => setHelp(true)}
+      />
+      <div className="flex min-h-0 flex-1 max-md:flex-col">
+        <Rail context={context} />
+        <main className="min-h-0 min-w-0 flex-1 overflow-auto">
+          <Outlet context={context} />
+        </main>
+      </div>
+      <LedgerStrip reviewId={reviewId} />
+      <CommandSearch open={commands} onOpenChange={setCommands} reviewId={reviewId} />
+      <KeyHelp open={help} onClose={() => setHelp(false)} />
+    </div>
+  );
+}
+
+interface HeaderProps {
+  title: string;
+  sentence: string;
+  reviewId: string;
+  database: string | { name: string; release: string; simulated: boolean };
+  onCommands: () => void;
+  onHelp: () => void;
+}
+
+function Header({ title, sentence, reviewId, database, onCommands, onHelp }: HeaderProps) {
+  return (
+    <header className="rule flex h-[46px] shrink-0 items-center gap-4 border-b px-4">
+      <Link to="/reviews" aria-label="Even Lantern, all reviews">
+        <Mark />
+      </Link>
+      <Link to={`/reviews/${reviewId}/question`} className="flex min-w-0 flex-1 items-baseline gap-3" title={sentence}>
+        <span className="truncate font-semibold whitespace-nowrap">{title}</span>
+        <span className="quiet truncate max-md:hidden">{sentence === '' ? 'Write the question' : sentence}</span>
+      </Link>
+      {typeof database === 'string' ? (
+        <span className="problem flex max-w-72 items-center gap-1 truncate text-sm" title={database}>
+          <Database className="h-4 w-4 shrink-0" aria-hidden="true" /> {database}
+        </span>
+      ) : (
+        <span className="rule quiet rounded border px-2 py-1 text-xs whitespace-nowrap max-lg:hidden">
+          <b className="text-base-content text-[13px]">{database.name}</b> release {database.release}
+          {database.simulated && ' · simulated'}
+        </span>
+      )}
+      <button className="rule btn-quiet quiet flex items-center gap-2 rounded px-2 py-1 text-xs whitespace-nowrap" onClick={onCommands}>
+        <Search className="h-3.5 w-3.5" aria-hidden="true" />
+        <span className="max-md:hidden">Go to or do</span> <kbd className="font-mono">Ctrl K</kbd>
+      </button>
+      <button className="btn btn-ghost btn-xs btn-square" onClick={onHelp} aria-label="Keys on this screen" title="Keys on this screen (?)">
+        <CircleHelp className="h-4 w-4" />
+      </button>
+      <button className="btn btn-ghost btn-xs btn-square" onClick={switchTheme} aria-label="Switch between light and dark" title="Light or dark">
+        <SunMoon className="h-4 w-4" />
+      </button>
+    </header>
+  );
+}
+
+function Rail({ context: { review, database } }: { context: ReviewContext }) {
+  const lanes = lanesOfReview(review);
+  const { search } = useLocation();
+  const [params] = useSearchParams();
+  const records = api.useRecordsQuery({ review: review.id, sort: 'relevance', decision: 'any', offset: 0, limit: 1 });
+  const rehearsal = api.useRehearsalQuery(
+    { review: review.id, database: database?.id ?? '' },
+    { skip: database === null },
+  );
+  const written = review.elements.filter(({ text }) => text.trim() !== '').map(({ key }) => key);
+  const lines = rehearsal.data?.lines.length ?? 0;
+  const unread = records.data?.counts.undecided ?? 0;
+  const keep = params.get('ledger') === 'open' ? search : '';
+  const stages: { to: string; label: string; number: string; icon: LucideIcon }[] = [
+    { to: 'question', label: 'Question', number: written.join(' ') || 'empty', icon: MessageCircleQuestion },
+    { to: 'concepts', label: 'Concepts', number: `${lanes.length} lane${lanes.length === 1 ? '' : 's'}`, icon: Layers },
+    { to: 'searches', label: 'Searches', number: `${lines} lines`, icon: ListOrdered },
+    { to: 'records', label: 'Records', number: `${formatCount(unread)} unread`, icon: BookOpen },
+  ];
+  return (
+    <nav
+      aria-label="Stages"
+      className="rule bg-base-300 flex shrink-0 flex-col border-r py-2 md:w-[156px] max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0"
+    >
+      {stages.map(({ to, label, number, icon: Icon }) => (
+        <NavLink
+          key={to}
+          to={{ pathname: `/reviews/${review.id}/${to}`, search: keep }}
+          className={({ isActive }) =>
+            `flex items-center justify-between gap-2 px-4 py-2 max-md:flex-1 max-md:justify-center max-md:px-1 md:border-l-[3px] ${
+              isActive ? 'bg-base-200 border-base-content font-bold' : 'border-transparent'
+            }`
+          }
+        >
+          <span className="flex items-center gap-2">
+            <Icon className="h-4 w-4 max-md:hidden" aria-hidden="true" /> {label}
+          </span>
+          <span className="quiet count text-xs font-normal whitespace-nowrap max-md:hidden">{number}</span>
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,151 @@
+/** Everything the interface asks of the server. */
+import type { Vocabulary } from '@even-lantern/core';
+import {
+  PERSON_HEADER,
+  type DatabaseProfile,
+  type Decision,
+  type ElementChange,
+  type HeadingDetail,
+  type Ledger,
+  type LookupAnswer,
+  type NewRun,
+  type NewTerm,
+  type Person,
+  type Problem,
+  type RecordPage,
+  type RecordQuery,
+  type Rehearsal,
+  type Review,
+  type ReviewElement,
+  type ReviewRecord,
+  type ReviewSummary,
+  type ReviewTerm,
+  type Run,
+  type TermChange,
+} from '@even-lantern/contract';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { personId } from './person.js';
+
+const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
+
+export const api = createApi({
+  baseQuery: fetchBaseQuery({
+    baseUrl: '/api',
+    prepareHeaders: (headers) => {
+      const id = personId();
+      if (id !== null) headers.set(PERSON_HEADER, id);
+      return headers;
+    },
+  }),
+  tagTypes: ['People', 'Reviews', 'Review', 'Counts', 'Ledger', 'Records', 'Record'],
+  endpoints: (build) => ({
+    people: build.query<Person[], void>({ query: () => 'people', providesTags: ['People'] }),
+    addPerson: build.mutation<Person, string>({
+      query: (name) => ({ url: 'people', method: 'POST', body: { name } }),
+      invalidatesTags: ['People'],
+    }),
+    reviews: build.query<ReviewSummary[], void>({ query: () => 'reviews', providesTags: ['Reviews'] }),
+    addReview: build.mutation<Review, string>({
+      query: (title) => ({ url: 'reviews', method: 'POST', body: { title } }),
+      invalidatesTags: ['Reviews'],
+    }),
+    review: build.query<Review, string>({ query: (id) => `reviews/${id}`, providesTags: ['Review'] }),
+    changeReview: build.mutation<Review, { id: string; version: number; title: string }>({
+      query: ({ id, version, title }) => ({
+        url: `reviews/${id}`,
+        method: 'PATCH',
+        body: { title },
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: ['Reviews', 'Review'],
+    }),
+    changeElement: build.mutation<
+      Omit<ReviewElement, 'terms'>,
+      { reviewId: string; id: string; version: number; change: ElementChange }
+    >({
+      query: ({ id, version, change }) => ({
+        url: `elements/${id}`,
+        method: 'PATCH',
+        body: change,
+        headers: ifMatch(version),
+      }),
+      // The answer is put in place at once, so that the next edit is made on the new version.
+      async onQueryStarted({ reviewId, id }, { dispatch, queryFulfilled }) {
+        const { data } = await queryFulfilled;
+        dispatch(
+          api.util.updateQueryData('review', reviewId, (review) => {
+            const element = review.elements.find((each) => each.id === id);
+            if (element) Object.assign(element, { ...data, terms: element.terms });
+          }),
+        );
+      },
+      invalidatesTags: (_result, error) => (error ? [] : ['Reviews', 'Counts']),
+    }),
+    addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm }>({
+      query: ({ reviewId, term }) => ({ url: `reviews/${reviewId}/terms`, method: 'POST', body: term }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
+    }),
+    changeTerm: build.mutation<ReviewTerm, { id: string; version: number; change: TermChange }>({
+      query: ({ id, version, change }) => ({
+        url: `terms/${id}`,
+        method: 'PATCH',
+        body: change,
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
+    }),
+    databases: build.query<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }, void>({
+      query: () => 'databases',
+    }),
+    vocabulary: build.query<Vocabulary, string>({ query: (database) => `databases/${database}/vocabulary` }),
+    heading: build.query<HeadingDetail, { database: string; label: string }>({
+      query: ({ database, label }) => ({ url: `databases/${database}/headings`, params: { label } }),
+    }),
+    lookUp: build.query<LookupAnswer, { database: string; text: string; review: string; lane: string }>({
+      query: ({ database, text, review, lane }) => ({
+        url: `databases/${database}/lookup`,
+        params: { text, review, lane },
+      }),
+      providesTags: ['Counts'],
+    }),
+    rehearsal: build.query<Rehearsal, { review: string; database: string }>({
+      query: ({ review, database }) => ({ url: `reviews/${review}/rehearsal`, params: { database } }),
+      providesTags: ['Counts'],
+    }),
+    startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
+      query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),
+      invalidatesTags: ['Ledger'],
+    }),
+    stopRun: build.mutation<Run, string>({
+      query: (id) => ({ url: `runs/${id}/stop`, method: 'POST' }),
+      invalidatesTags: ['Ledger', 'Records'],
+    }),
+    ledger: build.query<Ledger, string>({ query: (id) => `reviews/${id}/ledger`, providesTags: ['Ledger'] }),
+    records: build.query<RecordPage, { review: string } & RecordQuery>({
+      query: ({ review, ...params }) => ({ url: `reviews/${review}/records`, params }),
+      providesTags: ['Records'],
+    }),
+    record: build.query<ReviewRecord, string>({
+      query: (id) => `records/${id}`,
+      providesTags: (_result, _error, id) => [{ type: 'Record', id }],
+    }),
+    decide: build.mutation<ReviewRecord, { id: string; decision: Decision }>({
+      query: ({ id, decision }) => ({ url: `records/${id}`, method: 'PATCH', body: { decision } }),
+      invalidatesTags: (_result, _error, { id }) => ['Records', 'Reviews', { type: 'Record', id }],
+    }),
+  }),
+});
+
+/** What to tell a person about a failed request. */
+export function problemOf(error: unknown): Problem {
+  if (typeof error === 'object' && error !== null && 'data' in error) {
+    const { data } = error;
+    if (typeof data === 'object' && data !== null && 'title' in data) return data as Problem;
+  }
+  return {
+    type: 'about:blank',
+    title: 'The server does not answer.',
+    detail: 'What was saved before is kept, and what you typed stays here. Check that Even Lantern is running, then try again.',
+    status: 0,
+  };
+}

@@ -1,0 +1,42 @@
+import { useEffect, useRef, useState } from 'react';
+
+/** A number with thin spaces between thousands. */
+export function formatCount(value: number): string {
+  return value.toString().replace(/\B(?=(\d{3})+$)/g, '\u2009');
+}
+
+const SHOWN_MS = 6000;
+
+/** The value before the last change, for a while after it changed; null otherwise. */
+export function useMovedFrom(value: number | null): number | null {
+  const last = useRef(value);
+  const [movedFrom, setMovedFrom] = useState<number | null>(null);
+  useEffect(() => {
+    if (value === null || value === last.current) return;
+    const before = last.current;
+    last.current = value;
+    if (before === null) return;
+    setMovedFrom(before);
+    const timer = setTimeout(() => setMovedFrom(null), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [value]);
+  return movedFrom;
+}
+
+/** A count. What just moved is amber and says what it was. */
+export function Count({ hits, error = null, className = '' }: { hits: number | null; error?: string | null; className?: string }) {
+  const movedFrom = useMovedFrom(hits);
+  if (hits === null) {
+    return (
+      <span className={`count ${className}`} title={error ?? undefined}>
+        {error === null ? '…' : '—'}
+      </span>
+    );
+  }
+  return (
+    <span className={`count ${movedFrom !== null ? 'moved' : ''} ${className}`}>
+      {formatCount(hits)}
+      {movedFrom !== null && <span className="text-xs font-normal"> was {formatCount(movedFrom)}</span>}
+    </span>
+  );
+}

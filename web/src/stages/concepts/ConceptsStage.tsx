@@ -1,0 +1,95 @@
+import { Fragment } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useSearchParams } from 'react-router';
+import { problemOf } from '../../app/api.js';
+import { lanesOfReview } from '../../app/lanes.js';
+import { useRehearsal } from '../../app/useRehearsal.js';
+import { useReview } from '../../app/useReview.js';
+import { Count } from '../../parts/Count.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { LaneColumn } from './LaneColumn.js';
+import { TermInspector } from './TermInspector.js';
+
+/** The lanes side by side, with the combined count on the bridge between them. */
+export function ConceptsStage() {
+  const { review, database } = useReview();
+  const { data: counts, error, isFetching, refetch } = useRehearsal();
+  const [params, setParams] = useSearchParams();
+  const lanes = lanesOfReview(review);
+  const selected = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === params.get('term'));
+  const select = (id: string | null) => {
+    const next = new URLSearchParams(params);
+    if (id === null) next.delete('term');
+    else next.set('term', id);
+    setParams(next, { replace: true });
+  };
+  useHotkeys('n', () => document.querySelector<HTMLInputElement>('[data-lane-input]')?.focus(), { preventDefault: true });
+  useHotkeys('esc', () => select(null));
+
+  if (lanes.length === 0) {
+    return (
+      <div className="flex flex-col items-start gap-3 p-6">
+        <h1 className="text-[17px] font-bold">Concepts</h1>
+        <p>No element of the question is searched on yet. Each one that is gets a lane here.</p>
+        <Link className="btn btn-primary" to="../question" relative="path">
+          Choose elements to search on
+        </Link>
+      </div>
+    );
+  }
+  return (
+    <div className="flex h-full min-h-0">
+      <div className="flex min-w-0 flex-1 flex-col gap-2 px-4 py-3">
+        <div className="flex items-baseline justify-between gap-3">
+          <div className="flex min-w-0 items-baseline gap-3">
+            <h1 className="text-[17px] font-bold">Concepts</h1>
+            <p className="quiet truncate max-md:hidden">Terms in a lane are joined with OR, lanes with AND.</p>
+          </div>
+          <p aria-live="polite" className="whitespace-nowrap">
+            {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
+            Together{' '}
+            <b className="text-[19px]" data-testid="whole">
+              <Count hits={counts?.whole.hits ?? null} />
+            </b>{' '}
+            records
+          </p>
+        </div>
+        {error !== undefined && (
+          <ProblemNote problem={problemOf(error)}>
+            <p>The counts below are from {counts === undefined ? 'nowhere yet' : 'before'}.</p>
+            <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>
+              Try again
+            </button>
+          </ProblemNote>
+        )}
+        <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
+          {lanes.map((lane, i) => {
+            const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
+            return (
+              <Fragment key={lane.id}>
+                <LaneColumn
+                  lane={lane}
+                  counts={counts}
+                  stale={isFetching || error !== undefined}
+                  selectedTerm={selected?.id ?? null}
+                  onSelect={select}
+                />
+                {i < lanes.length - 1 && (
+                  <div className="flex w-14 shrink-0 flex-col items-center pt-36" aria-label="Lanes so far, together">
+                    <span className="quiet text-xs">AND</span>
+                    <span className="rule w-full border-y py-1 text-center font-bold">
+                      <Count hits={bridge?.hits ?? null} />
+                    </span>
+                  </div>
+                )}
+              </Fragment>
+            );
+          })}
+        </div>
+      </div>
+      {selected !== undefined && database !== null && (
+        <TermInspector key={selected.id} term={selected} count={counts?.terms[selected.id]} onClose={() => select(null)} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+import type { Rehearsal } from '@even-lantern/contract';
+import type { ReviewLane } from '../../app/lanes.js';
+import { Count } from '../../parts/Count.js';
+import { ElementTile } from '../../parts/ElementTile.js';
+import { LaneInput } from './LaneInput.js';
+import { TermRow } from './TermRow.js';
+
+interface LaneColumnProps {
+  lane: ReviewLane;
+  counts: Rehearsal | undefined;
+  /** whether newer counts are on their way or cannot be had */
+  stale: boolean;
+  selectedTerm: string | null;
+  onSelect: (termId: string) => void;
+}
+
+/** The workspace of one concept: its headings, then its words, and the total at the foot. */
+export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect }: LaneColumnProps) {
+  const total = counts?.lanes[lane.id];
+  const groups = [
+    { name: 'Headings', terms: lane.terms.filter(({ content }) => content.kind === 'heading') },
+    { name: 'Words', terms: lane.terms.filter(({ content }) => content.kind === 'words') },
+  ];
+  return (
+    <section
+      aria-label={`Lane: ${lane.name}`}
+      className="rule rounded-box bg-base-100 flex min-h-0 min-w-[220px] flex-1 flex-col border md:max-w-[420px]"
+    >
+      <h2 className="flex items-center gap-2 px-3 pt-3 leading-tight font-bold">
+        <ElementTile element={lane.element.key} />
+        <span className="line-clamp-2" title={lane.name}>
+          {lane.name}
+        </span>
+      </h2>
+      <LaneInput lane={lane} />
+      <div className="min-h-0 flex-1 overflow-y-auto px-3">
+        {lane.terms.length === 0 && (
+          <p className="quiet py-4">
+            This lane is empty. Type a word you know; you are shown the heading it leads to and what the word itself finds.
+          </p>
+        )}
+        {groups.map(({ name, terms }) =>
+          terms.length === 0 ? null : (
+            <div key={name} className="pt-2">
+              <div className="small-head flex justify-between">
+                <h3>{name}</h3>
+                <span>hits</span>
+              </div>
+              <ul>
+                {terms.map((term) => (
+                  <TermRow
+                    key={term.id}
+                    term={term}
+                    count={counts?.terms[term.id]}
+                    laneHits={total?.hits ?? null}
+                    stale={stale}
+                    selected={term.id === selectedTerm}
+                    onSelect={() => onSelect(term.id)}
+                  />
+                ))}
+              </ul>
+            </div>
+          ),
+        )}
+      </div>
+      <div className="rule mx-3 flex items-baseline justify-between border-t py-3 text-[15px] font-bold">
+        <span>Any of these</span>
+        {lane.terms.length === 0 ? (
+          <span className="quiet text-sm font-normal">nothing yet</span>
+        ) : (
+          <Count hits={total?.hits ?? null} error={total?.error ?? null} />
+        )}
+      </div>
+    </section>
+  );
+}

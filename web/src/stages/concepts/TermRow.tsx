@@ -1,0 +1,71 @@
+import { describeTerm } from '@even-lantern/core';
+import type { ReviewTerm, TermCount } from '@even-lantern/contract';
+import { TriangleAlert } from 'lucide-react';
+import { Count, formatCount, useMovedFrom } from '../../parts/Count.js';
+import { useTermEdits } from './useTermEdits.js';
+
+interface TermRowProps {
+  term: ReviewTerm;
+  count: TermCount | undefined;
+  laneHits: number | null;
+  stale: boolean;
+  selected: boolean;
+  onSelect: () => void;
+}
+
+/** One term: its text, how it is searched, what it finds, and what it adds to the lane. */
+export function TermRow({ term, count, laneHits, stale, selected, onSelect }: TermRowProps) {
+  const { text, marks } = describeTerm(term.content);
+  const { remove } = useTermEdits();
+  const moved = useMovedFrom(count?.hits ?? null) !== null;
+  const error = count?.error ?? null;
+  const adds = count?.adds ?? null;
+  return (
+    <li className={`rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}>
+      <button
+        className="block w-full cursor-pointer px-3 py-1.5 text-left"
+        aria-pressed={selected}
+        onClick={onSelect}
+        onKeyDown={(event) => {
+          if (event.key === 'Delete') void remove(term);
+        }}
+      >
+        <span className="flex items-baseline justify-between gap-2">
+          <span className={`min-w-0 break-words ${term.content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}`}>{text}</span>
+          <span className={stale ? 'opacity-60' : ''}>
+            <Count hits={count?.hits ?? null} error={error} />
+          </span>
+        </span>
+        <span className="quiet flex justify-between gap-2 text-xs">
+          <span>{marks.join(', ')}</span>
+          <span className="count whitespace-nowrap">
+            {count?.hits === 0 ? (
+              <b className="problem">finds nothing</b>
+            ) : adds === null ? (
+              ''
+            ) : (
+              `adds ${formatCount(adds)}`
+            )}
+          </span>
+        </span>
+        {error !== null && (
+          <span className="problem mt-1 flex gap-1 text-xs" role="alert">
+            <TriangleAlert className="h-3.5 w-3.5 shrink-0" aria-label="Trouble" /> {error}
+          </span>
+        )}
+        {error === null && <AddsBar hits={count?.hits ?? 0} adds={adds ?? 0} of={laneHits ?? 0} />}
+      </button>
+    </li>
+  );
+}
+
+/** Of the lane's records: what only this term finds, what it finds with others, and the rest. */
+function AddsBar({ hits, adds, of }: { hits: number; adds: number; of: number }) {
+  const share = (value: number) => `${of === 0 ? 0 : (100 * value) / of}%`;
+  return (
+    <span className="mt-1 flex h-1 overflow-hidden rounded-full bg-[var(--bar-rest)]" aria-hidden="true">
+      <span style={{ width: share(adds), background: 'var(--bar-adds)' }} />
+      <span style={{ width: share(hits - adds), background: 'var(--bar-hits)' }} />
+    </span>
+  );
+}

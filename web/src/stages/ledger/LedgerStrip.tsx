@@ -1,0 +1,52 @@
+import { format } from 'date-fns';
+import { ChevronDown, ChevronUp } from 'lucide-react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useSearchParams } from 'react-router';
+import { api } from '../../app/api.js';
+import { formatCount } from '../../parts/Count.js';
+import { LedgerView } from './LedgerView.js';
+
+/** The last logged run and what is running now; opens upwards into the whole ledger. */
+export function LedgerStrip({ reviewId }: { reviewId: string }) {
+  const { data: ledger } = api.useLedgerQuery(reviewId);
+  const [params, setParams] = useSearchParams();
+  const open = params.get('ledger') === 'open';
+  const show = (shown: boolean) => {
+    const next = new URLSearchParams(params);
+    if (shown) next.set('ledger', 'open');
+    else next.delete('ledger');
+    setParams(next, { replace: true });
+  };
+  useHotkeys('esc', () => show(false), { enabled: open });
+  const entries = ledger?.entries ?? [];
+  const last = entries.at(-1)?.content;
+  const chain = ledger?.brokenAt == null ? 'Chain verified' : `Chain broken at entry ${ledger.brokenAt}`;
+  return (
+    <footer className="rule bg-base-300 shrink-0 border-t">
+      {open && ledger !== undefined && <LedgerView reviewId={reviewId} entries={entries} chain={chain} />}
+      <button
+        className="flex w-full cursor-pointer items-center gap-4 px-4 py-1.5 text-left text-[13px]"
+        aria-expanded={open}
+        onClick={() => show(!open)}
+      >
+        <span className="whitespace-nowrap">
+          <b>Ledger</b> {entries.length} {entries.length === 1 ? 'entry' : 'entries'}
+        </span>
+        {ledger?.running != null ? (
+          <span className="moved">Running now</span>
+        ) : last === undefined ? (
+          <span className="quiet">Nothing run and logged yet</span>
+        ) : (
+          <span className="truncate">
+            Last run <b>{last.databaseName}</b>, {format(last.startedAt, 'd MMM yyyy HH:mm')}, {last.lines.length} lines,{' '}
+            <b>{formatCount(last.fetched)}</b> records{last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
+          </span>
+        )}
+        {entries.length > 0 && <span className={`max-md:hidden ${ledger?.brokenAt == null ? '' : 'problem'}`}>{chain}</span>}
+        <span className="ml-auto" aria-hidden="true">
+          {open ? <ChevronDown className="h-4 w-4" /> : <ChevronUp className="h-4 w-4" />}
+        </span>
+      </button>
+    </footer>
+  );
+}

@@ -1,0 +1,100 @@
+import type { BibRecord } from '@even-lantern/core';
+import type { Decision } from '@even-lantern/contract';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Check, CircleHelp, X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import { Highlighted } from './Highlighted.js';
+import { useLaneHighlights } from './useLaneHighlights.js';
+import type { RecordPages } from './useRecordPages.js';
+
+const ROW_HEIGHT = 74;
+
+const BLANK: BibRecord = {
+  accession: '', title: '', abstract: [], keywords: [], authors: [], journal: '', year: 0, volume: '', issue: '',
+  pages: '', doi: null, language: '', publicationTypes: [], headings: [], limits: {}, entered: null, changed: null,
+}; // prettier-ignore
+
+interface RecordListProps {
+  pages: RecordPages;
+  openId: string | null;
+  position: number | null;
+  onOpen: (id: string) => void;
+}
+
+/** The list: only the rows in view exist, so ten thousand scroll as ten do. */
+export function RecordList({ pages, openId, position, onOpen }: RecordListProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const layersOf = useLaneHighlights();
+  const list = useVirtualizer({
+    count: pages.total,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 8,
+  });
+  const items = list.getVirtualItems();
+  const lastShown = items.at(-1)?.index ?? 0;
+  const firstShown = items[0]?.index ?? 0;
+  const { need } = pages;
+  useEffect(() => {
+    need(firstShown);
+    need(lastShown);
+  }, [firstShown, lastShown, need]);
+  useEffect(() => {
+    if (position !== null) list.scrollToIndex(position, { align: 'auto' });
+  }, [position, list]);
+
+  return (
+    <div ref={box} className="min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="listbox" aria-label="Records">
+      <div style={{ height: list.getTotalSize(), position: 'relative' }}>
+        {items.map(({ index, start }) => {
+          const row = pages.row(index);
+          const open = row !== undefined && row.id === openId;
+          return (
+            <div
+              key={row?.id ?? index}
+              role="option"
+              aria-selected={open}
+              aria-setsize={pages.total}
+              aria-posinset={index + 1}
+              onClick={() => row && onOpen(row.id)}
+              className={`rule absolute inset-x-0 flex cursor-pointer gap-2 border-b border-l-[3px] px-3 py-2 ${open ? 'bg-base-100 border-l-base-content' : 'border-l-transparent'}`}
+              style={{ height: ROW_HEIGHT, transform: `translateY(${start}px)` }}
+            >
+              {row === undefined ? (
+                <span className="quiet">…</span>
+              ) : (
+                <>
+                  <span className="w-5 shrink-0 pt-0.5">
+                    <DecisionMark decision={row.decision} />
+                  </span>
+                  <span className="min-w-0">
+                    <span className="line-clamp-2 font-serif text-[15px] leading-[1.3]">
+                      <Highlighted text={row.title} layers={layersOf({ ...BLANK, title: row.title }, 'title', 0)} />
+                    </span>
+                    <span className="quiet block truncate text-xs">
+                      {row.year} · {row.journal}
+                      {row.publicationTypes.filter((type) => type !== 'Journal article').map((type) => ` · ${type.toLowerCase()}`)}
+                    </span>
+                  </span>
+                </>
+              )}
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+function DecisionMark({ decision }: { decision: Decision }) {
+  switch (decision) {
+    case 'keep':
+      return <Check className="h-4 w-4" aria-label="kept" />;
+    case 'unsure':
+      return <CircleHelp className="quiet h-4 w-4" aria-label="unsure" />;
+    case 'set aside':
+      return <X className="quiet h-4 w-4" aria-label="set aside" />;
+    case 'undecided':
+      return null;
+  }
+}

@@ -1,0 +1,165 @@
+import { DECISIONS, type Decision, type RecordSort } from '@even-lantern/contract';
+import { Download } from 'lucide-react';
+import { useEffect } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, useSearchParams } from 'react-router';
+import { Group, Panel, Separator } from 'react-resizable-panels';
+import { toast } from 'sonner';
+import { api, problemOf } from '../../app/api.js';
+import { useUndo } from '../../app/undo.js';
+import { useReview } from '../../app/useReview.js';
+import { formatCount } from '../../parts/Count.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { ReadingPane } from './ReadingPane.js';
+import { RecordList } from './RecordList.js';
+import { useRecordPages } from './useRecordPages.js';
+
+const SORTS: readonly [RecordSort, string][] = [
+  ['relevance', 'most relevant first'],
+  ['newest', 'newest first'],
+  ['oldest', 'oldest first'],
+];
+
+/** The reading desk: narrowing, list, reading pane; decisions with one key. */
+export function RecordsStage() {
+  const { review } = useReview();
+  const [params, setParams] = useSearchParams();
+  const sort = SORTS.find(([name]) => name === params.get('sort'))?.[0] ?? 'relevance';
+  const decision = DECISIONS.find((each) => each === params.get('decision')) ?? 'any';
+  const pages = useRecordPages(review.id, sort, decision);
+  const [decide] = api.useDecideMutation();
+  const { remember } = useUndo();
+  const openId = params.get('record') ?? pages.row(0)?.id ?? null;
+  const position = pages.positionOf(openId);
+
+  const set = (changes: Record<string, string | null>) => {
+    const next = new URLSearchParams(params);
+    for (const [key, value] of Object.entries(changes)) {
+      if (value === null) next.delete(key);
+      else next.set(key, value);
+    }
+    setParams(next, { replace: true });
+  };
+  const openAt = (at: number) => {
+    const row = pages.row(at);
+    if (row !== undefined) set({ record: row.id });
+    else pages.need(at);
+  };
+  const step = (by: number) => {
+    if (position !== null) openAt(Math.max(0, Math.min(pages.total - 1, position + by)));
+  };
+  const judge = async (next: Decision) => {
+    const row = position === null ? undefined : pages.row(position);
+    if (row === undefined || position === null) return;
+    const before = row.decision;
+    // Under a narrowing the record leaves the list, so the next one moves up to its place.
+    const following = pages.row(position + 1) ?? pages.row(position - 1);
+    const result = await decide({ id: row.id, decision: next });
+    if (result.data === undefined) {
+      const { title, detail } = problemOf(result.error);
+      toast.error(title, { description: detail });
+      return;
+    }
+    remember({
+      what: `${next}: ${row.title}`,
+      undo: async () => {
+        await decide({ id: row.id, decision: before }).unwrap();
+      },
+    });
+    if (next !== 'undecided' && following !== undefined) set({ record: following.id });
+  };
+  useHotkeys('down,j', () => step(1), { preventDefault: true });
+  useHotkeys('up,p', () => step(-1), { preventDefault: true });
+  useHotkeys('k', () => void judge('keep'));
+  useHotkeys('u', () => void judge('unsure'));
+  useHotkeys('a', () => void judge('set aside'));
+  useHotkeys('0', () => void judge('undecided'));
+  useEffect(() => {
+    if (position !== null) pages.need(position + 1);
+  }, [position, pages]);
+
+  if (pages.error !== undefined) {
+    return (
+      <div className="p-6">
+        <ProblemNote problem={problemOf(pages.error)} />
+      </div>
+    );
+  }
+  if (pages.counts === null) return <p className="quiet p-6">Fetching the records …</p>;
+  const all = DECISIONS.reduce((sum, each) => sum + (pages.counts?.[each] ?? 0), 0);
+  if (all === 0) {
+    return (
+      <div className="flex flex-col items-start gap-3 p-6">
+        <h1 className="text-[17px] font-bold">Records</h1>
+        <p>No records yet. They come when a strategy is run and logged.</p>
+        <Link className="btn btn-primary" to="../searches" relative="path">
+          Go to Searches
+        </Link>
+      </div>
+    );
+  }
+  return (
+    <div className="flex h-full min-h-0 max-md:flex-col">
+      <aside aria-label="Narrow" className="rule flex w-[168px] shrink-0 flex-col gap-3 overflow-y-auto border-r px-3 py-3 max-md:w-auto max-md:flex-row max-md:border-r-0 max-md:border-b">
+        <fieldset>
+          <legend className="small-head pb-1">Decision</legend>
+          {(['any', ...DECISIONS] as const).map((each) => (
+            <label key={each} className={`flex cursor-pointer items-center justify-between gap-2 py-0.5 ${decision === each ? 'font-bold' : ''}`}>
+              <span className="flex items-center gap-2">
+                <input
+                  type="radio"
+                  name="decision"
+                  className="radio radio-xs"
+                  checked={decision === each}
+                  onChange={() => set({ decision: each === 'any' ? null : each, record: null })}
+                />
+                {each}
+              </span>
+              <span className="count">{formatCount(each === 'any' ? all : (pages.counts?.[each] ?? 0))}</span>
+            </label>
+          ))}
+        </fieldset>
+        <label className="flex flex-col gap-1">
+          <span className="small-head">Order</span>
+          <select className="select select-sm w-full" value={sort} onChange={(event) => set({ sort: event.target.value, record: null })}>
+            {SORTS.map(([name, label]) => (
+              <option key={name} value={name}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <section className="flex flex-col gap-2 max-md:hidden">
+          <h2 className="small-head">Kept records, exported</h2>
+          <a className="btn btn-sm btn-quiet justify-start" href={`/api/reviews/${review.id}/kept.ris`} download>
+            <Download className="h-4 w-4" aria-hidden="true" /> RIS
+          </a>
+          <a className="btn btn-sm btn-quiet justify-start" href={`/api/reviews/${review.id}/kept.csl.json`} download>
+            <Download className="h-4 w-4" aria-hidden="true" /> CSL-JSON
+          </a>
+        </section>
+      </aside>
+      <Group orientation="horizontal" className="min-h-0 flex-1">
+        <Panel defaultSize="44%" minSize="25%">
+          <div className="flex h-full min-h-0 flex-col">
+            <div className="flex items-baseline gap-3 px-4 pt-3 pb-2">
+              <h1 className="text-[17px] font-bold">Records</h1>
+              <p className="quiet count" data-testid="position">
+                {position === null ? formatCount(pages.total) : `${formatCount(position + 1)} of ${formatCount(pages.total)}`}
+              </p>
+            </div>
+            {pages.total === 0 ? (
+              <p className="quiet px-4">No record has this decision.</p>
+            ) : (
+              <RecordList pages={pages} openId={openId} onOpen={(id) => set({ record: id })} position={position} />
+            )}
+          </div>
+        </Panel>
+        <Separator className="w-[3px] bg-[var(--rule)]" aria-label="Width of the list" />
+        <Panel defaultSize="56%" minSize="30%">
+          {openId !== null && pages.total > 0 && <ReadingPane id={openId} onDecide={(next) => void judge(next)} />}
+        </Panel>
+      </Group>
+    </div>
+  );
+}

@@ -1,0 +1,132 @@
+import { Copy, Play } from 'lucide-react';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link } from 'react-router';
+import { toast } from 'sonner';
+import { problemOf } from '../../app/api.js';
+import { lanesOfReview } from '../../app/lanes.js';
+import { useRehearsal } from '../../app/useRehearsal.js';
+import { useReview } from '../../app/useReview.js';
+import { ElementTile } from '../../parts/ElementTile.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { Count } from '../../parts/Count.js';
+import { RunProgress } from './RunProgress.js';
+import { useRun } from './useRun.js';
+
+/** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
+export function SearchesStage() {
+  const { review, database } = useReview();
+  const { data: rehearsal, error, isFetching, refetch } = useRehearsal();
+  const run = useRun(review.id, database?.id ?? null);
+  const [chosen, setChosen] = useState<number | null>(null);
+  const lanes = lanesOfReview(review);
+  const lines = rehearsal?.lines ?? [];
+  const line = lines.find(({ number }) => number === chosen) ?? lines.at(-1);
+  const problems = rehearsal?.problems ?? [];
+  const start = () => {
+    if (!run.busy) void run.start();
+  };
+  const copy = () => {
+    if (line === undefined) return;
+    navigator.clipboard.writeText(line.string).then(
+      () => toast(`Copied the string of L${line.number}.`),
+      () => toast.error('The browser does not allow copying. Select the string and copy it by hand.'),
+    );
+  };
+  useHotkeys('r', start);
+  useHotkeys('alt+c', copy);
+
+  return (
+    <div className="flex flex-col gap-3 px-5 py-3">
+      <div className="flex flex-wrap items-center justify-between gap-3">
+        <div className="flex items-baseline gap-3">
+          <h1 className="text-[17px] font-bold">Searches</h1>
+          <p className="quiet">
+            {database === null ? 'No database answers.' : `As ${database.name} gets it, release ${database.release}.`}
+            {isFetching && ' Counting …'}
+          </p>
+        </div>
+        <button className="btn btn-primary" onClick={start} disabled={run.busy || database === null || lines.length === 0}>
+          <Play className="h-4 w-4" aria-hidden="true" /> Run and log <kbd className="font-mono text-xs font-normal">R</kbd>
+        </button>
+      </div>
+      <RunProgress run={run} />
+      {error !== undefined && (
+        <ProblemNote problem={problemOf(error)}>
+          <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>
+            Try again
+          </button>
+        </ProblemNote>
+      )}
+      {problems.length > 0 && (
+        <section aria-label="To settle before a run" className="flex flex-col gap-1">
+          {problems.map(({ message, termId, laneId }) => (
+            <div key={message + String(termId ?? laneId)} className="problem">
+              {message}{' '}
+              <Link className="link" to={{ pathname: termId === null && laneId === null ? '../question' : '../concepts', search: termId === null ? '' : `?term=${termId}` }} relative="path">
+                go there
+              </Link>
+            </div>
+          ))}
+        </section>
+      )}
+      {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && <p className="quiet">There is nothing to search yet.</p>}
+      <div className="grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
+        <div role="grid" aria-label="Lines">
+          {lines.map((each, i) => {
+            const lane = lanes.find(({ id }) => id === each.laneId);
+            const first = each.kind !== 'lane' && lines[i - 1]?.laneId !== each.laneId;
+            return (
+              <div key={each.number} role="row">
+                {first && (
+                  <div role="gridcell" className="flex items-center gap-2 pt-3 pb-1 font-bold">
+                    {lane === undefined ? null : <ElementTile element={lane.element.key} />}
+                    {lane === undefined ? 'All concepts' : lane.name}
+                  </div>
+                )}
+                <div role="gridcell">
+                <button
+                  className={`rule flex w-full cursor-pointer items-baseline gap-3 border-b border-l-[3px] px-2 py-1.5 text-left ${
+                    each.kind === 'term' ? '' : 'bg-base-300 font-bold'
+                  } ${line?.number === each.number ? 'border-l-base-content' : 'border-l-transparent'}`}
+                  aria-pressed={line?.number === each.number}
+                  onClick={() => setChosen(each.number)}
+                >
+                  <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>
+                  <span className="min-w-0 flex-1 break-words">{each.description}</span>
+                  <span className={isFetching ? 'opacity-60' : ''}>
+                    <Count hits={each.hits} error={each.error} />
+                  </span>
+                </button>
+                {each.error !== null && <p className="problem pl-14 text-xs">{each.error}</p>}
+                </div>
+              </div>
+            );
+          })}
+        </div>
+        {line !== undefined && (
+          <section aria-label="String" className="flex flex-col gap-2 lg:sticky lg:top-3 lg:self-start">
+            <div className="flex items-center justify-between">
+              <h2 className="small-head">
+                What is sent for L{line.number}, in CQL
+              </h2>
+              <button className="btn btn-ghost btn-xs" onClick={copy}>
+                <Copy className="h-3.5 w-3.5" aria-hidden="true" /> Copy <kbd className="font-mono font-normal">Alt C</kbd>
+              </button>
+            </div>
+            <pre tabIndex={0} aria-label="The string" className="rule bg-base-100 rounded-box max-h-[60vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap" data-testid="string">
+              {line.string}
+            </pre>
+            <p className="quiet">
+              {line.hits === null ? 'Not counted.' : (
+                <>
+                  Finds <b className="text-base-content">{line.hits}</b> records in {rehearsal?.databaseName}, release {rehearsal?.release}. Rehearsed only; nothing is logged until you run it.
+                </>
+              )}
+            </p>
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}
