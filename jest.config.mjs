@@ -11,7 +11,10 @@ const swc = {
       module: { type: 'commonjs' },
     },
   ],
-  '^.+\\.js$': ['@swc/jest', { jsc: { parser: { syntax: 'ecmascript' }, target: 'es2022' }, module: { type: 'commonjs' } }],
+  '^.+\\.js$': [
+    '@swc/jest',
+    { jsc: { parser: { syntax: 'ecmascript' }, target: 'es2022' }, module: { type: 'commonjs' } },
+  ],
 };
 
 const project = (name) => ({
@@ -19,7 +22,9 @@ const project = (name) => ({
   rootDir: name,
   testEnvironment: 'node',
   transform: swc,
-  transformIgnorePatterns: ['node_modules/(?!(@noble|p-limit|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm)/)'],
+  transformIgnorePatterns: [
+    'node_modules/(?!(@noble|p-limit|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm)/)',
+  ],
   extensionsToTreatAsEsm: [],
   moduleNameMapper: {
     '^@even-lantern/(core|contract|standins|server)$': '<rootDir>/../$1/src/index.ts',

@@ -5,6 +5,10 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
-  server: { port: 5173, host: '127.0.0.1', proxy: { '/api': { target: `http://127.0.0.1:${process.env.PORT ?? 4310}` } } },
+  server: {
+    port: 5173,
+    host: '127.0.0.1',
+    proxy: { '/api': { target: `http://127.0.0.1:${process.env.PORT ?? 4310}` } },
+  },
   build: { chunkSizeWarningLimit: 1200 },
 });

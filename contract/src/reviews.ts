@@ -63,7 +63,12 @@ export interface TermChange {
   removed?: boolean;
 }
 
-const title = Joi.string().trim().min(1).max(300).required().messages({ 'string.empty': 'Give the review a title.' });
+const title = Joi.string()
+  .trim()
+  .min(1)
+  .max(300)
+  .required()
+  .messages({ 'string.empty': 'Give the review a title.' });
 
 export const newReviewSchema = Joi.object<NewReview>({ title });
 export const reviewChangeSchema = Joi.object<ReviewChange>({ title });
@@ -114,4 +119,6 @@ export const newTermSchema = Joi.object<NewTerm>({
   origin: Joi.string().valid('typed', 'lookup', 'record').required(),
 });
 
-export const termChangeSchema = Joi.object<TermChange>({ content: termContent, removed: Joi.boolean() }).min(1);
+export const termChangeSchema = Joi.object<TermChange>({ content: termContent, removed: Joi.boolean() }).min(
+  1,
+);

@@ -19,6 +19,8 @@ try {
   await application.listen(port, '127.0.0.1');
   console.log(`Even Lantern: http://localhost:${port}`);
 } catch (error) {
-  console.error(`Even Lantern cannot listen on port ${port}: ${error instanceof Error ? error.message : String(error)}`);
+  console.error(
+    `Even Lantern cannot listen on port ${port}: ${error instanceof Error ? error.message : String(error)}`,
+  );
   process.exit(1);
 }

@@ -29,10 +29,15 @@ export function readContent(folder: string): Content {
 }
 
 /** Loads or makes the databases. Takes some seconds the first time. */
-export function openDatabases({ contentFolder, dataFolder, size = DEFAULT_SIZE }: StandInOptions): StandInDatabase[] {
+export function openDatabases({
+  contentFolder,
+  dataFolder,
+  size = DEFAULT_SIZE,
+}: StandInOptions): StandInDatabase[] {
   const content = readContent(contentFolder);
   const records = loadOrGenerate(dataFolder, content, { seed: SEED, size });
-  const values = (of: (record: (typeof records)[number]) => readonly string[]) => [...new Set(records.flatMap(of))].sort();
+  const values = (of: (record: (typeof records)[number]) => readonly string[]) =>
+    [...new Set(records.flatMap(of))].sort();
   return [
     {
       id: 'corvane',

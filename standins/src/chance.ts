@@ -44,7 +44,8 @@ export function chance(seed: number): Chance {
     some(items, count) {
       const rest = [...items];
       const chosen = [];
-      while (chosen.length < count && rest.length > 0) chosen.push(...rest.splice(int(0, rest.length - 1), 1));
+      while (chosen.length < count && rest.length > 0)
+        chosen.push(...rest.splice(int(0, rest.length - 1), 1));
       return chosen;
     },
   };

@@ -163,5 +163,15 @@ function parseOutcome(line: string): Outcome {
   if ([mean, sd, lowest, highest].some(Number.isNaN) || (better !== 'lower' && better !== 'higher')) {
     throw new ContentError(`this outcome is not complete: ${line}`);
   }
-  return { names: list(names), instrument, unit, mean, sd, better, lowest, highest, headings: list(headings) };
+  return {
+    names: list(names),
+    instrument,
+    unit,
+    mean,
+    sd,
+    better,
+    lowest,
+    highest,
+    headings: list(headings),
+  };
 }

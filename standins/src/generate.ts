@@ -1,5 +1,11 @@
 /** Makes the records of the Corvane Medical Index from a seed. */
-import { allNarrower, indexVocabulary, type BibRecord, type HeadingAssignment, type Vocabulary } from '@even-lantern/core';
+import {
+  allNarrower,
+  indexVocabulary,
+  type BibRecord,
+  type HeadingAssignment,
+  type Vocabulary,
+} from '@even-lantern/core';
 import { chance as seededChance, type Chance } from './chance.js';
 import type { PeopleAndPlaces, Topic } from './content.js';
 import { tell, type Design } from './writing.js';
@@ -69,7 +75,9 @@ export function generateRecords(content: Content, { seed, size }: GenerateOption
       volume: String(volume),
       issue: String(chance.int(1, 12)),
       pages: `${firstPage}-${firstPage + chance.int(3, 14)}`,
-      doi: chance.happens(0.9) ? `10.5555/${initials(journal)}.${year}.${String(i + 1).padStart(5, '0')}` : null,
+      doi: chance.happens(0.9)
+        ? `10.5555/${initials(journal)}.${year}.${String(i + 1).padStart(5, '0')}`
+        : null,
       language: chance.weighted(content.people.languages),
       publicationTypes: publicationTypes(design, chance),
       headings: indexed ? assignHeadings(topic, outcomeHeadings, subheadings, chance) : [],
@@ -130,7 +138,10 @@ function assignHeadings(
 /** The age groups of a topic's people, read off their headings. */
 function ageGroups(vocabulary: Vocabulary): (topic: Topic) => string[] {
   const tree = indexVocabulary(vocabulary);
-  const below = (label: string) => [label, ...(allNarrower(tree, label) ?? []).map((heading) => heading.label)];
+  const below = (label: string) => [
+    label,
+    ...(allNarrower(tree, label) ?? []).map((heading) => heading.label),
+  ];
   const groups: [string, string[]][] = [
     ['newborn', below('Newborn babies')],
     ['child', [...below('Children'), ...below('Teenagers')]],
@@ -143,7 +154,9 @@ function ageGroups(vocabulary: Vocabulary): (topic: Topic) => string[] {
 }
 
 function authorsOf(people: PeopleAndPlaces, chance: Chance): BibRecord['authors'] {
-  return chance.some(people.families, chance.int(1, 7)).map((family) => ({ family, given: chance.pick(people.given) }));
+  return chance
+    .some(people.families, chance.int(1, 7))
+    .map((family) => ({ family, given: chance.pick(people.given) }));
 }
 
 function initials(journal: string): string {

@@ -45,7 +45,10 @@ export function tell(design: Design, topic: Topic, chance: Chance): Told {
   const [title, sections] = TELLERS[design](cast, topic, chance);
   const american = chance.happens(0.35);
   const spell = (text: string) => (american ? americanSpelling(text) : text);
-  const abstract = arrange(sections.map(capitalise), chance).map(({ label, text }) => ({ label, text: spell(text) }));
+  const abstract = arrange(sections.map(capitalise), chance).map(({ label, text }) => ({
+    label,
+    text: spell(text),
+  }));
   return { title: spell(capitalise(title)), abstract, outcomes: cast.outcomes.map(({ outcome }) => outcome) };
 }
 
@@ -111,7 +114,10 @@ function tellTrial(cast: Cast, _topic: Topic, chance: Chance): [string, string[]
     `${intervention} versus ${comparison} for ${people}: randomised trial ${place}`,
     `A trial of ${intervention} to ${first.outcome.better === 'lower' ? 'reduce' : 'improve'} ${first.name} in ${people}`,
   ]);
-  return [title, [background(cast, first.name, chance), methods, join(results), effect.conclusion(first, cast, chance)]];
+  return [
+    title,
+    [background(cast, first.name, chance), methods, join(results), effect.conclusion(first, cast, chance)],
+  ];
 }
 
 function tellCrossover(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
@@ -168,7 +174,12 @@ function tellBeforeAfter(cast: Cast, _topic: Topic, chance: Chance): [string, st
   const caution = chance.pick(['Other changes in the same year cannot be ruled out.', '']);
   return [
     title,
-    [background(cast, first.name, chance), methods, join(results), join([effect.conclusion(first, cast, chance), caution])],
+    [
+      background(cast, first.name, chance),
+      methods,
+      join(results),
+      join([effect.conclusion(first, cast, chance), caution]),
+    ],
   ];
 }
 
@@ -208,7 +219,13 @@ function tellSurvey(cast: Cast, topic: Topic, chance: Chance): [string, string[]
   const answered = Math.round(asked * chance.real(0.34, 0.83));
   const wanted = Math.round(answered * chance.real(0.25, 0.8));
   const used = Math.round(wanted * chance.real(0.1, 0.7));
-  const barrier = chance.pick(['lack of time', 'cost', 'the habits of the unit', 'not knowing enough', 'too few staff']);
+  const barrier = chance.pick([
+    'lack of time',
+    'cost',
+    'the habits of the unit',
+    'not knowing enough',
+    'too few staff',
+  ]);
   const methods = chance.pick([
     `A questionnaire was sent to ${asked} ${people} ${place}. It asked about ${first.name}, about ${intervention}, and about barriers.`,
     `We asked ${asked} ${people} ${place} to fill in a form on ${intervention}, with questions on ${first.name} and on what stands in the way.`,
@@ -289,7 +306,10 @@ function tellReview(cast: Cast, _topic: Topic, chance: Chance): [string, string[
     `${intervention} and ${first.name}: systematic review of ${trials} trials`,
     `${verb(intervention, 'Does', 'Do')} ${intervention} help ${people}? A systematic review`,
   ]);
-  return [title, [background(cast, first.name, chance), methods, results, effect.conclusion(first, cast, chance)]];
+  return [
+    title,
+    [background(cast, first.name, chance), methods, results, effect.conclusion(first, cast, chance)],
+  ];
 }
 
 function tellProtocol(cast: Cast, _topic: Topic, chance: Chance): [string, string[]] {
@@ -370,8 +390,14 @@ function compare(outcome: Outcome, a: number, b: number, chance: Chance): Compar
     const [p, q] = [treatedCount / a, controlCount / b];
     const difference = Number(percent(treatedCount, a)) - Number(percent(controlCount, b));
     const half = 196 * Math.sqrt((p * (1 - p)) / a + (q * (1 - q)) / b);
-    return comparison(outcome, difference, half, 0, 'percentage points', (name, intervention, control) =>
-      `${capitalise(name)}: ${treatedCount} of ${a} (${percent(treatedCount, a)}%) with ${intervention} and ${controlCount} of ${b} (${percent(controlCount, b)}%) with ${control}`,
+    return comparison(
+      outcome,
+      difference,
+      half,
+      0,
+      'percentage points',
+      (name, intervention, control) =>
+        `${capitalise(name)}: ${treatedCount} of ${a} (${percent(treatedCount, a)}%) with ${intervention} and ${controlCount} of ${b} (${percent(controlCount, b)}%) with ${control}`,
       chance,
     );
   }
@@ -381,12 +407,18 @@ function compare(outcome: Outcome, a: number, b: number, chance: Chance): Compar
   const treated = round(within(control + towardsBetter * size * outcome.sd));
   const half = 1.96 * outcome.sd * Math.sqrt(1 / a + 1 / b);
   const show = (value: number) => value.toFixed(digits);
-  return comparison(outcome, round(treated - control), half, digits, outcome.unit, (name, intervention, other) =>
-    chance.pick([
-      `The mean for ${name} was ${show(treated)} ${outcome.unit} with ${intervention} and ${show(control)} with ${other}`,
-      `With ${intervention} the mean for ${name} was ${show(treated)} ${outcome.unit}, against ${show(control)} with ${other}`,
-      `Means for ${name} were ${show(treated)} (${intervention}) and ${show(control)} ${outcome.unit} (${other})`,
-    ]),
+  return comparison(
+    outcome,
+    round(treated - control),
+    half,
+    digits,
+    outcome.unit,
+    (name, intervention, other) =>
+      chance.pick([
+        `The mean for ${name} was ${show(treated)} ${outcome.unit} with ${intervention} and ${show(control)} with ${other}`,
+        `With ${intervention} the mean for ${name} was ${show(treated)} ${outcome.unit}, against ${show(control)} with ${other}`,
+        `Means for ${name} were ${show(treated)} (${intervention}) and ${show(control)} ${outcome.unit} (${other})`,
+      ]),
     chance,
   );
 }
@@ -438,19 +470,23 @@ function comparison(
 
 /** A follow-up time, where the outcome does not say its own. */
 function afterWeeks({ name, outcome }: { name: string; outcome: Outcome }, chance: Chance): string {
-  const timed = /week|month|day|hour|year|night|evening|discharge|shift|\d/.test(name) || outcome.unit !== 'points';
+  const timed =
+    /week|month|day|hour|year|night|evening|discharge|shift|\d/.test(name) || outcome.unit !== 'points';
   return timed || chance.happens(0.4) ? '' : ` after ${words(chance.int(2, 12))} weeks`;
 }
 
 /** The form of a verb that goes with a noun phrase: plural when its head noun is. */
 function verb(phrase: string, singular: string, plural: string): string {
-  const head = phrase.split(/ (?:with|of|at|for|by|in|on|after|from|to|before|around|per|and)\b/)[0] ?? phrase;
+  const head =
+    phrase.split(/ (?:with|of|at|for|by|in|on|after|from|to|before|around|per|and)\b/)[0] ?? phrase;
   const isPlural = /(?<!s)s$/.test(head) && !/^(a|an|one) /.test(head);
   return isPlural ? plural : singular;
 }
 
 function improves(name: string): boolean {
-  return /quality|satisfaction|control|confidence|function|skill|alertness|energy|vitality|adherence|health/.test(name);
+  return /quality|satisfaction|control|confidence|function|skill|alertness|energy|vitality|adherence|health/.test(
+    name,
+  );
 }
 
 /** Structured or not, or absent, as abstracts are. */
@@ -462,7 +498,21 @@ function arrange(sections: readonly string[], chance: Chance): AbstractSection[]
   return sections.map((text, i) => ({ label: labels[i] ?? null, text }));
 }
 
-const SMALL = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'];
+const SMALL = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
 
 function words(n: number): string {
   return SMALL[n] ?? String(n);

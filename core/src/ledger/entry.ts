@@ -65,7 +65,11 @@ export function firstBrokenEntry(entries: readonly LedgerEntry[]): number | null
   let previousHash: string | null = null;
   for (const [i, entry] of entries.entries()) {
     const expected = sealEntry(entry.content, previousHash);
-    if (entry.previousHash !== previousHash || entry.hash !== expected.hash || entry.content.entry !== i + 1) {
+    if (
+      entry.previousHash !== previousHash ||
+      entry.hash !== expected.hash ||
+      entry.content.entry !== i + 1
+    ) {
       return i + 1;
     }
     previousHash = entry.hash;

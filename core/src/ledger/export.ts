@@ -24,7 +24,8 @@ export function ledgerToMarkdown(entries: readonly LedgerEntry[], title: string)
   const parts = [`# Ledger: ${inline(title)}`, ''];
   if (entries.length === 0) parts.push('Nothing has been run and logged yet.', '');
   for (const { content, hash, previousHash } of entries) {
-    const outcome = content.outcome === 'complete' ? 'complete' : `interrupted: ${content.reason ?? 'reason unknown'}`;
+    const outcome =
+      content.outcome === 'complete' ? 'complete' : `interrupted: ${content.reason ?? 'reason unknown'}`;
     parts.push(
       `## Entry ${content.entry}: ${inline(content.databaseName)}, ${content.startedAt}`,
       '',

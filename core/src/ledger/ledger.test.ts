@@ -1,4 +1,11 @@
-import { firstBrokenEntry, ledgerToCsv, ledgerToMarkdown, resultFingerprint, sealEntry, type LedgerContent } from './index.js';
+import {
+  firstBrokenEntry,
+  ledgerToCsv,
+  ledgerToMarkdown,
+  resultFingerprint,
+  sealEntry,
+  type LedgerContent,
+} from './index.js';
 
 const content: LedgerContent = {
   entry: 1,

@@ -95,7 +95,15 @@ export interface EverythingQuery {
 }
 
 export type Query =
-  WordsQuery | NearQuery | HeadingQuery | LimitQuery | LineQuery | AndQuery | OrQuery | NotQuery | EverythingQuery;
+  | WordsQuery
+  | NearQuery
+  | HeadingQuery
+  | LimitQuery
+  | LineQuery
+  | AndQuery
+  | OrQuery
+  | NotQuery
+  | EverythingQuery;
 
 /** Letters a pattern needs before `*`: fewer would match half the dictionary. */
 export const MIN_LETTERS_BEFORE_ANY_ENDING = 3;

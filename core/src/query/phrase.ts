@@ -6,12 +6,7 @@ import { tokenise } from '../text/index.js';
 import { MAX_TERM_LENGTH, MIN_LETTERS_BEFORE_ANY_ENDING, type WordPattern } from './model.js';
 
 export type PhraseProblem =
-  | 'empty'
-  | 'too-long'
-  | 'unbalanced-quote'
-  | 'pattern-too-short'
-  | 'star-not-at-end'
-  | 'no-letters';
+  'empty' | 'too-long' | 'unbalanced-quote' | 'pattern-too-short' | 'star-not-at-end' | 'no-letters';
 
 export interface PhraseError {
   problem: PhraseProblem;

@@ -29,7 +29,10 @@ export function recordsToCsl(records: readonly BibRecord[]): CslItem[] {
     ...optional('issue', record.issue),
     ...optional('page', record.pages),
     ...optional('DOI', record.doi ?? ''),
-    ...optional('abstract', record.abstract.map(({ label, text }) => (label ? `${label}: ${text}` : text)).join('\n')),
+    ...optional(
+      'abstract',
+      record.abstract.map(({ label, text }) => (label ? `${label}: ${text}` : text)).join('\n'),
+    ),
     ...optional('keyword', record.keywords.join(', ')),
     ...optional('language', record.language),
   }));

@@ -27,7 +27,10 @@ export function recordToMods(record: BibRecord): string {
     ...record.keywords.map((keyword) => `<subject>${element('topic', keyword)}</subject>`),
     ...record.headings.map(
       ({ vocabulary, label, central, subheadings }) =>
-        `<subject authority="${escapeXml(vocabulary)}"${central ? ' usage="primary"' : ''}>${[label, ...subheadings]
+        `<subject authority="${escapeXml(vocabulary)}"${central ? ' usage="primary"' : ''}>${[
+          label,
+          ...subheadings,
+        ]
           .map((topic) => element('topic', topic))
           .join('')}</subject>`,
     ),
@@ -58,11 +61,13 @@ export function recordFromMods(mods: XmlElement): BibRecord | null {
   const [host] = hosts;
   const part = host === undefined ? null : childAt(host, 'part');
   const detail = (type: string) => {
-    const found = part === null ? [] : childrenNamed(part, 'detail').filter((each) => each.attributes.type === type);
+    const found =
+      part === null ? [] : childrenNamed(part, 'detail').filter((each) => each.attributes.type === type);
     return found[0] === undefined ? '' : textAt(found[0], 'number');
   };
   const extent = part === null ? null : childAt(part, 'extent');
-  const pages = extent === null ? '' : [textAt(extent, 'start'), textAt(extent, 'end')].filter(Boolean).join('-');
+  const pages =
+    extent === null ? '' : [textAt(extent, 'start'), textAt(extent, 'end')].filter(Boolean).join('-');
   const identifiers = childrenNamed(mods, 'identifier');
   const doi = identifiers.find((identifier) => identifier.attributes.type === 'doi')?.text.trim() ?? '';
   return {

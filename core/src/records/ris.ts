@@ -10,7 +10,10 @@ function recordToRis(record: BibRecord): string {
   const lines: [tag: string, value: string][] = [
     ['TY', 'JOUR'],
     ['TI', record.title],
-    ...record.authors.map(({ family, given }): [string, string] => ['AU', given === '' ? family : `${family}, ${given}`]),
+    ...record.authors.map(({ family, given }): [string, string] => [
+      'AU',
+      given === '' ? family : `${family}, ${given}`,
+    ]),
     ['T2', record.journal],
     ['PY', String(record.year)],
     ['VL', record.volume],
@@ -21,7 +24,10 @@ function recordToRis(record: BibRecord): string {
     ['LA', record.language],
     ['AB', record.abstract.map(({ label, text }) => (label === null ? text : `${label}: ${text}`)).join(' ')],
     ...record.keywords.map((keyword): [string, string] => ['KW', keyword]),
-    ...record.headings.map(({ label, subheadings }): [string, string] => ['KW', [label, ...subheadings].join(' / ')]),
+    ...record.headings.map(({ label, subheadings }): [string, string] => [
+      'KW',
+      [label, ...subheadings].join(' / '),
+    ]),
     ['AN', record.accession],
   ];
   const body = lines

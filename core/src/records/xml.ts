@@ -43,7 +43,10 @@ export function parseXml(text: string): XmlResult {
   try {
     nodes = parser.parse(text);
   } catch (error) {
-    return { ok: false, message: `The XML is broken: ${error instanceof Error ? error.message : String(error)}` };
+    return {
+      ok: false,
+      message: `The XML is broken: ${error instanceof Error ? error.message : String(error)}`,
+    };
   }
   const [root] = elementsOf(nodes);
   return root === undefined ? { ok: false, message: 'The XML is empty.' } : { ok: true, root };
@@ -68,7 +71,7 @@ export function textAt(element: XmlElement, ...path: string[]): string {
 export function escapeXml(text: string): string {
   return (
     text
-      // eslint-disable-next-line no-control-regex -- XML 1.0 has no place for these characters
+       
       .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '')
       .replaceAll('&', '&amp;')
       .replaceAll('<', '&lt;')
@@ -88,7 +91,9 @@ function elementsOf(nodes: unknown): XmlElement[] {
     return [
       {
         name,
-        attributes: Object.fromEntries(Object.entries(attributes).map(([key, value]) => [key, decode(String(value))])),
+        attributes: Object.fromEntries(
+          Object.entries(attributes).map(([key, value]) => [key, decode(String(value))]),
+        ),
         children: elementsOf(content),
         text: textOf(content),
       },
@@ -99,7 +104,9 @@ function elementsOf(nodes: unknown): XmlElement[] {
 function textOf(nodes: unknown): string {
   if (!Array.isArray(nodes)) return '';
   return nodes
-    .map((node: unknown) => (typeof node === 'object' && node !== null && TEXT in node ? decode(String(node[TEXT])) : ''))
+    .map((node: unknown) =>
+      typeof node === 'object' && node !== null && TEXT in node ? decode(String(node[TEXT])) : '',
+    )
     .join('');
 }
 
@@ -107,9 +114,14 @@ const NAMED: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', qu
 
 /** The five entities of XML and character references; any other entity stays as it is written. */
 function decode(text: string): string {
-  return text.replace(/&(?:#(\d{1,7})|#x([0-9a-f]{1,6})|(amp|lt|gt|quot|apos));/gi, (whole, decimal, hex, name) => {
-    if (name !== undefined) return NAMED[String(name).toLowerCase()] ?? whole;
-    const code = decimal !== undefined ? Number(decimal) : parseInt(hex, 16);
-    return code > 0 && code <= 0x10ffff && (code < 0xd800 || code > 0xdfff) ? String.fromCodePoint(code) : whole;
-  });
+  return text.replace(
+    /&(?:#(\d{1,7})|#x([0-9a-f]{1,6})|(amp|lt|gt|quot|apos));/gi,
+    (whole, decimal, hex, name) => {
+      if (name !== undefined) return NAMED[String(name).toLowerCase()] ?? whole;
+      const code = decimal !== undefined ? Number(decimal) : parseInt(hex, 16);
+      return code > 0 && code <= 0x10ffff && (code < 0xd800 || code > 0xdfff)
+        ? String.fromCodePoint(code)
+        : whole;
+    },
+  );
 }

@@ -7,7 +7,8 @@ import { sampleRecord } from '../testing/sampleRecord.js';
 import { buildIndex, docsOf, evaluate, highlight, rank, type EvaluationContext } from './index.js';
 
 const context: EvaluationContext = {
-  narrowerOf: (vocabulary, label) => (vocabulary === 'tree' && LABELS.includes(label) ? narrowerOf(label) : null),
+  narrowerOf: (vocabulary, label) =>
+    vocabulary === 'tree' && LABELS.includes(label) ? narrowerOf(label) : null,
   lines: LINES,
 };
 
@@ -18,7 +19,11 @@ function read(cql: string): Query {
 }
 
 function find(cql: string, records: readonly BibRecord[], lines?: ReadonlyMap<number, Query>): number[] {
-  const result = evaluate(read(cql), buildIndex(records), lines === undefined ? context : { ...context, lines });
+  const result = evaluate(
+    read(cql),
+    buildIndex(records),
+    lines === undefined ? context : { ...context, lines },
+  );
   if (!result.ok) throw new Error(result.error.problem);
   return [...docsOf(result.documents)];
 }
@@ -40,7 +45,8 @@ test('a record is highlighted or freely found exactly when the query finds it', 
   fc.assert(
     fc.property(record, query, (each, anyQuery) => {
       const marks = highlight(anyQuery, each, context);
-      const marked = marks.headings.length > 0 || Object.values(marks.fields).some((s) => s.flat().length > 0);
+      const marked =
+        marks.headings.length > 0 || Object.values(marks.fields).some((s) => s.flat().length > 0);
       if (marked) expect(naiveMatches(anyQuery, each, narrowerOf, LINES)).toBe(true);
       const hasText = JSON.stringify(anyQuery).match(/everything|limit|not/) === null;
       if (hasText) expect(marked).toBe(naiveMatches(anyQuery, each, narrowerOf, LINES));
@@ -51,7 +57,10 @@ test('a record is highlighted or freely found exactly when the query finds it', 
 
 test('large sets keep their members whether they are kept as arrays or as bits', () => {
   const records = Array.from({ length: 3000 }, (_, i) =>
-    sampleRecord({ title: `${i % 2 === 0 ? 'even' : 'odd'} ${i % 500 === 0 ? 'rare' : 'usual'}`, year: 2000 + (i % 7) }),
+    sampleRecord({
+      title: `${i % 2 === 0 ? 'even' : 'odd'} ${i % 500 === 0 ? 'rare' : 'usual'}`,
+      year: 2000 + (i % 7),
+    }),
   );
   expect(find('rare', records)).toEqual([0, 500, 1000, 1500, 2000, 2500]);
   expect(find('even not rare', records)).toHaveLength(1494);
@@ -62,13 +71,19 @@ test('large sets keep their members whether they are kept as arrays or as bits',
 });
 
 test('a possessive finds the plain name and the reverse', () => {
-  const records = [sampleRecord({ title: 'Ménière’s disease' }), sampleRecord({ title: 'Meniere disease at sea' })];
+  const records = [
+    sampleRecord({ title: 'Ménière’s disease' }),
+    sampleRecord({ title: 'Meniere disease at sea' }),
+  ];
   expect(find('"Meniere disease"', records)).toEqual([0, 1]);
   expect(find('"menière\'s disease"', records)).toEqual([0, 1]);
 });
 
 test('a hyphen splits, so a hyphenated word is found as a phrase', () => {
-  const records = [sampleRecord({ title: 'Night-shift nurses' }), sampleRecord({ title: 'A shift at night' })];
+  const records = [
+    sampleRecord({ title: 'Night-shift nurses' }),
+    sampleRecord({ title: 'A shift at night' }),
+  ];
   expect(find('"night shift*"', records)).toEqual([0]);
   expect(find('night-shift', records)).toEqual([0]);
 });
@@ -92,13 +107,17 @@ test('a phrase crosses neither fields, nor keywords, nor the label of a section'
 
 test('a heading with narrower finds records indexed only below it', () => {
   const records = [
-    sampleRecord({ headings: [{ vocabulary: 'tree', label: 'Bright light', central: true, subheadings: ['effects'] }] }),
+    sampleRecord({
+      headings: [{ vocabulary: 'tree', label: 'Bright light', central: true, subheadings: ['effects'] }],
+    }),
     sampleRecord({ headings: [{ vocabulary: 'tree', label: 'Light', central: false, subheadings: [] }] }),
   ];
   expect(find('el.heading == "Light"', records)).toEqual([1]);
   expect(find('el.heading ==/el.narrower "Light"', records)).toEqual([0, 1]);
   expect(find('el.heading ==/el.narrower/el.central "Light"', records)).toEqual([0]);
-  expect(find('el.heading ==/el.narrower/el.subheading="effects" "light"'.replace('"light"', '"Light"'), records)).toEqual([0]);
+  expect(
+    find('el.heading ==/el.narrower/el.subheading="effects" "light"'.replace('"light"', '"Light"'), records),
+  ).toEqual([0]);
 });
 
 test('a heading or line that does not exist is an error, not an empty result', () => {
@@ -126,8 +145,14 @@ test('a pattern that stands for too many words is an error that says so', () => 
 
 test('a word in the title outranks the same word in the abstract; excluded words add nothing', () => {
   const records = [
-    sampleRecord({ title: 'Sleep at home', abstract: [{ label: null, text: 'Light was dim in every room we saw.' }] }),
-    sampleRecord({ title: 'Light at work', abstract: [{ label: null, text: 'Rooms were dim in every house we saw.' }] }),
+    sampleRecord({
+      title: 'Sleep at home',
+      abstract: [{ label: null, text: 'Light was dim in every room we saw.' }],
+    }),
+    sampleRecord({
+      title: 'Light at work',
+      abstract: [{ label: null, text: 'Rooms were dim in every house we saw.' }],
+    }),
     ...Array.from({ length: 8 }, () => sampleRecord({ title: 'Other matters' })),
   ];
   const index = buildIndex(records);
@@ -142,9 +167,17 @@ test('a word in the title outranks the same word in the abstract; excluded words
 test('highlighting marks the phrase as a whole and near parts only where they belong together', () => {
   const each = sampleRecord({ title: 'Bright light, and much later a bright day; light again, bright' });
   const marks = (cql: string) =>
-    (highlight(read(cql), each, context).fields.title?.[0] ?? []).map(({ start, end }) => each.title.slice(start, end));
+    (highlight(read(cql), each, context).fields.title?.[0] ?? []).map(({ start, end }) =>
+      each.title.slice(start, end),
+    );
   expect(marks('"bright light"')).toEqual(['Bright light']);
-  expect(marks('bright prox/unit=word/distance<=2 light')).toEqual(['Bright', 'light', 'bright', 'light', 'bright']);
+  expect(marks('bright prox/unit=word/distance<=2 light')).toEqual([
+    'Bright',
+    'light',
+    'bright',
+    'light',
+    'bright',
+  ]);
   expect(marks('bright prox/unit=word/distance<=1/ordered light')).toEqual(['Bright', 'light']);
   expect(marks('day and absent')).toEqual([]);
 });

@@ -57,7 +57,10 @@ function evaluateQuery(
     case 'limit':
       return documentsWithin(query, index);
     case 'line':
-      return evaluateQuery(lineQuery(query.line, context, openLines), index, context, [...openLines, query.line]);
+      return evaluateQuery(lineQuery(query.line, context, openLines), index, context, [
+        ...openLines,
+        query.line,
+      ]);
     case 'and': {
       // Every operand is evaluated, so that an error in any of them is told; the smallest sets meet first.
       const [first, ...rest] = query.operands.map(below).sort((a, b) => a.size - b.size);

@@ -178,7 +178,11 @@ export function fieldBitAt(index: SearchIndex, doc: number, position: number): n
   return position < (index.keywordStarts[doc] ?? 0) ? FIELD_MASK.abstract : FIELD_MASK.keywords;
 }
 
-function fieldTest(index: SearchIndex, zone: ZoneName, mask: number): (doc: number, position: number) => boolean {
+function fieldTest(
+  index: SearchIndex,
+  zone: ZoneName,
+  mask: number,
+): (doc: number, position: number) => boolean {
   if (zone !== 'text' || mask === 7) return () => true;
   return (doc, position) => (fieldBitAt(index, doc, position) & mask) !== 0;
 }
@@ -188,7 +192,7 @@ function documentsWithAny(universe: number, zone: Zone, numbers: readonly number
   if (only !== undefined && numbers.length === 1) {
     const docs = new Uint32Array(zone.documentCounts[only] ?? 0);
     let size = 0;
-    for (const cursor = new PostingCursor(zone, only); cursor.next(); ) {
+    for (const cursor = new PostingCursor(zone, only); cursor.next();) {
       if ((cursor.mask & mask) === 0) continue;
       docs[size] = cursor.doc;
       size += 1;
@@ -197,7 +201,7 @@ function documentsWithAny(universe: number, zone: Zone, numbers: readonly number
   }
   const bits = newBits(universe);
   for (const number of numbers) {
-    for (const cursor = new PostingCursor(zone, number); cursor.next(); ) {
+    for (const cursor = new PostingCursor(zone, number); cursor.next();) {
       if ((cursor.mask & mask) !== 0) {
         bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));
       }
@@ -223,7 +227,7 @@ function openCursor(zone: Zone, numbers: readonly number[], candidates: DocSet |
 function mergeCursors(zone: Zone, numbers: readonly number[], candidates: DocSet | null): Cursor {
   const byDocument = new Map<number, { mask: number; positions: number[] }>();
   for (const number of numbers) {
-    for (const cursor = new PostingCursor(zone, number); cursor.next(); ) {
+    for (const cursor = new PostingCursor(zone, number); cursor.next();) {
       if (candidates !== null && !has(candidates, cursor.doc)) continue;
       const entry = byDocument.get(cursor.doc) ?? { mask: 0, positions: [] };
       byDocument.set(cursor.doc, entry);

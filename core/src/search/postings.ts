@@ -169,7 +169,7 @@ export class PostingCursor {
   readPositions(into: number[]): void {
     const bytes = this.zone.positions;
     let position = 0;
-    for (let at = this.positionsAt; at < this.positionsEnd; ) {
+    for (let at = this.positionsAt; at < this.positionsEnd;) {
       let value = 0;
       let shift = 0;
       let byte = 0;

@@ -10,7 +10,14 @@ import { fieldBitAt, nearOccurrences, occurrencesOf, zoneOfField, type Occurrenc
 import { FIELD_MASK, type SearchIndex } from './searchIndex.js';
 
 /** How much an occurrence counts in each field. */
-export const FIELD_WEIGHTS = { title: 3, abstract: 1, keywords: 2, otherText: 1, heading: 1.5, central: 3 } as const;
+export const FIELD_WEIGHTS = {
+  title: 3,
+  abstract: 1,
+  keywords: 2,
+  otherText: 1,
+  heading: 1.5,
+  central: 3,
+} as const;
 const SATURATION = 1.2; // k1
 const LENGTH_SHARE = 0.75; // b
 

@@ -135,7 +135,10 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const setOf = (docs: number[]) => setOfSorted(Uint32Array.from(docs), size);
   return {
     size,
-    zones: Object.fromEntries(ZONE_NAMES.map((name) => [name, builders[name].finish()])) as Record<ZoneName, Zone>,
+    zones: Object.fromEntries(ZONE_NAMES.map((name) => [name, builders[name].finish()])) as Record<
+      ZoneName,
+      Zone
+    >,
     abstractStarts: Uint32Array.from(abstractStarts),
     keywordStarts: Uint32Array.from(keywordStarts),
     lengths: Uint16Array.from(lengths),
@@ -162,7 +165,8 @@ export function indexBytes(index: SearchIndex): number {
     bytes += zone.documentStarts.byteLength + zone.positionStarts.byteLength;
     for (const word of zone.words) bytes += 16 + word.length * 2;
   }
-  for (const [key, { any, central }] of index.headings) bytes += setBytes(any) + setBytes(central) + key.length * 2;
+  for (const [key, { any, central }] of index.headings)
+    bytes += setBytes(any) + setBytes(central) + key.length * 2;
   for (const byValue of index.limits.values()) for (const set of byValue.values()) bytes += setBytes(set);
   return bytes;
 }

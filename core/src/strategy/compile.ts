@@ -15,7 +15,11 @@ export function termQuery(content: TermContent): TermQueryResult {
   const words: WordsQuery = { kind: 'words', field: content.field, phrase: phrase.phrase };
   if (content.near === null || phrase.phrase.length === 1) return { ok: true, query: words };
   if (content.near < 1 || content.near > MAX_NEAR_DISTANCE) {
-    return { ok: false, message: `Words can be within 1 to ${MAX_NEAR_DISTANCE} words of each other.`, at: 0 };
+    return {
+      ok: false,
+      message: `Words can be within 1 to ${MAX_NEAR_DISTANCE} words of each other.`,
+      at: 0,
+    };
   }
   const parts = phrase.phrase.map((pattern): WordsQuery => ({ ...words, phrase: [pattern] }));
   return { ok: true, query: { kind: 'near', parts, distance: content.near, ordered: false } };
@@ -49,7 +53,12 @@ export function compileLanes(lanes: readonly Lane[]): Strategy {
       continue;
     }
     laneLines.push(
-      add({ kind: 'lane', laneId: lane.id, termId: null, query: { kind: 'or', operands: termLines.map(lineRef) } }),
+      add({
+        kind: 'lane',
+        laneId: lane.id,
+        termId: null,
+        query: { kind: 'or', operands: termLines.map(lineRef) },
+      }),
     );
   }
   if (laneLines.length > 0) {
@@ -60,7 +69,8 @@ export function compileLanes(lanes: readonly Lane[]): Strategy {
       query: { kind: 'and', operands: laneLines.map(lineRef) },
     });
   } else if (lanes.length === 0) {
-    const message = 'No element of the question is searched yet. Switch on “search on this” for at least one.';
+    const message =
+      'No element of the question is searched yet. Switch on “search on this” for at least one.';
     problems.push({ laneId: null, termId: null, message });
   }
   return { lines, problems };
@@ -125,7 +135,7 @@ export function describeTerm(content: TermContent): { text: string; marks: strin
   const words = phrase.ok ? printPhrase(phrase.phrase).split(' ') : [content.text];
   const field = FIELD_NAMES[content.field] ?? `${content.field} only`;
   if (content.near !== null && words.length > 1) {
-    return { text: words.join(' + '), marks: [`within ${content.near} words of each other`, field] };
+    return { text: words.join(` within ${content.near} words of `), marks: [field] };
   }
   return { text: words.length > 1 ? `“${words.join(' ')}”` : words.join(' '), marks: [field] };
 }

@@ -23,7 +23,7 @@ test('lanes become numbered lines: terms, then their lane, then all together', (
     'L1 Shift work (with narrower)',
     'L2 “night shift*” (title, abstract, keywords)',
     'L3 L1 or L2',
-    'L4 bright + light* (within 3 words of each other, title, abstract, keywords)',
+    'L4 bright within 3 words of light* (title, abstract, keywords)',
     'L5 L4',
     'L6 L3 and L5',
   ]);

@@ -3,7 +3,19 @@ import fc from 'fast-check';
 import type { BibRecord } from '../records/index.js';
 import type { Query, SearchField, WordPattern, WordsQuery } from '../query/index.js';
 
-const WORDS = ['light', 'lights', 'lighting', 'night', 'nights', 'shift', 'women', 'woman', 'sleep', 'ménière', '5000'];
+const WORDS = [
+  'light',
+  'lights',
+  'lighting',
+  'night',
+  'nights',
+  'shift',
+  'women',
+  'woman',
+  'sleep',
+  'ménière',
+  '5000',
+];
 export const LABELS = ['Light', 'Bright light', 'Dim light', 'Sleep', 'Night work'];
 const SUBHEADINGS = ['effects', 'methods'];
 const SEPARATORS = [' ', ' ', ' ', '-', ', ', '’s ', "'s ", '. '];
@@ -15,11 +27,16 @@ export const text: fc.Arbitrary<string> = fc
 export const record: fc.Arbitrary<BibRecord> = fc.record({
   accession: fc.uuid(),
   title: text,
-  abstract: fc.array(fc.record({ label: fc.option(fc.constantFrom('Methods', 'Light')), text }), { maxLength: 3 }),
-  keywords: fc.array(text, { maxLength: 3 }),
-  authors: fc.array(fc.record({ family: fc.constantFrom('Light', 'Night'), given: fc.constantFrom('A', 'Bo') }), {
-    maxLength: 2,
+  abstract: fc.array(fc.record({ label: fc.option(fc.constantFrom('Methods', 'Light')), text }), {
+    maxLength: 3,
   }),
+  keywords: fc.array(text, { maxLength: 3 }),
+  authors: fc.array(
+    fc.record({ family: fc.constantFrom('Light', 'Night'), given: fc.constantFrom('A', 'Bo') }),
+    {
+      maxLength: 2,
+    },
+  ),
   journal: text,
   year: fc.integer({ min: 1998, max: 2003 }),
   volume: fc.constant('1'),
@@ -43,9 +60,20 @@ export const record: fc.Arbitrary<BibRecord> = fc.record({
 });
 
 const pattern: fc.Arbitrary<WordPattern> = fc.oneof(
-  { weight: 4, arbitrary: fc.constantFrom('light', 'night', 'shift', 'woman', 'meniere').map((t) => ({ text: t, anyEnding: false })) },
-  { weight: 2, arbitrary: fc.constantFrom('lig', 'light', 'night', 'wom').map((t) => ({ text: t, anyEnding: true })) },
-  { weight: 1, arbitrary: fc.constantFrom('wom?n', '?ight', 'nig?t').map((t) => ({ text: t, anyEnding: false })) },
+  {
+    weight: 4,
+    arbitrary: fc
+      .constantFrom('light', 'night', 'shift', 'woman', 'meniere')
+      .map((t) => ({ text: t, anyEnding: false })),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.constantFrom('lig', 'light', 'night', 'wom').map((t) => ({ text: t, anyEnding: true })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc.constantFrom('wom?n', '?ight', 'nig?t').map((t) => ({ text: t, anyEnding: false })),
+  },
   { weight: 1, arbitrary: fc.constant({ text: '?igh', anyEnding: true }) },
 );
 
@@ -91,7 +119,10 @@ const leaf: fc.Arbitrary<Query> = fc.oneof(
       subheadings: fc.subarray(SUBHEADINGS),
     }),
   },
-  { weight: 1, arbitrary: fc.tuple(year, year).map(([from, to]): Query => ({ kind: 'limit', field: 'year', from, to })) },
+  {
+    weight: 1,
+    arbitrary: fc.tuple(year, year).map(([from, to]): Query => ({ kind: 'limit', field: 'year', from, to })),
+  },
   { weight: 1, arbitrary: year.map((from): Query => ({ kind: 'limit', field: 'year', from, to: null })) },
   {
     weight: 1,
@@ -123,7 +154,11 @@ export const query: fc.Arbitrary<Query> = fc.letrec<{ query: Query }>((tie) => (
     },
     {
       weight: 1,
-      arbitrary: fc.record({ kind: fc.constant('not' as const), include: tie('query'), exclude: tie('query') }),
+      arbitrary: fc.record({
+        kind: fc.constant('not' as const),
+        include: tie('query'),
+        exclude: tie('query'),
+      }),
     },
   ),
 })).query;

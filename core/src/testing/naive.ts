@@ -29,10 +29,18 @@ function starts(words: readonly string[], phrase: readonly WordPattern[]): numbe
 }
 
 function combinations(lists: readonly number[][]): number[][] {
-  return lists.reduce<number[][]>((all, list) => all.flatMap((head) => list.map((item) => [...head, item])), [[]]);
+  return lists.reduce<number[][]>(
+    (all, list) => all.flatMap((head) => list.map((item) => [...head, item])),
+    [[]],
+  );
 }
 
-function nearHolds(parts: readonly WordsQuery[], distance: number, ordered: boolean, at: readonly number[]): boolean {
+function nearHolds(
+  parts: readonly WordsQuery[],
+  distance: number,
+  ordered: boolean,
+  at: readonly number[],
+): boolean {
   return at.every((start, i) =>
     at.every((other, j) => {
       if (j <= i) return true;
@@ -64,7 +72,9 @@ export function naiveMatches(
           sectionsOf(record, field).some((section) => {
             const words = naiveWords(section);
             const lists = query.parts.map((part) => starts(words, part.phrase));
-            return combinations(lists).some((at) => nearHolds(query.parts, query.distance, query.ordered, at));
+            return combinations(lists).some((at) =>
+              nearHolds(query.parts, query.distance, query.ordered, at),
+            );
           }),
       );
     case 'heading': {
@@ -81,7 +91,9 @@ export function naiveMatches(
     case 'limit':
       if ('from' in query) return record.year >= (query.from ?? 0) && record.year <= (query.to ?? 9999);
       return query.values.some((value) =>
-        query.field === 'language' ? same(value, record.language) : record.publicationTypes.some((t) => same(t, value)),
+        query.field === 'language'
+          ? same(value, record.language)
+          : record.publicationTypes.some((t) => same(t, value)),
       );
     case 'line': {
       const line = lines.get(query.line);

@@ -54,10 +54,15 @@ export function tokenise(text: string, { masks = false }: { masks?: boolean } = 
     word = '';
   };
 
-  for (let at = 0; at < text.length; ) {
+  for (let at = 0; at < text.length;) {
     const code = text.charCodeAt(at);
     // The fast path: plain ASCII letters and digits.
-    if ((code >= 97 && code <= 122) || (code >= 48 && code <= 57) || (code >= 65 && code <= 90) || (masks && (code === 42 || code === 63))) {
+    if (
+      (code >= 97 && code <= 122) ||
+      (code >= 48 && code <= 57) ||
+      (code >= 65 && code <= 90) ||
+      (masks && (code === 42 || code === 63))
+    ) {
       if (word === '') {
         start = at;
         wordStartsAfterApostrophe = afterApostrophe;

@@ -2,7 +2,8 @@
 import { textKey } from '../text/index.js';
 import type { Heading, VocabularyTree } from './model.js';
 
-export type LookupReason = 'same label' | 'entry term' | 'begins the label' | 'begins an entry term' | 'words of the name';
+export type LookupReason =
+  'same label' | 'entry term' | 'begins the label' | 'begins an entry term' | 'words of the name';
 
 export interface LookupHit {
   heading: Heading;
@@ -50,12 +51,19 @@ export function lookUp(tree: VocabularyTree, typed: string, limit = 8): LookupHi
     .slice(0, limit);
 }
 
-function reasonFor(name: string, wanted: string, words: readonly string[], isLabel: boolean): LookupReason | null {
+function reasonFor(
+  name: string,
+  wanted: string,
+  words: readonly string[],
+  isLabel: boolean,
+): LookupReason | null {
   if (name === wanted) return isLabel ? 'same label' : 'entry term';
   if (wanted.length < 2) return null;
   if (name.startsWith(wanted)) return isLabel ? 'begins the label' : 'begins an entry term';
   const nameWords = name.split(' ');
-  const all = words.every((word) => nameWords.some((own) => (word.length > 2 ? own.startsWith(word) : own === word)));
+  const all = words.every((word) =>
+    nameWords.some((own) => (word.length > 2 ? own.startsWith(word) : own === word)),
+  );
   return all ? 'words of the name' : null;
 }
 

@@ -8,7 +8,8 @@ const DCT = 'http://purl.org/dc/terms/';
 /** A subheading that may qualify a heading; SKOS has no term for it. */
 const ALLOWED_SUBHEADING = 'urn:even-lantern:subheading';
 
-export type SkosResult = { ok: true; vocabulary: Vocabulary } | { ok: false; message: string; line: number | null };
+export type SkosResult =
+  { ok: true; vocabulary: Vocabulary } | { ok: false; message: string; line: number | null };
 
 /** Writes a vocabulary as Turtle. The address of a concept is made from its label, so it is stable. */
 export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
@@ -52,7 +53,11 @@ export function vocabularyFromTurtle(turtle: string): SkosResult {
   } catch (error) {
     const message = error instanceof Error ? error.message : String(error);
     const line = /on line (\d+)/.exec(message)?.[1];
-    return { ok: false, message: `This is not Turtle: ${message}`, line: line === undefined ? null : Number(line) };
+    return {
+      ok: false,
+      message: `This is not Turtle: ${message}`,
+      line: line === undefined ? null : Number(line),
+    };
   }
   const bySubject = new Map<string, Map<string, string[]>>();
   for (const { subject, predicate, object } of quads) {

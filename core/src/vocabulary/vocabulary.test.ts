@@ -39,7 +39,10 @@ test('a vocabulary written as Turtle is read back the same', async () => {
 
 test('text that is not Turtle, or holds no concepts, is refused with the reason', () => {
   expect(vocabularyFromTurtle('<a> <b> .')).toMatchObject({ ok: false, line: 1 });
-  expect(vocabularyFromTurtle('<a> <b> <c> .')).toMatchObject({ ok: false, message: expect.stringContaining('Concept') });
+  expect(vocabularyFromTurtle('<a> <b> <c> .')).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('Concept'),
+  });
 });
 
 test('a heading below two others is reached on both paths and counted once', () => {
@@ -48,11 +51,11 @@ test('a heading below two others is reached on both paths and counted once', () 
     ['Treatments', 'Light therapy'],
     ['Sleep care', 'Light therapy'],
   ]);
-  expect(allNarrower(tree, 'Treatments')?.map(({ label }) => label).sort()).toEqual([
-    'Dawn simulation',
-    'Light therapy',
-    'Lighting',
-  ]);
+  expect(
+    allNarrower(tree, 'Treatments')
+      ?.map(({ label }) => label)
+      .sort(),
+  ).toEqual(['Dawn simulation', 'Light therapy', 'Lighting']);
   expect(allNarrower(tree, 'Moonbeams')).toBeNull();
 });
 

@@ -40,7 +40,11 @@ export interface ApplicationOptions {
 
 @Module({})
 class ApplicationModule {
-  static with(store: DataSource, connectors: ReadonlyMap<string, DatabaseConnector>, level: string): DynamicModule {
+  static with(
+    store: DataSource,
+    connectors: ReadonlyMap<string, DatabaseConnector>,
+    level: string,
+  ): DynamicModule {
     return {
       module: ApplicationModule,
       imports: [LoggerModule.forRoot({ pinoHttp: { level, autoLogging: false } })],
@@ -79,7 +83,9 @@ export async function createApplication(options: ApplicationOptions): Promise<Ne
   );
   application.use(loopbackOnly);
   // Everything is served from loopback without TLS, so requests must not be moved to https.
-  application.use(helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } }, hsts: false }));
+  application.use(
+    helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } }, hsts: false }),
+  );
   application.useBodyParser('json', { limit: '2mb' });
   application.setGlobalPrefix('api');
   application.useGlobalFilters(new ProblemFilter());

@@ -72,7 +72,8 @@ export class ProblemFilter implements ExceptionFilter {
       return { type: 'about:blank', title: error.message, status: error.getStatus() };
     }
     // Errors of the body parser carry a status of their own.
-    const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
+    const status =
+      typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
     if (status >= 400 && status < 500) {
       const title = status === 413 ? 'This is too large to be taken in.' : 'The request cannot be read.';
       return { type: `${PROBLEM_TYPE}unreadable`, title, status };
@@ -82,7 +83,8 @@ export class ProblemFilter implements ExceptionFilter {
       type: `${PROBLEM_TYPE}failure`,
       title: 'The server failed at this request.',
       status: 500,
-      detail: 'What was saved before is kept. Try again; if it happens again, the log of the server says more.',
+      detail:
+        'What was saved before is kept. Try again; if it happens again, the log of the server says more.',
     };
   }
 }

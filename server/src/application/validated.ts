@@ -7,7 +7,10 @@ export class Validated<T> implements PipeTransform<unknown, T> {
   constructor(private readonly schema: ObjectSchema<T>) {}
 
   transform(value: unknown, _metadata: ArgumentMetadata): T {
-    const result = this.schema.validate(value ?? {}, { abortEarly: false, errors: { wrap: { label: false } } });
+    const result = this.schema.validate(value ?? {}, {
+      abortEarly: false,
+      errors: { wrap: { label: false } },
+    });
     if (result.error === undefined) return result.value;
     throw badInput(result.error.details.map(({ path, message }) => ({ path: path.join('.'), message })));
   }

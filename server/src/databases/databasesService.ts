@@ -1,6 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
-import { indexVocabulary, printCql, vocabularyFromTurtle, type Query, type VocabularyTree } from '@even-lantern/core';
+import {
+  indexVocabulary,
+  printCql,
+  vocabularyFromTurtle,
+  type Query,
+  type VocabularyTree,
+} from '@even-lantern/core';
 import type { Counted, DatabaseProfile } from '@even-lantern/contract';
 import { databaseTrouble, notFound } from '../application/problem.js';
 import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
@@ -80,7 +86,10 @@ export class DatabasesService {
     }
   }
 
-  private async treeOf(connector: DatabaseConnector, { vocabulary }: DatabaseDescription): Promise<VocabularyTree | null> {
+  private async treeOf(
+    connector: DatabaseConnector,
+    { vocabulary }: DatabaseDescription,
+  ): Promise<VocabularyTree | null> {
     if (vocabulary === null) return null;
     const known = this.trees.get(vocabulary.id);
     if (known !== undefined) return known;

@@ -1,5 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import { directlyBelow, headingByLabel, lookUp, pathsTo, termQuery, type Heading, type Query, type TermContent, type VocabularyTree } from '@even-lantern/core';
+import {
+  directlyBelow,
+  headingByLabel,
+  lookUp,
+  pathsTo,
+  termQuery,
+  type Heading,
+  type Query,
+  type TermContent,
+  type VocabularyTree,
+} from '@even-lantern/core';
 import type { HeadingDetail, LookupAnswer, TermCount } from '@even-lantern/contract';
 import { notFound } from '../application/problem.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
@@ -59,11 +69,17 @@ export class LookupService {
     };
   }
 
-  private async countCandidate(database: OpenDatabase, content: TermContent, lane: readonly Query[]): Promise<TermCount> {
+  private async countCandidate(
+    database: OpenDatabase,
+    content: TermContent,
+    lane: readonly Query[],
+  ): Promise<TermCount> {
     const own = termQuery(content);
     if (!own.ok) return { hits: null, adds: null, error: own.message };
     const added: Query =
-      lane.length === 0 ? own.query : { kind: 'not', include: own.query, exclude: { kind: 'or', operands: lane } };
+      lane.length === 0
+        ? own.query
+        : { kind: 'not', include: own.query, exclude: { kind: 'or', operands: lane } };
     const [counted, adds] = await Promise.all([
       this.databases.count(database, own.query),
       this.databases.count(database, added),

@@ -1,5 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { addsQuery, compileLanes, describeLine, standaloneQuery, type Lane, type Line, type Query } from '@even-lantern/core';
+import {
+  addsQuery,
+  compileLanes,
+  describeLine,
+  standaloneQuery,
+  type Lane,
+  type Line,
+  type Query,
+} from '@even-lantern/core';
 import type { Bridge, Counted, Rehearsal, RehearsedLine, TermCount } from '@even-lantern/contract';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { canonicalText, DatabasesService, type OpenDatabase } from './databasesService.js';
@@ -65,7 +73,10 @@ export class RehearsalService {
     };
   }
 
-  private async countAdditions(database: OpenDatabase, lanes: readonly Lane[]): Promise<Map<string, number | null>> {
+  private async countAdditions(
+    database: OpenDatabase,
+    lanes: readonly Lane[],
+  ): Promise<Map<string, number | null>> {
     const counted = await Promise.all(
       lanes.flatMap((lane) =>
         lane.terms.map(async (term): Promise<[string, number | null]> => {

@@ -1,7 +1,15 @@
 /** Databases that speak SRU 2.0 over HTTP (OASIS searchRetrieve 1.0). */
 import pLimit from 'p-limit';
 import pRetry, { AbortError } from 'p-retry';
-import { childAt, childrenNamed, parseXml, recordFromMods, textAt, type BibRecord, type XmlElement } from '@even-lantern/core';
+import {
+  childAt,
+  childrenNamed,
+  parseXml,
+  recordFromMods,
+  textAt,
+  type BibRecord,
+  type XmlElement,
+} from '@even-lantern/core';
 import {
   DatabaseError,
   type CountAnswer,
@@ -89,7 +97,8 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
     if (diagnostic !== null && !textAt(diagnostic, 'uri').endsWith('/60')) {
       throw new DatabaseError(textAt(diagnostic, 'message') || textAt(diagnostic, 'uri'), true);
     }
-    if (!/^\d+$/.test(total)) throw new DatabaseError(`The answer from ${host} holds no number of records.`, false);
+    if (!/^\d+$/.test(total))
+      throw new DatabaseError(`The answer from ${host} holds no number of records.`, false);
     return {
       hits: Number(total),
       release: textAt(root, 'extraResponseData', 'profile', 'release'),
@@ -107,7 +116,8 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
     async explain(signal): Promise<DatabaseDescription> {
       const root = await request({}, signal);
       const explain = childAt(root, 'record', 'recordData', 'explain');
-      if (explain === null) throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
+      if (explain === null)
+        throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
       return describe(root, explain, address);
     },
     vocabulary: (vocabularyAddress, signal) => get(new URL(vocabularyAddress, address), {}, signal),
@@ -141,7 +151,11 @@ function describe(root: XmlElement, explain: XmlElement, address: string): Datab
     vocabulary:
       vocabulary === null
         ? null
-        : { id: vocabulary.attributes.id ?? '', name: vocabulary.text.trim(), address: vocabulary.attributes.href ?? '' },
+        : {
+            id: vocabulary.attributes.id ?? '',
+            name: vocabulary.text.trim(),
+            address: vocabulary.attributes.href ?? '',
+          },
     pageCap: /^[1-9]\d*$/.test(cap) ? Number(cap) : 10,
   };
 }

@@ -8,7 +8,12 @@ const heading = (label: string, narrower = true): TermContent => ({
   central: false,
   subheadings: [],
 });
-const words = (text: string, near: number | null = null): TermContent => ({ kind: 'words', text, field: 'words', near });
+const words = (text: string, near: number | null = null): TermContent => ({
+  kind: 'words',
+  text,
+  field: 'words',
+  near,
+});
 
 interface DemoElement {
   text: string;
@@ -53,9 +58,16 @@ const elements: Record<ElementKey, DemoElement> = {
   },
   O: {
     text: 'sleepiness on duty and sleep after the shift',
-    note: 'Searched for now; look at what the search loses by it.',
+    note: 'Searched for now; compare the count with and without it.',
     searched: true,
-    terms: [heading('Sleepiness'), heading('Sleep'), words('sleepi*'), words('drows*'), words('"day sleep"'), words('alertness')],
+    terms: [
+      heading('Sleepiness'),
+      heading('Sleep'),
+      words('sleepi*'),
+      words('drows*'),
+      words('"day sleep"'),
+      words('alertness'),
+    ],
   },
   T: { text: '', note: '', searched: false, terms: [] },
 };

@@ -43,7 +43,9 @@ export class DemoService {
       }
     } catch (error) {
       // The demo is a convenience: without the database, the reviews are there and the run can be made later.
-      this.logger.warn(`The demo run could not be made: ${error instanceof Error ? error.message : String(error)}`);
+      this.logger.warn(
+        `The demo run could not be made: ${error instanceof Error ? error.message : String(error)}`,
+      );
     }
   }
 }

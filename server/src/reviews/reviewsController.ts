@@ -1,4 +1,13 @@
-import { Body, Controller, createParamDecorator, Get, Param, Patch, Post, type ExecutionContext } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  createParamDecorator,
+  Get,
+  Param,
+  Patch,
+  Post,
+  type ExecutionContext,
+} from '@nestjs/common';
 import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   elementChangeSchema,
@@ -78,7 +87,11 @@ export class ReviewsController {
   @Post('reviews/:id/terms')
   @ApiOperation({ summary: 'Add a heading or words to a lane' })
   @ApiBody(bodyOf(newTermSchema))
-  addTerm(@Param('id') id: string, @Body(new Validated(newTermSchema)) body: NewTerm, @Actor() person: Person) {
+  addTerm(
+    @Param('id') id: string,
+    @Body(new Validated(newTermSchema)) body: NewTerm,
+    @Actor() person: Person,
+  ) {
     return this.reviews.addTerm(id, body, person);
   }
 

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { ELEMENTS, questionSentence, type ElementKey, type Lane, type TermContent, type TermOrigin } from '@even-lantern/core';
+import {
+  ELEMENTS,
+  questionSentence,
+  type ElementKey,
+  type Lane,
+  type TermContent,
+  type TermOrigin,
+} from '@even-lantern/core';
 import type {
   ElementChange,
   NewReview,
@@ -40,7 +47,13 @@ export class ReviewsService {
   async create({ title }: NewReview, person: Person): Promise<Review> {
     const id = randomUUID();
     await this.store.transaction(async (manager) => {
-      const review = { id, title: title.trim(), createdAt: new Date().toISOString(), createdBy: person.id, version: 1 };
+      const review = {
+        id,
+        title: title.trim(),
+        createdAt: new Date().toISOString(),
+        createdBy: person.id,
+        version: 1,
+      };
       await manager.insert(ReviewRow, review);
       await manager.insert(
         ElementRow,
@@ -83,11 +96,19 @@ export class ReviewsService {
     return this.get(id);
   }
 
-  async changeElement(id: string, change: ElementChange, version: number): Promise<Omit<ReviewElement, 'terms'>> {
+  async changeElement(
+    id: string,
+    change: ElementChange,
+    version: number,
+  ): Promise<Omit<ReviewElement, 'terms'>> {
     return this.update(ElementRow, id, version, change, 'element', elementOf);
   }
 
-  async addTerm(reviewId: string, { elementId, content, origin }: NewTerm, person: Person): Promise<ReviewTerm> {
+  async addTerm(
+    reviewId: string,
+    { elementId, content, origin }: NewTerm,
+    person: Person,
+  ): Promise<ReviewTerm> {
     const element = await this.store.getRepository(ElementRow).findOneBy({ id: elementId, reviewId });
     if (element === null) throw notFound('This lane');
     const terms = this.store.getRepository(TermRow);

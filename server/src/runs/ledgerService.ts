@@ -11,7 +11,9 @@ export class LedgerService {
 
   /** All entries of a review, the oldest first. */
   async entries(reviewId: string): Promise<LedgerEntry[]> {
-    const rows = await this.store.getRepository(LedgerEntryRow).find({ where: { reviewId }, order: { entry: 'ASC' } });
+    const rows = await this.store
+      .getRepository(LedgerEntryRow)
+      .find({ where: { reviewId }, order: { entry: 'ASC' } });
     return rows.map((row) => ({
       content: JSON.parse(row.content) as LedgerContent,
       previousHash: row.previousHash,
@@ -30,7 +32,11 @@ export class LedgerService {
     runId: string,
     content: Omit<LedgerContent, 'entry'>,
   ): Promise<LedgerEntry> {
-    const [last] = await manager.find(LedgerEntryRow, { where: { reviewId }, order: { entry: 'DESC' }, take: 1 });
+    const [last] = await manager.find(LedgerEntryRow, {
+      where: { reviewId },
+      order: { entry: 'DESC' },
+      take: 1,
+    });
     const number = (last?.entry ?? 0) + 1;
     const entry = sealEntry({ entry: number, ...content }, last?.hash ?? null);
     await manager.insert(LedgerEntryRow, {

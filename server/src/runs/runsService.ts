@@ -60,7 +60,9 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     const { lines, problems } = compileLanes(lanes);
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
-      throw badInput(problems.map(({ termId, laneId, message }) => ({ path: termId ?? laneId ?? '', message })));
+      throw badInput(
+        problems.map(({ termId, laneId, message }) => ({ path: termId ?? laneId ?? '', message })),
+      );
     }
     const running = await this.running(reviewId);
     if (running !== null) {
@@ -145,7 +147,8 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
         : error instanceof DatabaseError
           ? error.message
           : 'the application failed during the run';
-      if (!(error instanceof DatabaseError)) this.logger.error(error instanceof Error ? error.stack : String(error));
+      if (!(error instanceof DatabaseError))
+        this.logger.error(error instanceof Error ? error.stack : String(error));
       await this.close(row, 'interrupted', reason);
     }
     progress.next(runOf(row));
@@ -183,7 +186,10 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
         throw new DatabaseError(`the count changed from ${whole.hits} to ${hits} between two pages`, false);
       }
       if (records.length === 0) {
-        throw new DatabaseError(`the database gave ${row.fetched} of ${whole.hits} records and then no more`, false);
+        throw new DatabaseError(
+          `the database gave ${row.fetched} of ${whole.hits} records and then no more`,
+          false,
+        );
       }
       await this.keep(row, records);
       row.fetched += records.length;
@@ -216,20 +222,31 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     });
   }
 
-  private async save(row: RunRow, lines: readonly LedgerLine[], progress: BehaviorSubject<Run>): Promise<void> {
+  private async save(
+    row: RunRow,
+    lines: readonly LedgerLine[],
+    progress: BehaviorSubject<Run>,
+  ): Promise<void> {
     row.lines = JSON.stringify(lines);
     const { hits, fetched } = row;
     await this.store.getRepository(RunRow).update({ id: row.id }, { lines: row.lines, hits, fetched });
     progress.next(runOf(row));
   }
 
-  private async close(row: RunRow, status: Exclude<RunStatus, 'running'>, reason: string | null): Promise<void> {
+  private async close(
+    row: RunRow,
+    status: Exclude<RunStatus, 'running'>,
+    reason: string | null,
+  ): Promise<void> {
     row.status = status;
     row.reason = reason;
     const lines = linesOf(row);
     row.hits = lines.at(-1)?.hits ?? null;
     await this.store.transaction(async (manager) => {
-      const found = await manager.find(RunRecordRow, { where: { runId: row.id }, select: { accession: true } });
+      const found = await manager.find(RunRecordRow, {
+        where: { runId: row.id },
+        select: { accession: true },
+      });
       const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
       await this.ledger.append(manager, row.reviewId, row.id, {
         outcome: status,
@@ -254,7 +271,10 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
 
   private sameRelease(row: RunRow, release: string): void {
     if (release !== row.release) {
-      throw new DatabaseError(`the database moved from release ${row.release} to ${release} during the run`, false);
+      throw new DatabaseError(
+        `the database moved from release ${row.release} to ${release} during the run`,
+        false,
+      );
     }
   }
 }

@@ -1,4 +1,10 @@
-import { Table, TableForeignKey, type MigrationInterface, type QueryRunner, type TableColumnOptions } from 'typeorm';
+import {
+  Table,
+  TableForeignKey,
+  type MigrationInterface,
+  type QueryRunner,
+  type TableColumnOptions,
+} from 'typeorm';
 
 const text = (name: string): TableColumnOptions => ({ name, type: 'text' });
 const name = (column: string): TableColumnOptions => ({ name: column, type: 'varchar' });
@@ -99,7 +105,11 @@ export class FirstTables1790000000000 implements MigrationInterface {
           optional(name('decidedBy')),
           optional(name('decidedAt')),
         ],
-        foreignKeys: [refersTo('reviewId', 'review'), refersTo('lastRunId', 'run'), refersTo('decidedBy', 'person')],
+        foreignKeys: [
+          refersTo('reviewId', 'review'),
+          refersTo('lastRunId', 'run'),
+          refersTo('decidedBy', 'person'),
+        ],
         uniques: [{ columnNames: ['reviewId', 'database', 'accession'] }],
         indices: [{ columnNames: ['reviewId', 'decision'] }],
       }),
@@ -117,7 +127,16 @@ export class FirstTables1790000000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const table of ['run_record', 'record', 'ledger_entry', 'run', 'term', 'element', 'review', 'person']) {
+    for (const table of [
+      'run_record',
+      'record',
+      'ledger_entry',
+      'run',
+      'term',
+      'element',
+      'review',
+      'person',
+    ]) {
       await runner.dropTable(table);
     }
   }

@@ -74,7 +74,8 @@ export function scanAnswer(terms: readonly { value: string; numberOfRecords: num
     element('version', '2.0'),
     '<terms>',
     ...terms.map(
-      (term) => `<term>${element('value', term.value)}${element('numberOfRecords', term.numberOfRecords)}</term>`,
+      (term) =>
+        `<term>${element('value', term.value)}${element('numberOfRecords', term.numberOfRecords)}</term>`,
     ),
     '</terms></scanResponse>',
   ].join('');
@@ -147,7 +148,8 @@ function recordElement(record: BibRecord, answer: SearchAnswer, i: number): stri
 }
 
 function recordToDc(record: BibRecord): string {
-  const dc = (name: string, text: string) => (text === '' ? '' : `<dc:${name}>${escapeXml(text)}</dc:${name}>`);
+  const dc = (name: string, text: string) =>
+    text === '' ? '' : `<dc:${name}>${escapeXml(text)}</dc:${name}>`;
   return [
     `<srw_dc:dc xmlns:srw_dc="${DC}" xmlns:dc="http://purl.org/dc/elements/1.1/">`,
     dc('identifier', record.accession),
@@ -156,7 +158,10 @@ function recordToDc(record: BibRecord): string {
     ...record.authors.map(({ family, given }) => dc('creator', `${family}, ${given}`)),
     ...record.headings.map(({ label }) => dc('subject', label)),
     ...record.keywords.map((keyword) => dc('subject', keyword)),
-    dc('description', record.abstract.map(({ label, text }) => (label === null ? text : `${label}: ${text}`)).join('\n')),
+    dc(
+      'description',
+      record.abstract.map(({ label, text }) => (label === null ? text : `${label}: ${text}`)).join('\n'),
+    ),
     dc('source', `${record.journal} ${record.volume}(${record.issue}): ${record.pages}`),
     ...record.publicationTypes.map((type) => dc('type', type)),
     dc('date', String(record.year)),

@@ -47,9 +47,14 @@ export function sruService(database: StandInDatabase): SruService {
   const search = (parameters: SruParameters): string => {
     const { query: text, queryType = 'cql' } = parameters;
     if (text === undefined) refuse(7, 'query', 'The query is missing.');
-    if (queryType !== 'cql') refuse(6, 'queryType', `“${queryType}” is no query type of this database: use cql.`);
+    if (queryType !== 'cql')
+      refuse(6, 'queryType', `“${queryType}” is no query type of this database: use cql.`);
     if (parameters.release !== undefined && parameters.release !== database.release) {
-      refuse(6, 'release', `There is no release ${parameters.release}; the present one is ${database.release}.`);
+      refuse(
+        6,
+        'release',
+        `There is no release ${parameters.release}; the present one is ${database.release}.`,
+      );
     }
     const read = parseCql(text, {
       vocabulary: database.tree.vocabulary.id,
@@ -153,7 +158,14 @@ export function sruService(database: StandInDatabase): SruService {
       .slice(0, count)
       .map(({ label }) => {
         const vocabulary = database.tree.vocabulary.id;
-        const query: Query = { kind: 'heading', vocabulary, label, narrower: false, central: false, subheadings: [] };
+        const query: Query = {
+          kind: 'heading',
+          vocabulary,
+          label,
+          narrower: false,
+          central: false,
+          subheadings: [],
+        };
         const found = evaluate(query, database.index, context);
         return { value: label, numberOfRecords: found.ok ? found.documents.size : 0 };
       });
@@ -162,7 +174,9 @@ export function sruService(database: StandInDatabase): SruService {
   return {
     answer(parameters, host, port) {
       try {
-        const unknown = Object.keys(parameters).find((name) => !KNOWN_PARAMETERS.has(name) && !name.startsWith('x-'));
+        const unknown = Object.keys(parameters).find(
+          (name) => !KNOWN_PARAMETERS.has(name) && !name.startsWith('x-'),
+        );
         if (unknown !== undefined) refuse(8, unknown, `The parameter “${unknown}” is not known.`);
         const { version, operation } = parameters;
         if (version !== undefined && !['1.1', '1.2', '2.0'].includes(version)) {

@@ -24,7 +24,8 @@ export function CommandSearch({
   };
   const stage = (name: string) => act(() => void navigate(`/reviews/${reviewId}/${name}`));
   const item = 'data-[selected=true]:bg-base-300 cursor-pointer rounded px-3 py-2';
-  const heading = '[&_[cmdk-group-heading]]:small-head [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2';
+  const heading =
+    '[&_[cmdk-group-heading]]:small-head [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2';
   return (
     <Command.Dialog
       open={open}
@@ -34,7 +35,10 @@ export function CommandSearch({
       contentClassName="fixed left-1/2 top-24 z-50 w-[min(34rem,92vw)] -translate-x-1/2"
       className="rule bg-base-100 rounded-box border shadow-lg"
     >
-      <Command.Input placeholder="Where to go, or what to do" className="rule w-full border-b bg-transparent px-4 py-3 outline-none" />
+      <Command.Input
+        placeholder="Where to go, or what to do"
+        className="rule w-full border-b bg-transparent px-4 py-3 outline-none"
+      />
       <Command.List className="max-h-80 overflow-auto p-2">
         <Command.Empty className="quiet px-3 py-2">Nothing of that name.</Command.Empty>
         <Command.Group heading="Stages" className={heading}>
@@ -63,7 +67,12 @@ export function CommandSearch({
         </Command.Group>
         <Command.Group heading="Reviews" className={heading}>
           {reviews.map(({ id, title }) => (
-            <Command.Item key={id} value={`${title} ${id}`} className={item} onSelect={act(() => void navigate(`/reviews/${id}`))}>
+            <Command.Item
+              key={id}
+              value={`${title} ${id}`}
+              className={item}
+              onSelect={act(() => void navigate(`/reviews/${id}`))}
+            >
               {title}
             </Command.Item>
           ))}

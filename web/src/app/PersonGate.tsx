@@ -31,37 +31,41 @@ export function PersonGate({ children }: { children: ReactNode }) {
     if (added.data) choose(added.data.id);
   };
   return (
-    <main className="mx-auto flex max-w-md flex-col gap-4 px-4 pt-24">
-      <Mark />
-      <h1 className="text-xl font-bold">Who is working here?</h1>
-      <p className="quiet">Every edit, decision and logged search carries a name, so that a report can say who did what.</p>
-      {people.length > 0 && (
-        <ul className="flex flex-col gap-2">
-          {people.map((person) => (
-            <li key={person.id}>
-              <button className="btn btn-quiet w-full justify-start" onClick={() => choose(person.id)}>
-                Continue as {person.name}
-              </button>
-            </li>
-          ))}
-        </ul>
-      )}
-      <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-2">
-        <label htmlFor="person-name" className="small-head">
-          {people.length > 0 ? 'Or somebody else' : 'Your name'}
-        </label>
-        <div className="flex gap-2">
-          <input
-            id="person-name"
-            className="input flex-1"
-            value={name}
-            autoComplete="name"
-            onChange={(event) => setName(event.target.value)}
-          />
-          <button className="btn btn-primary">Begin</button>
-        </div>
-        {adding.error !== undefined && <ProblemNote problem={problemOf(adding.error)} />}
-      </form>
+    <main className="h-full overflow-auto">
+      <div className="mx-auto flex max-w-md flex-col gap-4 px-4 py-24">
+        <Mark />
+        <h1 className="text-xl font-bold">Who is working here?</h1>
+        <p className="quiet">
+          Every edit, decision and logged search carries a name, so that a report can say who did what.
+        </p>
+        {people.length > 0 && (
+          <ul className="flex flex-col gap-2">
+            {people.map((person) => (
+              <li key={person.id}>
+                <button className="btn btn-quiet w-full justify-start" onClick={() => choose(person.id)}>
+                  Continue as {person.name}
+                </button>
+              </li>
+            ))}
+          </ul>
+        )}
+        <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-2">
+          <label htmlFor="person-name" className="small-head">
+            {people.length > 0 ? 'Or somebody else' : 'Your name'}
+          </label>
+          <div className="flex gap-2">
+            <input
+              id="person-name"
+              className="input flex-1"
+              value={name}
+              autoComplete="name"
+              onChange={(event) => setName(event.target.value)}
+            />
+            <button className="btn btn-primary">Begin</button>
+          </div>
+          {adding.error !== undefined && <ProblemNote problem={problemOf(adding.error)} />}
+        </form>
+      </div>
     </main>
   );
 }

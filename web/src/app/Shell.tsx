@@ -1,7 +1,17 @@
 /** The frame: header, stage rail, stage area, ledger strip. */
 import { questionSentence } from '@even-lantern/core';
 import { lanesOfReview } from './lanes.js';
-import { BookOpen, CircleHelp, Database, Search, SunMoon, type LucideIcon, MessageCircleQuestion, Layers, ListOrdered } from 'lucide-react';
+import {
+  BookOpen,
+  CircleHelp,
+  Database,
+  Search,
+  SunMoon,
+  type LucideIcon,
+  MessageCircleQuestion,
+  Layers,
+  ListOrdered,
+} from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -91,9 +101,15 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
       <Link to="/reviews" aria-label="Even Lantern, all reviews">
         <Mark />
       </Link>
-      <Link to={`/reviews/${reviewId}/question`} className="flex min-w-0 flex-1 items-baseline gap-3" title={sentence}>
-        <span className="truncate font-semibold whitespace-nowrap">{title}</span>
-        <span className="quiet truncate max-md:hidden">{sentence === '' ? 'Write the question' : sentence}</span>
+      <Link
+        to={`/reviews/${reviewId}/question`}
+        className="flex min-w-0 flex-1 items-baseline gap-3"
+        title={sentence}
+      >
+        <span className="max-w-[45%] shrink-0 truncate font-semibold">{title}</span>
+        <span className="quiet truncate max-md:hidden">
+          {sentence === '' ? 'Write the question' : sentence}
+        </span>
       </Link>
       {typeof database === 'string' ? (
         <span className="problem flex max-w-72 items-center gap-1 truncate text-sm" title={database}>
@@ -105,14 +121,27 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
           {database.simulated && ' · simulated'}
         </span>
       )}
-      <button className="rule btn-quiet quiet flex items-center gap-2 rounded px-2 py-1 text-xs whitespace-nowrap" onClick={onCommands}>
+      <button
+        className="rule btn-quiet quiet flex items-center gap-2 rounded px-2 py-1 text-xs whitespace-nowrap"
+        onClick={onCommands}
+      >
         <Search className="h-3.5 w-3.5" aria-hidden="true" />
         <span className="max-md:hidden">Go to or do</span> <kbd className="font-mono">Ctrl K</kbd>
       </button>
-      <button className="btn btn-ghost btn-xs btn-square" onClick={onHelp} aria-label="Keys on this screen" title="Keys on this screen (?)">
+      <button
+        className="btn btn-ghost btn-xs btn-square"
+        onClick={onHelp}
+        aria-label="Keys on this screen"
+        title="Keys on this screen (?)"
+      >
         <CircleHelp className="h-4 w-4" />
       </button>
-      <button className="btn btn-ghost btn-xs btn-square" onClick={switchTheme} aria-label="Switch between light and dark" title="Light or dark">
+      <button
+        className="btn btn-ghost btn-xs btn-square"
+        onClick={switchTheme}
+        aria-label="Switch between light and dark"
+        title="Light or dark"
+      >
         <SunMoon className="h-4 w-4" />
       </button>
     </header>
@@ -123,7 +152,13 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   const lanes = lanesOfReview(review);
   const { search } = useLocation();
   const [params] = useSearchParams();
-  const records = api.useRecordsQuery({ review: review.id, sort: 'relevance', decision: 'any', offset: 0, limit: 1 });
+  const records = api.useRecordsQuery({
+    review: review.id,
+    sort: 'relevance',
+    decision: 'any',
+    offset: 0,
+    limit: 1,
+  });
   const rehearsal = api.useRehearsalQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
@@ -134,14 +169,19 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   const keep = params.get('ledger') === 'open' ? search : '';
   const stages: { to: string; label: string; number: string; icon: LucideIcon }[] = [
     { to: 'question', label: 'Question', number: written.join(' ') || 'empty', icon: MessageCircleQuestion },
-    { to: 'concepts', label: 'Concepts', number: `${lanes.length} lane${lanes.length === 1 ? '' : 's'}`, icon: Layers },
+    {
+      to: 'concepts',
+      label: 'Concepts',
+      number: `${lanes.length} lane${lanes.length === 1 ? '' : 's'}`,
+      icon: Layers,
+    },
     { to: 'searches', label: 'Searches', number: `${lines} lines`, icon: ListOrdered },
     { to: 'records', label: 'Records', number: `${formatCount(unread)} unread`, icon: BookOpen },
   ];
   return (
     <nav
       aria-label="Stages"
-      className="rule bg-base-300 flex shrink-0 flex-col border-r py-2 md:w-[156px] max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0"
+      className="rule bg-base-300 flex shrink-0 flex-col border-r py-2 md:w-[180px] max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0"
     >
       {stages.map(({ to, label, number, icon: Icon }) => (
         <NavLink

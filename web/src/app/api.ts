@@ -145,7 +145,8 @@ export function problemOf(error: unknown): Problem {
   return {
     type: 'about:blank',
     title: 'The server does not answer.',
-    detail: 'What was saved before is kept, and what you typed stays here. Check that Even Lantern is running, then try again.',
+    detail:
+      'What was saved before is kept, and what you typed stays here. Check that Even Lantern is running, then try again.',
     status: 0,
   };
 }

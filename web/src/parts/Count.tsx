@@ -24,7 +24,15 @@ export function useMovedFrom(value: number | null): number | null {
 }
 
 /** A count. What just moved is amber and says what it was. */
-export function Count({ hits, error = null, className = '' }: { hits: number | null; error?: string | null; className?: string }) {
+export function Count({
+  hits,
+  error = null,
+  className = '',
+}: {
+  hits: number | null;
+  error?: string | null;
+  className?: string;
+}) {
   const movedFrom = useMovedFrom(hits);
   if (hits === null) {
     return (

@@ -10,7 +10,10 @@ export function Mark() {
           strokeLinejoin="round"
           strokeLinecap="round"
         />
-        <path d="M12 9.5c1.7 2 2.4 3.2 2.4 4.3a2.4 2.4 0 0 1-4.8 0c0-1.1.7-2.3 2.4-4.3z" fill="var(--color-accent)" />
+        <path
+          d="M12 9.5c1.7 2 2.4 3.2 2.4 4.3a2.4 2.4 0 0 1-4.8 0c0-1.1.7-2.3 2.4-4.3z"
+          fill="var(--color-accent)"
+        />
       </svg>
       Even Lantern
     </span>

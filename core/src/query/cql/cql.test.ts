@@ -25,15 +25,47 @@ test('printing is stable: canonical text is a fixed point', () => {
 });
 
 test('no text makes the parser throw, and every error has a place inside the text', () => {
-  const piece = fc.constantFrom('el.words', '=', '"', '(', ')', 'and', 'prox', '/', 'distance', '<=', '3', '\\', 'a*', '*', '?', 'x', ' ', '^', 'sortby', 'el.heading', '==', '/el.narrower', 'el.year', 'within', '"2005 2026"');
+  const piece = fc.constantFrom(
+    'el.words',
+    '=',
+    '"',
+    '(',
+    ')',
+    'and',
+    'prox',
+    '/',
+    'distance',
+    '<=',
+    '3',
+    '\\',
+    'a*',
+    '*',
+    '?',
+    'x',
+    ' ',
+    '^',
+    'sortby',
+    'el.heading',
+    '==',
+    '/el.narrower',
+    'el.year',
+    'within',
+    '"2005 2026"',
+  );
   fc.assert(
-    fc.property(fc.oneof(fc.string(), fc.array(piece).map((pieces) => pieces.join(' '))), (text) => {
-      const result = parseCql(text, options);
-      if (result.ok) return;
-      expect(result.error.at).toBeGreaterThanOrEqual(0);
-      expect(result.error.at).toBeLessThanOrEqual(text.length);
-      expect(result.error.message).not.toBe('');
-    }),
+    fc.property(
+      fc.oneof(
+        fc.string(),
+        fc.array(piece).map((pieces) => pieces.join(' ')),
+      ),
+      (text) => {
+        const result = parseCql(text, options);
+        if (result.ok) return;
+        expect(result.error.at).toBeGreaterThanOrEqual(0);
+        expect(result.error.at).toBeLessThanOrEqual(text.length);
+        expect(result.error.message).not.toBe('');
+      },
+    ),
     { numRuns: 2000 },
   );
 });
@@ -49,7 +81,10 @@ test.each([
     'el.title = "bright light" prox/unit=word/distance<=3 el.words = "therap*"',
     'el.title = "bright light" prox/unit=word/distance<=3 el.words = "therap*"',
   ],
-  ['el.heading ==/el.narrower/el.subheading="effects" "Light"', 'el.heading ==/el.narrower/el.subheading="effects" "Light"'],
+  [
+    'el.heading ==/el.narrower/el.subheading="effects" "Light"',
+    'el.heading ==/el.narrower/el.subheading="effects" "Light"',
+  ],
 ])('%s is read as %s', (text, canonical) => {
   const result = parseCql(text, options);
   expect(result.ok && printCql(result.query, options)).toBe(canonical);

@@ -114,7 +114,12 @@ function interpretNear(node: CqlBoolean, options: CqlOptions): NearQuery {
   for (const side of [node.left, node.right]) {
     const query = interpretNode(side, options);
     if (query.kind === 'words') parts.push(query);
-    else if (query.kind === 'near' && query.distance === distance && query.ordered === ordered && side === node.left) {
+    else if (
+      query.kind === 'near' &&
+      query.distance === distance &&
+      query.ordered === ordered &&
+      side === node.left
+    ) {
       parts.push(...query.parts);
     } else {
       const message = 'Only words and phrases can be near each other, all with the same distance and order.';
@@ -146,7 +151,13 @@ function nearModifiers(node: CqlBoolean): { distance: number; ordered: boolean }
     } else if (name === 'ordered' || name === 'unordered') {
       ordered = name === 'ordered';
     } else {
-      stop(46, modifier.at, modifier.name, 'unit, distance, ordered or unordered', `“${modifier.name}” is not known.`);
+      stop(
+        46,
+        modifier.at,
+        modifier.name,
+        'unit, distance, ordered or unordered',
+        `“${modifier.name}” is not known.`,
+      );
     }
   }
   return { distance, ordered };
@@ -167,10 +178,18 @@ function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   if (index === 'el.year') return interpretYear(clause);
   const field = SEARCH_FIELDS.find((candidate) => `el.${candidate}` === index);
   if (field !== undefined) return interpretWords(clause, field);
-  const limitField = options.limitFields.find((candidate) => `el.${candidate.toLowerCase()}` === `el.${name}`);
+  const limitField = options.limitFields.find(
+    (candidate) => `el.${candidate.toLowerCase()}` === `el.${name}`,
+  );
   if (set === 'el' && limitField !== undefined) return interpretLimit(clause, limitField);
   const expected = [...SEARCH_FIELDS, 'heading', 'year', ...options.limitFields].join(', ');
-  return stop(16, clause.at, written, expected, `The index “${written}” is not known. Known are: ${expected}.`);
+  return stop(
+    16,
+    clause.at,
+    written,
+    expected,
+    `The index “${written}” is not known. Known are: ${expected}.`,
+  );
 }
 
 function interpretWords(clause: CqlClause, field: SearchField): Query {
@@ -225,7 +244,9 @@ function interpretHeading(clause: CqlClause, options: CqlOptions): Query {
   refuseModifiers(clause, ['narrower', 'central', 'subheading', 'vocabulary']);
   const has = (name: string) => clause.modifiers.some((modifier) => modifierName(modifier) === name);
   const values = (name: string) =>
-    clause.modifiers.filter((modifier) => modifierName(modifier) === name).map((modifier) => modifier.value ?? '');
+    clause.modifiers
+      .filter((modifier) => modifierName(modifier) === name)
+      .map((modifier) => modifier.value ?? '');
   const label = unescapeQuoted(clause.term.text).trim();
   if (label === '') stop(27, clause.term.at, '', 'the name of a heading', 'The heading has no name.');
   return {
@@ -244,16 +265,28 @@ function interpretYear(clause: CqlClause): Query {
   const years = unescapeQuoted(clause.term.text).trim().split(/\s+/);
   const year = (text: string | undefined): number => {
     if (text !== undefined && /^\d{4}$/.test(text)) return Number(text);
-    return stop(36, clause.term.at, text ?? '', 'a year of four digits', 'A year is written with four digits.');
+    return stop(
+      36,
+      clause.term.at,
+      text ?? '',
+      'a year of four digits',
+      'A year is written with four digits.',
+    );
   };
-  const range = (from: number | null, to: number | null): Query => ({ kind: 'limit', field: 'year', from, to });
+  const range = (from: number | null, to: number | null): Query => ({
+    kind: 'limit',
+    field: 'year',
+    from,
+    to,
+  });
   const single = () => {
     if (years.length !== 1) stop(36, clause.term.at, years.join(' '), 'one year', 'Give one year.');
     return year(years[0]);
   };
   switch (relation) {
     case 'within':
-      if (years.length !== 2) stop(36, clause.term.at, years.join(' '), 'two years', 'within takes two years.');
+      if (years.length !== 2)
+        stop(36, clause.term.at, years.join(' '), 'two years', 'within takes two years.');
       return range(year(years[0]), year(years[1]));
     case '=':
     case '==':

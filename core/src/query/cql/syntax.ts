@@ -98,7 +98,13 @@ function lex(text: string): Lexeme[] {
     const match = token.exec(text);
     if (match === null || match[0] === '"') {
       const message = 'A quotation mark is not closed.';
-      throw new Stop({ diagnostic: 14, message, at, found: text.slice(at, at + 20), expected: 'a closing "' });
+      throw new Stop({
+        diagnostic: 14,
+        message,
+        at,
+        found: text.slice(at, at + 20),
+        expected: 'a closing "',
+      });
     }
     if (match[1] !== undefined) lexemes.push({ kind: 'quoted', text: match[1], at });
     else if (match[2] !== undefined) lexemes.push({ kind: 'symbol', text: match[2], at });
@@ -124,12 +130,14 @@ class Parser {
     const sortBy: CqlSortKey[] = [];
     if (this.isWord('sortby')) {
       this.position += 1;
-      while (this.peek().kind === 'word') sortBy.push({ index: this.next().text, modifiers: this.modifiers() });
+      while (this.peek().kind === 'word')
+        sortBy.push({ index: this.next().text, modifiers: this.modifiers() });
       if (sortBy.length === 0) this.fail('a sort key');
     }
     if (this.peek().kind !== 'end') {
       const stray = this.peek();
-      if (stray.text === ')') this.fail('the end of the query', 13, 'A closing parenthesis has no opening one.');
+      if (stray.text === ')')
+        this.fail('the end of the query', 13, 'A closing parenthesis has no opening one.');
       this.fail('and, or, not, prox, or the end of the query');
     }
     return { root, sortBy };
@@ -137,7 +145,8 @@ class Parser {
 
   private query(): CqlNode {
     this.depth += 1;
-    if (this.depth > MAX_DEPTH) this.fail('fewer nested parentheses', 13, 'Parentheses are nested too deeply.');
+    if (this.depth > MAX_DEPTH)
+      this.fail('fewer nested parentheses', 13, 'Parentheses are nested too deeply.');
     let left = this.operand();
     for (;;) {
       const lexeme = this.peek();
@@ -146,7 +155,14 @@ class Parser {
       this.position += 1;
       const modifiers = this.modifiers();
       const right = this.operand();
-      left = { kind: 'boolean', operator: operator as CqlBoolean['operator'], modifiers, left, right, at: lexeme.at };
+      left = {
+        kind: 'boolean',
+        operator: operator as CqlBoolean['operator'],
+        modifiers,
+        left,
+        right,
+        at: lexeme.at,
+      };
     }
     this.depth -= 1;
     return left;
@@ -168,14 +184,22 @@ class Parser {
 
   private clause(): CqlClause {
     const first = this.peek();
-    if (first.kind !== 'word' && first.kind !== 'quoted') this.fail('a word, a phrase in quotes, or an index');
+    if (first.kind !== 'word' && first.kind !== 'quoted')
+      this.fail('a word, a phrase in quotes, or an index');
     if (first.kind === 'word' && BOOLEANS.has(first.text.toLowerCase())) {
       this.fail('a word, a phrase in quotes, or an index');
     }
     this.position += 1;
     const relation = this.peek();
     if (!this.isRelation(relation)) {
-      return { kind: 'clause', index: null, relation: null, modifiers: [], term: this.term(first), at: first.at };
+      return {
+        kind: 'clause',
+        index: null,
+        relation: null,
+        modifiers: [],
+        term: this.term(first),
+        at: first.at,
+      };
     }
     this.position += 1;
     const modifiers = this.modifiers();

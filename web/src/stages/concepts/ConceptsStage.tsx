@@ -23,7 +23,9 @@ export function ConceptsStage() {
     else next.set('term', id);
     setParams(next, { replace: true });
   };
-  useHotkeys('n', () => document.querySelector<HTMLInputElement>('[data-lane-input]')?.focus(), { preventDefault: true });
+  useHotkeys('n', () => document.querySelector<HTMLInputElement>('[data-lane-input]')?.focus(), {
+    preventDefault: true,
+  });
   useHotkeys('esc', () => select(null));
 
   if (lanes.length === 0) {
@@ -43,7 +45,9 @@ export function ConceptsStage() {
         <div className="flex items-baseline justify-between gap-3">
           <div className="flex min-w-0 items-baseline gap-3">
             <h1 className="text-[17px] font-bold">Concepts</h1>
-            <p className="quiet truncate max-md:hidden">Terms in a lane are joined with OR, lanes with AND.</p>
+            <p className="quiet truncate max-md:hidden">
+              Terms in a lane are joined with OR, lanes with AND.
+            </p>
           </div>
           <p aria-live="polite" className="whitespace-nowrap">
             {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
@@ -75,7 +79,10 @@ export function ConceptsStage() {
                   onSelect={select}
                 />
                 {i < lanes.length - 1 && (
-                  <div className="flex w-14 shrink-0 flex-col items-center pt-36" aria-label="Lanes so far, together">
+                  <div
+                    className="flex w-14 shrink-0 flex-col items-center pt-36"
+                    aria-label="Lanes so far, together"
+                  >
                     <span className="quiet text-xs">AND</span>
                     <span className="rule w-full border-y py-1 text-center font-bold">
                       <Count hits={bridge?.hits ?? null} />
@@ -88,7 +95,12 @@ export function ConceptsStage() {
         </div>
       </div>
       {selected !== undefined && database !== null && (
-        <TermInspector key={selected.id} term={selected} count={counts?.terms[selected.id]} onClose={() => select(null)} />
+        <TermInspector
+          key={selected.id}
+          term={selected}
+          count={counts?.terms[selected.id]}
+          onClose={() => select(null)}
+        />
       )}
     </div>
   );

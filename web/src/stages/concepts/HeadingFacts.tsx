@@ -6,7 +6,10 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 /** What the vocabulary says of a heading: its note, its places in the tree, its other names, its counts. */
 export function HeadingFacts({ label }: { label: string }) {
   const { database } = useReview();
-  const { data, error } = api.useHeadingQuery({ database: database?.id ?? '', label }, { skip: database === null });
+  const { data, error } = api.useHeadingQuery(
+    { database: database?.id ?? '', label },
+    { skip: database === null },
+  );
   if (error !== undefined) return <ProblemNote problem={problemOf(error)} />;
   if (data === undefined) return <p className="quiet">Looking up the heading …</p>;
   const { heading, paths, narrower } = data;
@@ -49,11 +52,17 @@ export function HeadingFacts({ label }: { label: string }) {
         <h3 className="small-head">Counts in {database?.name}</h3>
         <dl className="grid grid-cols-[1fr_auto] gap-y-0.5">
           <dt>this heading alone</dt>
-          <dd><Count hits={data.alone.hits} /></dd>
+          <dd>
+            <Count hits={data.alone.hits} />
+          </dd>
           <dt>with narrower</dt>
-          <dd><Count hits={data.withNarrower.hits} /></dd>
+          <dd>
+            <Count hits={data.withNarrower.hits} />
+          </dd>
           <dt>with narrower, central</dt>
-          <dd><Count hits={data.central.hits} /></dd>
+          <dd>
+            <Count hits={data.central.hits} />
+          </dd>
         </dl>
       </section>
     </div>

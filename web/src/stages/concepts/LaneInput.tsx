@@ -29,10 +29,13 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
     answer === undefined
       ? []
       : [
-          ...answer.headings.map((offer): Offer => ({ kind: 'heading', offer })),
+          ...answer.headings.filter(isSure).map((offer): Offer => ({ kind: 'heading', offer })),
           ...(answer.words.error === null || answer.words.hits !== null
             ? [{ kind: 'words', text: answer.text, count: answer.words } as const]
             : []),
+          ...answer.headings
+            .filter((offer) => !isSure(offer))
+            .map((offer): Offer => ({ kind: 'heading', offer })),
         ];
 
   const take = async (offer: Offer) => {
@@ -80,7 +83,8 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
             setTrouble(null);
           },
           onKeyDown: (event) => {
-            if (event.key === 'Enter' && text.trim() === '') setTrouble('This term is empty. Write a word or a phrase.');
+            if (event.key === 'Enter' && text.trim() === '')
+              setTrouble('This term is empty. Write a word or a phrase.');
           },
         })}
         data-lane-input
@@ -96,7 +100,11 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
       )}
       <div
         {...combobox.getMenuProps({ 'aria-label': 'What this leads to' })}
-        className={open && offers.length > 0 ? 'rule bg-base-100 rounded-box absolute right-3 left-3 z-20 mt-1 max-h-96 min-w-64 overflow-auto border shadow-lg' : 'hidden'}
+        className={
+          open && offers.length > 0
+            ? 'rule bg-base-100 rounded-box absolute right-3 left-3 z-20 mt-1 max-h-96 min-w-64 overflow-auto border shadow-lg'
+            : 'hidden'
+        }
       >
         {open &&
           offers.map((offer, index) => (
@@ -105,12 +113,21 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
               {...combobox.getItemProps({ item: offer, index })}
               className={`rule cursor-pointer border-b px-3 py-2 ${combobox.highlightedIndex === index ? 'bg-base-300' : ''}`}
             >
-              {offer.kind === 'heading' ? <HeadingOffer offer={offer.offer} /> : <WordsOffer text={offer.text} count={offer.count} />}
+              {offer.kind === 'heading' ? (
+                <HeadingOffer offer={offer.offer} />
+              ) : (
+                <WordsOffer text={offer.text} count={offer.count} />
+              )}
             </div>
           ))}
       </div>
     </div>
   );
+}
+
+/** Headings that the typed word names outright come before the word itself, likely ones after it. */
+function isSure({ reason }: LookupHeading): boolean {
+  return reason === 'same label' || reason === 'entry term';
 }
 
 function HeadingOffer({ offer: { heading, reason, matched, count } }: { offer: LookupHeading }) {

@@ -22,7 +22,15 @@ const FIELDS: readonly [SearchField, string][] = [
 const DISTANCES = [1, 2, 3, 4, 5, 8, 10, 15];
 
 /** Beside the lanes: what the selected term is, its counts, and what can be done with it. */
-export function TermInspector({ term, count, onClose }: { term: ReviewTerm; count: TermCount | undefined; onClose: () => void }) {
+export function TermInspector({
+  term,
+  count,
+  onClose,
+}: {
+  term: ReviewTerm;
+  count: TermCount | undefined;
+  onClose: () => void;
+}) {
   const { database } = useReview();
   const { change, remove, refresh } = useTermEdits();
   const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
@@ -34,10 +42,15 @@ export function TermInspector({ term, count, onClose }: { term: ReviewTerm; coun
   const theirs = problem?.problem.status === 412 ? (problem.problem.current as ReviewTerm) : null;
 
   return (
-    <aside aria-label="Term" className="rule bg-base-100 flex w-[316px] shrink-0 flex-col gap-3 overflow-y-auto border-l px-4 py-3 max-md:fixed max-md:inset-0 max-md:z-30 max-md:w-auto">
+    <aside
+      aria-label="Term"
+      className="rule bg-base-100 flex w-[316px] shrink-0 flex-col gap-3 overflow-y-auto border-l px-4 py-3 max-md:fixed max-md:inset-0 max-md:z-30 max-md:w-auto"
+    >
       <div className="flex items-start justify-between gap-2">
         <div className="min-w-0">
-          <p className="small-head">{term.content.kind === 'heading' ? database?.vocabulary?.name : 'Words'}</p>
+          <p className="small-head">
+            {term.content.kind === 'heading' ? database?.vocabulary?.name : 'Words'}
+          </p>
           <h2 className="text-lg leading-tight font-bold break-words">{describeTerm(term.content).text}</h2>
         </div>
         <button className="btn btn-ghost btn-xs btn-square" onClick={onClose} aria-label="Close">
@@ -57,7 +70,10 @@ export function TermInspector({ term, count, onClose }: { term: ReviewTerm; coun
                 <button
                   className="btn btn-sm btn-quiet"
                   onClick={() =>
-                    void change({ ...term, version: theirs.version, content: theirs.content }, problem.mine).then((failed) =>
+                    void change(
+                      { ...term, version: theirs.version, content: theirs.content },
+                      problem.mine,
+                    ).then((failed) =>
                       setProblem(failed === null ? null : { problem: failed, mine: problem.mine }),
                     )
                   }
@@ -116,32 +132,51 @@ function HeadingOptions({
   onChange: (content: TermContent) => void;
 }) {
   const { database } = useReview();
-  const { data } = api.useHeadingQuery({ database: database?.id ?? '', label: content.label }, { skip: database === null });
-  const toggle = (name: string) => (
+  const { data } = api.useHeadingQuery(
+    { database: database?.id ?? '', label: content.label },
+    { skip: database === null },
+  );
+  const toggle = (name: string) =>
     content.subheadings.includes(name)
       ? content.subheadings.filter((each) => each !== name)
-      : [...content.subheadings, name]
-  );
+      : [...content.subheadings, name];
   return (
     <fieldset className="flex flex-col gap-1">
       <legend className="small-head pb-1">How it is searched</legend>
       <label className="flex items-center gap-2">
-        <input type="checkbox" className="checkbox checkbox-sm" checked={content.narrower} onChange={(event) => onChange({ ...content, narrower: event.target.checked })} />
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={content.narrower}
+          onChange={(event) => onChange({ ...content, narrower: event.target.checked })}
+        />
         with narrower
       </label>
       <label className="flex items-center gap-2">
-        <input type="checkbox" className="checkbox checkbox-sm" checked={content.central} onChange={(event) => onChange({ ...content, central: event.target.checked })} />
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm"
+          checked={content.central}
+          onChange={(event) => onChange({ ...content, central: event.target.checked })}
+        />
         central
       </label>
       {(data?.heading.subheadings.length ?? 0) > 0 && (
         <details>
           <summary className="cursor-pointer">
-            {content.subheadings.length === 0 ? 'any subheading or none' : `subheading ${content.subheadings.join(' or ')}`}
+            {content.subheadings.length === 0
+              ? 'any subheading or none'
+              : `subheading ${content.subheadings.join(' or ')}`}
           </summary>
           <div className="flex flex-col gap-1 pt-1 pl-4">
             {data?.heading.subheadings.map((name) => (
               <label key={name} className="flex items-center gap-2">
-                <input type="checkbox" className="checkbox checkbox-xs" checked={content.subheadings.includes(name)} onChange={() => onChange({ ...content, subheadings: toggle(name) })} />
+                <input
+                  type="checkbox"
+                  className="checkbox checkbox-xs"
+                  checked={content.subheadings.includes(name)}
+                  onChange={() => onChange({ ...content, subheadings: toggle(name) })}
+                />
                 {name}
               </label>
             ))}
@@ -193,7 +228,9 @@ function WordsOptions({
           <select
             className="select select-sm w-full"
             value={content.near ?? ''}
-            onChange={(event) => onChange({ ...content, near: event.target.value === '' ? null : Number(event.target.value) })}
+            onChange={(event) =>
+              onChange({ ...content, near: event.target.value === '' ? null : Number(event.target.value) })
+            }
           >
             <option value="">as a phrase</option>
             {DISTANCES.map((distance) => (

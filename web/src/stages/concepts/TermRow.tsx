@@ -21,7 +21,9 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
   const error = count?.error ?? null;
   const adds = count?.adds ?? null;
   return (
-    <li className={`rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}>
+    <li
+      className={`rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}
+    >
       <button
         className="block w-full cursor-pointer px-3 py-1.5 text-left"
         aria-pressed={selected}
@@ -31,7 +33,11 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
         }}
       >
         <span className="flex items-baseline justify-between gap-2">
-          <span className={`min-w-0 break-words ${term.content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}`}>{text}</span>
+          <span
+            className={`min-w-0 break-words ${term.content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}`}
+          >
+            {text}
+          </span>
           <span className={stale ? 'opacity-60' : ''}>
             <Count hits={count?.hits ?? null} error={error} />
           </span>

@@ -58,7 +58,8 @@ export function useTermEdits() {
         what: `changed ${describeTerm(term.content).text}`,
         undo: async () => {
           const version = await versionOf(term.id);
-          if (version !== null) await changeTerm({ id: term.id, version, change: { content: term.content } }).unwrap();
+          if (version !== null)
+            await changeTerm({ id: term.id, version, change: { content: term.content } }).unwrap();
         },
       });
       return null;

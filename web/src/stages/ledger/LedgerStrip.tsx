@@ -38,11 +38,14 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
           <span className="quiet">Nothing run and logged yet</span>
         ) : (
           <span className="truncate">
-            Last run <b>{last.databaseName}</b>, {format(last.startedAt, 'd MMM yyyy HH:mm')}, {last.lines.length} lines,{' '}
-            <b>{formatCount(last.fetched)}</b> records{last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
+            Last run <b>{last.databaseName}</b>, {format(last.startedAt, 'd MMM yyyy HH:mm')},{' '}
+            {last.lines.length} lines, <b>{formatCount(last.fetched)}</b> records
+            {last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
           </span>
         )}
-        {entries.length > 0 && <span className={`max-md:hidden ${ledger?.brokenAt == null ? '' : 'problem'}`}>{chain}</span>}
+        {entries.length > 0 && (
+          <span className={`max-md:hidden ${ledger?.brokenAt == null ? '' : 'problem'}`}>{chain}</span>
+        )}
         <span className="ml-auto" aria-hidden="true">
           {open ? <ChevronDown className="h-4 w-4" /> : <ChevronUp className="h-4 w-4" />}
         </span>

@@ -4,7 +4,15 @@ import { Download } from 'lucide-react';
 import { formatCount } from '../../parts/Count.js';
 
 /** Every logged run, the latest first, with what makes it repeatable. */
-export function LedgerView({ reviewId, entries, chain }: { reviewId: string; entries: readonly LedgerEntry[]; chain: string }) {
+export function LedgerView({
+  reviewId,
+  entries,
+  chain,
+}: {
+  reviewId: string;
+  entries: readonly LedgerEntry[];
+  chain: string;
+}) {
   return (
     <section aria-label="Ledger" tabIndex={0} className="rule max-h-[60vh] overflow-auto border-b px-4 py-3">
       <div className="flex flex-wrap items-baseline justify-between gap-3 pb-2">
@@ -19,17 +27,23 @@ export function LedgerView({ reviewId, entries, chain }: { reviewId: string; ent
           </a>
         </span>
       </div>
-      {entries.length === 0 && <p className="quiet">Nothing has been run and logged yet. Run a strategy on the Searches stage.</p>}
+      {entries.length === 0 && (
+        <p className="quiet">Nothing has been run and logged yet. Run a strategy on the Searches stage.</p>
+      )}
       {[...entries].reverse().map(({ content, hash }, i) => (
         <details key={hash} open={i === 0} className="rule border-t py-2">
           <summary className="cursor-pointer">
-            <b>Entry {content.entry}</b> {content.databaseName}, release {content.release}, {format(content.startedAt, 'd MMM yyyy HH:mm')},{' '}
-            <b>{content.hits === null ? 'not counted' : `${formatCount(content.hits)} hits`}</b>, {formatCount(content.fetched)} records fetched, by {content.ranBy}
+            <b>Entry {content.entry}</b> {content.databaseName}, release {content.release},{' '}
+            {format(content.startedAt, 'd MMM yyyy HH:mm')},{' '}
+            <b>{content.hits === null ? 'not counted' : `${formatCount(content.hits)} hits`}</b>,{' '}
+            {formatCount(content.fetched)} records fetched, by {content.ranBy}
             {content.outcome === 'interrupted' && <b className="problem"> interrupted: {content.reason}</b>}
           </summary>
           <dl className="grid grid-cols-[max-content_1fr] gap-x-4 py-2 text-[13px] max-md:grid-cols-1">
             <dt className="quiet">started (UTC)</dt>
-            <dd>{content.startedAt}, took {content.durationMs} ms; time zone of the person {content.timeZone}</dd>
+            <dd>
+              {content.startedAt}, took {content.durationMs} ms; time zone of the person {content.timeZone}
+            </dd>
             <dt className="quiet">result fingerprint</dt>
             <dd className="font-mono text-xs break-all">{content.fingerprint}</dd>
             <dt className="quiet">entry hash</dt>
@@ -52,7 +66,9 @@ export function LedgerView({ reviewId, entries, chain }: { reviewId: string; ent
                   <td className="quiet font-mono text-xs leading-5">L{line.number}</td>
                   <td className="pr-3">{line.description}</td>
                   <td className="pr-3 font-mono text-xs leading-5 break-words">
-                    <span className="line-clamp-2" title={line.string}>{line.string}</span>
+                    <span className="line-clamp-2" title={line.string}>
+                      {line.string}
+                    </span>
                   </td>
                   <td className="count">{line.hits === null ? 'not counted' : formatCount(line.hits)}</td>
                 </tr>

@@ -31,7 +31,8 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
       undo: async () => {
         const present = latest.current;
         await changeElement({ reviewId: review.id, id, version: present.version, change: before }).unwrap();
-        if (before.text !== undefined || before.note !== undefined) setDraft((draft) => ({ ...draft, ...textsOf(before) }));
+        if (before.text !== undefined || before.note !== undefined)
+          setDraft((draft) => ({ ...draft, ...textsOf(before) }));
       },
     });
   };
@@ -39,7 +40,11 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
   useEffect(() => {
     if (!dirty || saving.isLoading || saving.isError) return;
     const timer = setTimeout(() => {
-      void save(draft, { text: element.text, note: element.note }, `wrote ${shape?.name.toLowerCase() ?? 'an element'}`);
+      void save(
+        draft,
+        { text: element.text, note: element.note },
+        `wrote ${shape?.name.toLowerCase() ?? 'an element'}`,
+      );
     }, SAVE_AFTER_MS);
     return () => clearTimeout(timer);
     // The draft and what is saved decide when to save; the rest is read at that moment.
@@ -63,7 +68,7 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
   const theirs = conflict ? (problemOf(saving.error).current as ReviewElement) : null;
 
   return (
-    <section className="grid gap-x-6 gap-y-2 py-3 md:grid-cols-[11rem_1fr_1fr]" aria-label={shape?.name}>
+    <section className="grid gap-x-6 gap-y-2 py-2 md:grid-cols-[11rem_1fr_1fr]" aria-label={shape?.name}>
       <div className="flex flex-col gap-2">
         <span className="flex items-center gap-2 font-semibold">
           <ElementTile element={element.key} /> {shape?.name}
@@ -75,7 +80,11 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
             checked={element.searched}
             onChange={(event) => {
               const searched = event.target.checked;
-              void save({ searched }, { searched: !searched }, `${searched ? 'searched' : 'did not search'} on ${shape?.name ?? ''}`);
+              void save(
+                { searched },
+                { searched: !searched },
+                `${searched ? 'searched' : 'did not search'} on ${shape?.name ?? ''}`,
+              );
             }}
           />
           search on this
@@ -84,7 +93,8 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
       <label className="flex flex-col gap-1">
         <span className="small-head">{shape?.asks}</span>
         <textarea
-          className="textarea min-h-14 w-full text-[15px]"
+          className="textarea min-h-12 w-full text-[15px]"
+          rows={2}
           maxLength={2000}
           value={draft.text}
           placeholder={`such as: ${shape?.example ?? ''}`}
@@ -94,7 +104,8 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
       <label className="flex flex-col gap-1">
         <span className="small-head">Note</span>
         <textarea
-          className="textarea min-h-14 w-full"
+          className="textarea min-h-12 w-full"
+          rows={2}
           maxLength={10000}
           value={draft.note}
           onChange={(event) => edit({ note: event.target.value })}

@@ -10,13 +10,17 @@ export function QuestionStage() {
   const sentence = questionSentence(review.elements);
   const searched = review.elements.filter((element) => element.searched);
   return (
-    <div className="mx-auto flex max-w-5xl flex-col gap-4 px-6 py-4">
+    <div className="mx-auto flex max-w-5xl flex-col gap-3 px-6 py-3">
       <div className="flex items-baseline gap-3">
         <h1 className="text-[17px] font-bold">Question</h1>
         <p className="quiet">Write what you know; leave the rest open. It is saved as you write.</p>
       </div>
-      <p className="rule border-y py-4 font-serif text-xl leading-snug" data-testid="sentence">
-        {sentence === '' ? <span className="quiet">The question will stand here as one sentence.</span> : sentence}
+      <p className="rule border-y py-3 font-serif text-xl leading-snug" data-testid="sentence">
+        {sentence === '' ? (
+          <span className="quiet">The question will stand here as one sentence.</span>
+        ) : (
+          sentence
+        )}
       </p>
       <div className="rule divide-y divide-[var(--rule)]">
         {ELEMENTS.map(({ key }) => {

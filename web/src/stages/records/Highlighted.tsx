@@ -7,7 +7,11 @@ export function Highlighted({ text, layers }: { text: string; layers: readonly L
     segment.layers.length === 0 ? (
       <span key={i}>{segment.text}</span>
     ) : (
-      <mark key={i} title={`found by ${segment.layers.join(' and ')}`} style={{ '--mark-line': `var(--line-${segment.layers[0] ?? 'P'})` } as React.CSSProperties}>
+      <mark
+        key={i}
+        title={`found by ${segment.layers.join(' and ')}`}
+        style={{ '--mark-line': `var(--line-${segment.layers[0] ?? 'P'})` } as React.CSSProperties}
+      >
         {segment.text}
       </mark>
     ),

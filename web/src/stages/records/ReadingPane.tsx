@@ -32,7 +32,12 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
   const lanes = highlightsOf(record);
   const matched = new Set(lanes.flatMap(({ highlights }) => highlights.headings));
   return (
-    <article ref={top} tabIndex={0} aria-label="Record" className="bg-base-100 flex h-full flex-col gap-3 overflow-y-auto px-6 py-4">
+    <article
+      ref={top}
+      tabIndex={0}
+      aria-label="Record"
+      className="bg-base-100 relative flex h-full flex-col gap-3 overflow-y-auto px-6 py-4"
+    >
       <p className="quiet text-[13px]">{sourceOf(record)}</p>
       <h2 className="font-serif text-[21px] leading-[1.25] font-semibold">
         <Highlighted text={record.title} layers={layersFor(lanes, 'title', 0)} />
@@ -93,7 +98,13 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
   );
 }
 
-function Abstract({ record, lanes }: { record: BibRecord; lanes: ReturnType<ReturnType<typeof useRecordHighlights>> }) {
+function Abstract({
+  record,
+  lanes,
+}: {
+  record: BibRecord;
+  lanes: ReturnType<ReturnType<typeof useRecordHighlights>>;
+}) {
   if (record.abstract.length === 0) return <p className="quiet">This record has no abstract.</p>;
   // Highlights count sections as the search does: a label is a section of its own.
   const sections = sectionsOf(record, 'abstract');
@@ -107,7 +118,10 @@ function Abstract({ record, lanes }: { record: BibRecord; lanes: ReturnType<Retu
           <section key={textAt}>
             {label !== null && labelAt !== null && (
               <h3 className="small-head font-sans">
-                <Highlighted text={sections[labelAt] ?? label} layers={layersFor(lanes, 'abstract', labelAt)} />
+                <Highlighted
+                  text={sections[labelAt] ?? label}
+                  layers={layersFor(lanes, 'abstract', labelAt)}
+                />
               </h3>
             )}
             <p>

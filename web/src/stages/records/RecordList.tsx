@@ -44,7 +44,13 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
   }, [position, list]);
 
   return (
-    <div ref={box} className="min-h-0 flex-1 overflow-y-auto" tabIndex={0} role="listbox" aria-label="Records">
+    <div
+      ref={box}
+      className="min-h-0 flex-1 overflow-y-auto"
+      tabIndex={0}
+      role="listbox"
+      aria-label="Records"
+    >
       <div style={{ height: list.getTotalSize(), position: 'relative' }}>
         {items.map(({ index, start }) => {
           const row = pages.row(index);
@@ -69,11 +75,16 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
                   </span>
                   <span className="min-w-0">
                     <span className="line-clamp-2 font-serif text-[15px] leading-[1.3]">
-                      <Highlighted text={row.title} layers={layersOf({ ...BLANK, title: row.title }, 'title', 0)} />
+                      <Highlighted
+                        text={row.title}
+                        layers={layersOf({ ...BLANK, title: row.title }, 'title', 0)}
+                      />
                     </span>
                     <span className="quiet block truncate text-xs">
                       {row.year} · {row.journal}
-                      {row.publicationTypes.filter((type) => type !== 'Journal article').map((type) => ` · ${type.toLowerCase()}`)}
+                      {row.publicationTypes
+                        .filter((type) => type !== 'Journal article')
+                        .map((type) => ` · ${type.toLowerCase()}`)}
                     </span>
                   </span>
                 </>

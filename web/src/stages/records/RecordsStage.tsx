@@ -100,11 +100,17 @@ export function RecordsStage() {
   }
   return (
     <div className="flex h-full min-h-0 max-md:flex-col">
-      <aside aria-label="Narrow" className="rule flex w-[168px] shrink-0 flex-col gap-3 overflow-y-auto border-r px-3 py-3 max-md:w-auto max-md:flex-row max-md:border-r-0 max-md:border-b">
+      <aside
+        aria-label="Narrow"
+        className="rule flex w-[168px] shrink-0 flex-col gap-3 overflow-y-auto border-r px-3 py-3 max-md:w-auto max-md:flex-row max-md:border-r-0 max-md:border-b"
+      >
         <fieldset>
           <legend className="small-head pb-1">Decision</legend>
           {(['any', ...DECISIONS] as const).map((each) => (
-            <label key={each} className={`flex cursor-pointer items-center justify-between gap-2 py-0.5 ${decision === each ? 'font-bold' : ''}`}>
+            <label
+              key={each}
+              className={`flex cursor-pointer items-center justify-between gap-2 py-0.5 ${decision === each ? 'font-bold' : ''}`}
+            >
               <span className="flex items-center gap-2">
                 <input
                   type="radio"
@@ -121,7 +127,11 @@ export function RecordsStage() {
         </fieldset>
         <label className="flex flex-col gap-1">
           <span className="small-head">Order</span>
-          <select className="select select-sm w-full" value={sort} onChange={(event) => set({ sort: event.target.value, record: null })}>
+          <select
+            className="select select-sm w-full"
+            value={sort}
+            onChange={(event) => set({ sort: event.target.value, record: null })}
+          >
             {SORTS.map(([name, label]) => (
               <option key={name} value={name}>
                 {label}
@@ -131,10 +141,18 @@ export function RecordsStage() {
         </label>
         <section className="flex flex-col gap-2 max-md:hidden">
           <h2 className="small-head">Kept records, exported</h2>
-          <a className="btn btn-sm btn-quiet justify-start" href={`/api/reviews/${review.id}/kept.ris`} download>
+          <a
+            className="btn btn-sm btn-quiet justify-start"
+            href={`/api/reviews/${review.id}/kept.ris`}
+            download
+          >
             <Download className="h-4 w-4" aria-hidden="true" /> RIS
           </a>
-          <a className="btn btn-sm btn-quiet justify-start" href={`/api/reviews/${review.id}/kept.csl.json`} download>
+          <a
+            className="btn btn-sm btn-quiet justify-start"
+            href={`/api/reviews/${review.id}/kept.csl.json`}
+            download
+          >
             <Download className="h-4 w-4" aria-hidden="true" /> CSL-JSON
           </a>
         </section>
@@ -145,19 +163,28 @@ export function RecordsStage() {
             <div className="flex items-baseline gap-3 px-4 pt-3 pb-2">
               <h1 className="text-[17px] font-bold">Records</h1>
               <p className="quiet count" data-testid="position">
-                {position === null ? formatCount(pages.total) : `${formatCount(position + 1)} of ${formatCount(pages.total)}`}
+                {position === null
+                  ? formatCount(pages.total)
+                  : `${formatCount(position + 1)} of ${formatCount(pages.total)}`}
               </p>
             </div>
             {pages.total === 0 ? (
               <p className="quiet px-4">No record has this decision.</p>
             ) : (
-              <RecordList pages={pages} openId={openId} onOpen={(id) => set({ record: id })} position={position} />
+              <RecordList
+                pages={pages}
+                openId={openId}
+                onOpen={(id) => set({ record: id })}
+                position={position}
+              />
             )}
           </div>
         </Panel>
         <Separator className="w-[3px] bg-[var(--rule)]" aria-label="Width of the list" />
         <Panel defaultSize="56%" minSize="30%">
-          {openId !== null && pages.total > 0 && <ReadingPane id={openId} onDecide={(next) => void judge(next)} />}
+          {openId !== null && pages.total > 0 && (
+            <ReadingPane id={openId} onDecide={(next) => void judge(next)} />
+          )}
         </Panel>
       </Group>
     </div>

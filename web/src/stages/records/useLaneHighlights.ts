@@ -29,7 +29,9 @@ export interface LaneHighlights {
 
 export function useRecordHighlights(): (record: BibRecord) => LaneHighlights[] {
   const { review, database } = useReview();
-  const { data: vocabulary } = api.useVocabularyQuery(database?.id ?? '', { skip: database?.vocabulary == null });
+  const { data: vocabulary } = api.useVocabularyQuery(database?.id ?? '', {
+    skip: database?.vocabulary == null,
+  });
   const context = useMemo((): EvaluationContext => {
     const tree = vocabulary === undefined ? null : indexVocabulary(vocabulary);
     return {
@@ -43,13 +45,16 @@ export function useRecordHighlights(): (record: BibRecord) => LaneHighlights[] {
         element: element.key,
         query: {
           kind: 'or',
-          operands: terms.map(({ content }) => termQuery(content)).flatMap((result) => (result.ok ? [result.query] : [])),
+          operands: terms
+            .map(({ content }) => termQuery(content))
+            .flatMap((result) => (result.ok ? [result.query] : [])),
         },
       })),
     [review],
   );
   return useCallback(
-    (record) => lanes.map(({ element, query }) => ({ element, highlights: highlight(query, record, context) })),
+    (record) =>
+      lanes.map(({ element, query }) => ({ element, highlights: highlight(query, record, context) })),
     [lanes, context],
   );
 }
@@ -64,5 +69,8 @@ export function useLaneHighlights(): (record: BibRecord, field: TextField, secti
 }
 
 export function layersFor(lanes: readonly LaneHighlights[], field: TextField, section: number): Layer[] {
-  return lanes.map(({ element, highlights }) => ({ layer: element, spans: highlights.fields[field]?.[section] ?? [] }));
+  return lanes.map(({ element, highlights }) => ({
+    layer: element,
+    spans: highlights.fields[field]?.[section] ?? [],
+  }));
 }

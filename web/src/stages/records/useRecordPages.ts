@@ -36,7 +36,10 @@ export function useRecordPages(review: string, sort: RecordSort, decision: Decis
   }, [needed, argument, dispatch]);
 
   const first = api.useRecordsQuery(argument(0));
-  const selectors = useMemo(() => needed.map((page) => api.endpoints.records.select(argument(page))), [needed, argument]);
+  const selectors = useMemo(
+    () => needed.map((page) => api.endpoints.records.select(argument(page))),
+    [needed, argument],
+  );
   const loaded = useSelector(
     (state: State) => selectors.map((select) => select(state).data),
     (a, b) => a.length === b.length && a.every((page, i) => page === b[i]),
@@ -54,7 +57,8 @@ export function useRecordPages(review: string, sort: RecordSort, decision: Decis
     });
     if (first.data !== undefined) pages.set(0, first.data);
     const positions = new Map<string, number>();
-    for (const [page, { rows }] of pages) rows.forEach((row, i) => positions.set(row.id, page * PAGE_SIZE + i));
+    for (const [page, { rows }] of pages)
+      rows.forEach((row, i) => positions.set(row.id, page * PAGE_SIZE + i));
     return {
       total: first.data?.total ?? 0,
       counts: first.data?.counts ?? null,

@@ -12,7 +12,10 @@ export function RunProgress({ run: { run, problem, stop } }: { run: RunState }) 
     const counting = run.linesCounted < run.linesTotal;
     const total = run.linesTotal + (run.hits ?? 0);
     return (
-      <div role="status" className="flex items-center gap-3 border-l-[3px] border-l-accent bg-[var(--live)] px-3 py-2">
+      <div
+        role="status"
+        className="flex items-center gap-3 border-l-[3px] border-l-accent bg-[var(--live)] px-3 py-2"
+      >
         <progress
           className="progress w-48 text-[var(--color-accent)]"
           value={run.linesCounted + run.fetched}
@@ -35,9 +38,9 @@ export function RunProgress({ run: { run, problem, stop } }: { run: RunState }) 
       <div role="alert" className="problem flex gap-2">
         <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-label="Interrupted" />
         <p>
-          <b>The run was interrupted:</b> {run.reason} What it had is kept: {run.linesCounted} of {run.linesTotal} lines
-          counted, {formatCount(run.fetched)} records fetched. It is in the ledger, marked as interrupted. Run it again
-          when the database answers.
+          <b>The run was interrupted:</b> {run.reason} What it had is kept: {run.linesCounted} of{' '}
+          {run.linesTotal} lines counted, {formatCount(run.fetched)} records fetched. It is in the ledger,
+          marked as interrupted. Run it again when the database answers.
         </p>
       </div>
     );

@@ -42,12 +42,19 @@ export function SearchesStage() {
         <div className="flex items-baseline gap-3">
           <h1 className="text-[17px] font-bold">Searches</h1>
           <p className="quiet">
-            {database === null ? 'No database answers.' : `As ${database.name} gets it, release ${database.release}.`}
+            {database === null
+              ? 'No database answers.'
+              : `As ${database.name} gets it, release ${database.release}.`}
             {isFetching && ' Counting …'}
           </p>
         </div>
-        <button className="btn btn-primary" onClick={start} disabled={run.busy || database === null || lines.length === 0}>
-          <Play className="h-4 w-4" aria-hidden="true" /> Run and log <kbd className="font-mono text-xs font-normal">R</kbd>
+        <button
+          className="btn btn-primary"
+          onClick={start}
+          disabled={run.busy || database === null || lines.length === 0}
+        >
+          <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
+          <kbd className="font-mono text-xs font-normal">R</kbd>
         </button>
       </div>
       <RunProgress run={run} />
@@ -63,14 +70,23 @@ export function SearchesStage() {
           {problems.map(({ message, termId, laneId }) => (
             <div key={message + String(termId ?? laneId)} className="problem">
               {message}{' '}
-              <Link className="link" to={{ pathname: termId === null && laneId === null ? '../question' : '../concepts', search: termId === null ? '' : `?term=${termId}` }} relative="path">
+              <Link
+                className="link"
+                to={{
+                  pathname: termId === null && laneId === null ? '../question' : '../concepts',
+                  search: termId === null ? '' : `?term=${termId}`,
+                }}
+                relative="path"
+              >
                 go there
               </Link>
             </div>
           ))}
         </section>
       )}
-      {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && <p className="quiet">There is nothing to search yet.</p>}
+      {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && (
+        <p className="quiet">There is nothing to search yet.</p>
+      )}
       <div className="grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
         <div role="grid" aria-label="Lines">
           {lines.map((each, i) => {
@@ -85,20 +101,20 @@ export function SearchesStage() {
                   </div>
                 )}
                 <div role="gridcell">
-                <button
-                  className={`rule flex w-full cursor-pointer items-baseline gap-3 border-b border-l-[3px] px-2 py-1.5 text-left ${
-                    each.kind === 'term' ? '' : 'bg-base-300 font-bold'
-                  } ${line?.number === each.number ? 'border-l-base-content' : 'border-l-transparent'}`}
-                  aria-pressed={line?.number === each.number}
-                  onClick={() => setChosen(each.number)}
-                >
-                  <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>
-                  <span className="min-w-0 flex-1 break-words">{each.description}</span>
-                  <span className={isFetching ? 'opacity-60' : ''}>
-                    <Count hits={each.hits} error={each.error} />
-                  </span>
-                </button>
-                {each.error !== null && <p className="problem pl-14 text-xs">{each.error}</p>}
+                  <button
+                    className={`rule flex w-full cursor-pointer items-baseline gap-3 border-b border-l-[3px] px-2 py-1.5 text-left ${
+                      each.kind === 'term' ? '' : 'bg-base-300 font-bold'
+                    } ${line?.number === each.number ? 'border-l-base-content' : 'border-l-transparent'}`}
+                    aria-pressed={line?.number === each.number}
+                    onClick={() => setChosen(each.number)}
+                  >
+                    <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>
+                    <span className="min-w-0 flex-1 break-words">{each.description}</span>
+                    <span className={isFetching ? 'opacity-60' : ''}>
+                      <Count hits={each.hits} error={each.error} />
+                    </span>
+                  </button>
+                  {each.error !== null && <p className="problem pl-14 text-xs">{each.error}</p>}
                 </div>
               </div>
             );
@@ -107,20 +123,27 @@ export function SearchesStage() {
         {line !== undefined && (
           <section aria-label="String" className="flex flex-col gap-2 lg:sticky lg:top-3 lg:self-start">
             <div className="flex items-center justify-between">
-              <h2 className="small-head">
-                What is sent for L{line.number}, in CQL
-              </h2>
+              <h2 className="small-head">What is sent for L{line.number}, in CQL</h2>
               <button className="btn btn-ghost btn-xs" onClick={copy}>
-                <Copy className="h-3.5 w-3.5" aria-hidden="true" /> Copy <kbd className="font-mono font-normal">Alt C</kbd>
+                <Copy className="h-3.5 w-3.5" aria-hidden="true" /> Copy{' '}
+                <kbd className="font-mono font-normal">Alt C</kbd>
               </button>
             </div>
-            <pre tabIndex={0} aria-label="The string" className="rule bg-base-100 rounded-box max-h-[60vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap" data-testid="string">
+            <pre
+              tabIndex={0}
+              aria-label="The string"
+              className="rule bg-base-100 rounded-box max-h-[60vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
+              data-testid="string"
+            >
               {line.string}
             </pre>
             <p className="quiet">
-              {line.hits === null ? 'Not counted.' : (
+              {line.hits === null ? (
+                'Not counted.'
+              ) : (
                 <>
-                  Finds <b className="text-base-content">{line.hits}</b> records in {rehearsal?.databaseName}, release {rehearsal?.release}. Rehearsed only; nothing is logged until you run it.
+                  Finds <b className="text-base-content">{line.hits}</b> records in {rehearsal?.databaseName},
+                  release {rehearsal?.release}. Rehearsed only; nothing is logged until you run it.
                 </>
               )}
             </p>

@@ -1,0 +1,44 @@
+/** Imports point only towards core: web → contract → core; server → contract, core; standins → core. */
+const only = (from, allowed) => ({
+  name: `${from}-reaches-only-${allowed.join('-') || 'itself'}`,
+  severity: 'error',
+  from: { path: `^${from}/src` },
+  to: {
+    path: '^(core|contract|standins|server|web|e2e|bench)/',
+    pathNot: `^(${[from, ...allowed].join('|')})/`,
+  },
+});
+
+module.exports = {
+  forbidden: [
+    only('core', []),
+    only('contract', ['core']),
+    only('standins', ['core']),
+    only('server', ['contract', 'core']),
+    only('web', ['contract', 'core']),
+    {
+      name: 'core-is-free-of-the-outside',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$|/testing/' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'folders-of-core-are-entered-by-their-index',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/' },
+      to: { path: '^core/src/([^/]+)/.+', pathNot: '^core/src/(testing/|$1/|[^/]+/index\\.ts$)' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { conditionNames: ['source', 'import'], exportsFields: ['exports'] },
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: 'dist/' },
+  },
+};

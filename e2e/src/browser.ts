@@ -1,0 +1,142 @@
+/** A headless browser with a new, empty profile, and the few moves that tests make with it. */
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import chrome from 'selenium-webdriver/chrome.js';
+
+const WAIT_MS = 15_000;
+
+export interface Browser {
+  driver: WebDriver;
+  downloads: string;
+  goTo(address: string): Promise<void>;
+  /** the first element that a CSS selector finds, once it is there */
+  find(selector: string): Promise<WebElement>;
+  /** the first button, link or other element with exactly this accessible text */
+  named(name: string): Promise<WebElement>;
+  /** waits until the text of the page holds this */
+  sees(text: string): Promise<void>;
+  textOf(selector: string): Promise<string>;
+  /** waits until the text of an element passes a test, and returns it */
+  textWhen(selector: string, passes: (text: string) => boolean): Promise<string>;
+  /** types into whatever has the focus */
+  press(...keys: string[]): Promise<void>;
+  resize(width: number, height: number): Promise<void>;
+  screenshot(path: string): Promise<void>;
+  /** serious and critical findings of axe on the page as it is */
+  seriousFindings(): Promise<string[]>;
+  close(): Promise<void>;
+}
+
+export { Key };
+
+export async function openBrowser(width = 1280, height = 800): Promise<Browser> {
+  const profile = mkdtempSync(join(tmpdir(), 'even-lantern-browser-'));
+  const downloads = join(profile, 'downloads');
+  const options = new chrome.Options();
+  options.addArguments(
+    '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
+    '--disable-background-networking', '--disable-component-update', '--disable-sync',
+    `--user-data-dir=${join(profile, 'profile')}`,
+  ); // prettier-ignore
+  options.setUserPreferences({
+    'download.default_directory': downloads,
+    'download.prompt_for_download': false,
+  });
+  options.setChromeBinaryPath(process.env.CHROME_BINARY ?? '/usr/bin/chromium');
+  const driver = (await new Builder()
+    .forBrowser('chrome')
+    .setChromeOptions(options)
+    .setChromeService(new chrome.ServiceBuilder(process.env.CHROMEDRIVER ?? '/usr/bin/chromedriver'))
+    .build()) as chrome.Driver;
+  const resize = async (newWidth: number, newHeight: number) => {
+    await driver.sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      width: newWidth,
+      height: newHeight,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
+  };
+  await resize(width, height);
+  await driver.sendDevToolsCommand('Browser.setDownloadBehavior', {
+    behavior: 'allow',
+    downloadPath: downloads,
+  });
+
+  const find = async (selector: string) => {
+    const element = await driver.wait(
+      until.elementLocated(By.css(selector)),
+      WAIT_MS,
+      `no element ${selector}`,
+    );
+    return driver.wait(until.elementIsVisible(element), WAIT_MS, `${selector} is not visible`);
+  };
+  const pageText = async () => (await driver.findElement(By.css('body'))).getText();
+  const textOf = async (selector: string) => (await find(selector)).getText();
+  return {
+    driver,
+    downloads,
+    goTo: (address) => driver.get(address),
+    find,
+    async named(name) {
+      const literal = `"${name.replaceAll('"', '')}"`;
+      const path = `//*[self::button or self::a or self::summary or @role="option"][normalize-space(.)=${literal} or starts-with(normalize-space(.), ${literal}) or @aria-label=${literal}]`;
+      const element = await driver.wait(
+        until.elementLocated(By.xpath(path)),
+        WAIT_MS,
+        `nothing is named ${name}`,
+      );
+      return driver.wait(until.elementIsVisible(element), WAIT_MS, `${name} is not visible`);
+    },
+    async sees(text) {
+      await driver.wait(
+        async () => (await pageText()).includes(text),
+        WAIT_MS,
+        `the page does not say: ${text}`,
+      );
+    },
+    textOf,
+    async textWhen(selector, passes) {
+      let last = '';
+      await driver.wait(
+        async () => {
+          try {
+            last = await textOf(selector);
+            return passes(last);
+          } catch {
+            return false; // redrawn in between; look again
+          }
+        },
+        WAIT_MS,
+        `${selector} never came to say what was expected`,
+      );
+      return last;
+    },
+    async press(...keys) {
+      await driver
+        .actions()
+        .sendKeys(...keys)
+        .perform();
+    },
+    resize,
+    async screenshot(path) {
+      await driver.executeScript('return document.fonts.ready.then(() => true)');
+      writeFileSync(path, Buffer.from(await driver.takeScreenshot(), 'base64'));
+    },
+    async seriousFindings() {
+      const loaded = await driver.executeScript<boolean>('return typeof window.axe !== "undefined"');
+      if (!loaded) await driver.executeScript(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
+      return driver.executeAsyncScript<string[]>(`
+        const done = arguments[arguments.length - 1];
+        window.axe.run(document).then((result) => done(result.violations
+          .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+          .map(({ id, nodes }) => id + ': ' + nodes.map(({ html }) => html.slice(0, 120)).join(' | '))));
+      `);
+    },
+    async close() {
+      await driver.quit();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,56 @@
+/** Takes the pictures of docs/screenshots/ anew, from the demo data. */
+import { join } from 'node:path';
+import { openBrowser, Key } from './browser.js';
+import { startStack } from './stack.js';
+
+const folder = process.argv[2] ?? join(__dirname, '..', '..', 'docs', 'screenshots');
+
+async function main(): Promise<void> {
+  const stack = await startStack();
+  const browser = await openBrowser();
+  try {
+    const shoot = async (name: string) => {
+      await new Promise((resolve) => setTimeout(resolve, 700));
+      await browser.screenshot(join(folder, `${name}.png`));
+    };
+    await browser.goTo(stack.address);
+    await (await browser.named('Continue as')).click();
+    await browser.sees('Bright light at night');
+    await shoot('reviews');
+    await (await browser.named('Bright light at night')).click();
+    await browser.sees('In adult hospital staff');
+    await shoot('question');
+    await (await browser.named('Concepts')).click();
+    await browser.textWhen('[data-testid=whole]', (text) => /\d/.test(text));
+    await browser.sees('adds');
+    await shoot('concepts');
+    await (await browser.find('[data-lane-input]')).sendKeys('nurses');
+    await browser.sees('Qualified nurses');
+    await shoot('concepts-lookup');
+    await browser.press(Key.ESCAPE);
+    await (await browser.named('Light therapy')).click();
+    await browser.sees('Also called');
+    await shoot('concepts-heading');
+    await (await browser.named('Searches')).click();
+    await browser.sees('What is sent for');
+    await shoot('searches');
+    await (await browser.named('Records')).click();
+    await browser.sees('Author keywords');
+    await shoot('records');
+    await (await browser.find('footer > button')).click();
+    await browser.sees('result fingerprint');
+    await shoot('ledger');
+    await browser.driver.executeScript("localStorage.setItem('even-lantern-theme', 'nightshift')");
+    await browser.goTo(
+      `${await browser.driver.getCurrentUrl()}`.replace('?ledger=open', '').replace('records', 'concepts'),
+    );
+    await browser.textWhen('[data-testid=whole]', (text) => /\d/.test(text));
+    await browser.sees('adds');
+    await shoot('concepts-nightshift');
+  } finally {
+    await browser.close();
+    await stack.stop();
+  }
+}
+
+void main();

@@ -1,0 +1,13 @@
+// npm run dev: everything with reload, the interface at http://localhost:5173.
+import { buildPrograms, preparePackages } from './prepare.mjs';
+import { answering, server, standIns, together } from './programs.mjs';
+
+preparePackages();
+buildPrograms();
+together([
+  { command: 'npx', args: ['tsc', '-b', 'tsconfig.build.json', '--watch', '--preserveWatchOutput'] },
+  standIns('--watch'),
+  { command: 'npm', args: ['run', 'dev', '-w', 'web'] },
+]);
+await answering(`http://127.0.0.1:${process.env.STANDINS_PORT ?? '4311'}/`);
+together([server('--watch')]);

@@ -1,0 +1,88 @@
+// What every command needs first: the right Node, the packages, the built programs, and for tests a browser.
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+
+/** Runs a command and ends the process when it fails. */
+export function run(command, args, options = {}) {
+  const { status, error } = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  if (error) {
+    console.error(`${command} cannot be run: ${error.message}`);
+    process.exit(1);
+  }
+  if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Installs the packages when the lock file is newer than what is installed. */
+export function preparePackages() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major !== 20 || minor < 19) {
+    console.error(`Even Lantern needs Node 20.19 or later of version 20; this is ${process.versions.node}.`);
+    process.exit(1);
+  }
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  const stamp = join(root, 'node_modules', '.even-lantern-lock');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
+  console.log(
+    'Installing packages; the first time takes some minutes, since the database driver is compiled …',
+  );
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  writeFileSync(stamp, lock);
+}
+
+/** Compiles the programs; the compiler itself knows what has not changed. */
+export function buildPrograms() {
+  run('npx', ['tsc', '-b', 'tsconfig.build.json']);
+}
+
+/** Builds the interface when any of its sources is newer than the last build. */
+export function buildInterface() {
+  const built = join(root, 'web', 'dist', 'index.html');
+  const sources = [
+    'web/src',
+    'web/index.html',
+    'web/vite.config.ts',
+    'web/public',
+    'core/src',
+    'contract/src',
+  ];
+  const newest = Math.max(...sources.map((path) => newestChange(join(root, path))));
+  if (existsSync(built) && statSync(built).mtimeMs > newest) return;
+  run('npm', ['run', 'build', '-w', 'web', '--silent', '--', '--logLevel', 'warn']);
+}
+
+/** Finds Chromium and ChromeDriver, installing Debian's packages when that is allowed. */
+export function prepareBrowser() {
+  const found = (name) => spawnSync('which', [name], { stdio: 'ignore' }).status === 0;
+  if (found('chromium') && found('chromedriver')) return;
+  if (process.getuid?.() !== 0) {
+    console.error('The browser tests need Chromium and ChromeDriver. Install them with:');
+    console.error('  sudo apt-get install chromium chromium-driver');
+    process.exit(1);
+  }
+  console.log('Installing Chromium and ChromeDriver …');
+  const quiet = {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  };
+  execFileSync('apt-get', ['update', '-qq'], quiet);
+  execFileSync('apt-get', ['install', '-y', '-qq', 'chromium', 'chromium-driver'], quiet);
+}
+
+export function dataFolder() {
+  const folder = process.env.EVEN_LANTERN_DATA ?? join(root, 'data');
+  mkdirSync(folder, { recursive: true });
+  return folder;
+}
+
+function newestChange(path) {
+  const { mtimeMs } = statSync(path);
+  if (!statSync(path).isDirectory()) return mtimeMs;
+  return Math.max(mtimeMs, ...readdirSync(path).map((name) => newestChange(join(path, name))));
+}

@@ -1,0 +1,13 @@
+// npm run screenshots: takes docs/screenshots/ anew.
+import { join } from 'node:path';
+import { buildInterface, buildPrograms, prepareBrowser, preparePackages, root, run } from './prepare.mjs';
+
+preparePackages();
+prepareBrowser();
+buildPrograms();
+buildInterface();
+run('node', [
+  'scripts/run-typescript.mjs',
+  join(root, 'e2e', 'src', 'screenshots.ts'),
+  ...process.argv.slice(2),
+]);

@@ -1,0 +1,14 @@
+// npm start: installs and builds what is missing, then starts everything.
+import { buildInterface, buildPrograms, preparePackages } from './prepare.mjs';
+import { answering, server, standIns, together } from './programs.mjs';
+
+preparePackages();
+buildPrograms();
+buildInterface();
+
+const standInsPort = process.env.STANDINS_PORT ?? '4311';
+together([standIns()]);
+if (!(await answering(`http://127.0.0.1:${standInsPort}/`))) {
+  console.error(`The stand-ins did not answer on port ${standInsPort}; the application starts without them.`);
+}
+together([server()]);
