@@ -69,7 +69,14 @@ export class ProblemFilter implements ExceptionFilter {
   private tell(error: unknown): Problem {
     if (error instanceof ProblemException) return error.problem;
     if (error instanceof HttpException) {
-      return { type: 'about:blank', title: error.message, status: error.getStatus() };
+      const status = error.getStatus();
+      if (status !== 400) return { type: 'about:blank', title: error.message, status };
+      return {
+        type: `${PROBLEM_TYPE}unreadable`,
+        title: 'The request cannot be read.',
+        status,
+        detail: error.message,
+      };
     }
     // Errors of the body parser carry a status of their own.
     const status =

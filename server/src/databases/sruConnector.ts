@@ -30,6 +30,9 @@ export interface SruOptions {
 const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 2, concurrency: 6 };
 /** Longer queries are sent as POST, since addresses have bounds. */
 const LONGEST_ADDRESS = 1500;
+/** One call that failed; the message goes on from the name of the host. */
+class FailedCall extends Error {}
+
 const WORTH_RETRYING = new Set([408, 429, 500, 502, 503, 504]);
 
 /** @param address of the SRU server, for example http://127.0.0.1:4311/sru/corvane */
@@ -40,17 +43,19 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
 
   const attempt = async (url: URL, init: RequestInit, signal: AbortSignal | undefined): Promise<string> => {
     const timeout = AbortSignal.timeout(timeoutMs);
-    const response = await fetch(url, {
-      ...init,
-      redirect: 'error',
-      signal: signal === undefined ? timeout : AbortSignal.any([signal, timeout]),
-    });
-    if (!response.ok) {
+    const ends = signal === undefined ? timeout : AbortSignal.any([signal, timeout]);
+    try {
+      const response = await fetch(url, { ...init, redirect: 'error', signal: ends });
+      if (response.ok) return await response.text();
       await response.body?.cancel();
-      const error = new Error(`it answered with status ${response.status}`);
+      const error = new FailedCall(`answered with status ${response.status}`);
       throw WORTH_RETRYING.has(response.status) ? error : new AbortError(error);
+    } catch (error) {
+      if (error instanceof FailedCall || error instanceof AbortError) throw error;
+      throw new FailedCall(
+        timeout.aborted ? `did not answer within ${timeoutMs / 1000} seconds` : 'cannot be reached',
+      );
     }
-    return response.text();
   };
 
   const get = (url: URL, init: RequestInit, signal?: AbortSignal): Promise<string> =>
@@ -61,12 +66,11 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
           minTimeout: 150,
           randomize: true,
           ...(signal === undefined ? {} : { signal }),
-          // fetch reports a dropped connection as TypeError, which is worth another try.
           shouldRetry: () => signal?.aborted !== true,
         });
       } catch (error) {
         if (signal?.aborted === true) throw new DatabaseError('It was stopped.', false);
-        throw new DatabaseError(reasonOf(error, host, timeoutMs), false);
+        throw new DatabaseError(`${host} ${error instanceof Error ? error.message : String(error)}.`, false);
       }
     });
 
@@ -158,11 +162,4 @@ function describe(root: XmlElement, explain: XmlElement, address: string): Datab
           },
     pageCap: /^[1-9]\d*$/.test(cap) ? Number(cap) : 10,
   };
-}
-
-function reasonOf(error: unknown, host: string, timeoutMs: number): string {
-  const name = error instanceof Error ? error.name : '';
-  if (name === 'TimeoutError') return `${host} did not answer within ${timeoutMs / 1000} seconds.`;
-  if (error instanceof TypeError) return `${host} cannot be reached.`;
-  return `${host} failed: ${error instanceof Error ? error.message : String(error)}.`;
 }

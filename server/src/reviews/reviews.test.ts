@@ -1,0 +1,102 @@
+import type { Review, ReviewTerm } from '@even-lantern/contract';
+import { faultyConnector } from '../testing/faultyConnector.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+
+let server: TestApplication;
+let review: Review;
+
+beforeAll(async () => {
+  server = await testApplication({ faulty: faultyConnector(3) });
+});
+afterAll(() => server.application.close());
+beforeEach(async () => {
+  review = (await server.post('/api/reviews', { title: ' Woken on call ' })).body as Review;
+});
+
+const words = (text: string) => ({ kind: 'words', text, field: 'words', near: null });
+const element = (key: string) => review.elements.find((each) => each.key === key);
+const addTerm = (content: object) =>
+  server.post(`/api/reviews/${review.id}/terms`, { elementId: element('P')?.id, origin: 'typed', content });
+
+test('a new review has its elements, and searches on population and intervention first', () => {
+  expect(review.title).toBe('Woken on call');
+  expect(review.elements.map(({ key, searched }) => key + (searched ? '+' : ''))).toEqual([
+    'P+',
+    'I+',
+    'C',
+    'O',
+    'T',
+  ]);
+});
+
+test('what is written in an element is there again, and becomes the sentence', async () => {
+  await server.patch(`/api/elements/${element('P')?.id}`, { text: 'volunteers' }, 1).expect(200);
+  await server.patch(`/api/elements/${element('I')?.id}`, { text: 'being woken' }, 1).expect(200);
+  const list = (await server.get('/api/reviews')).body as { id: string; sentence: string }[];
+  expect(list.find(({ id }) => id === review.id)?.sentence).toBe('In volunteers, does being woken affect …?');
+});
+
+test('of two people who edit one term, the later is told and nothing is overwritten', async () => {
+  const term = (await addTerm(words('pager*'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${term.id}`, { content: words('pagers') }, term.version).expect(200);
+  const late = await server
+    .patch(`/api/terms/${term.id}`, { content: words('beeper*') }, term.version)
+    .expect(412);
+  expect(late.headers['content-type']).toMatch('application/problem+json');
+  expect(late.body).toMatchObject({
+    title: 'Somebody else changed this term in the meantime.',
+    current: { content: { text: 'pagers' }, version: 2 },
+  });
+  const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
+  expect(present.elements[0]?.terms[0]?.content).toEqual(words('pagers'));
+});
+
+test('a term that is taken out can be put back as it was', async () => {
+  const term = (await addTerm(words('pager*'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${term.id}`, { removed: true }, 1).expect(200);
+  expect(((await server.get(`/api/reviews/${review.id}`)).body as Review).elements[0]?.terms).toEqual([]);
+  await server.patch(`/api/terms/${term.id}`, { removed: false }, 2).expect(200);
+  expect(((await server.get(`/api/reviews/${review.id}`)).body as Review).elements[0]?.terms).toHaveLength(1);
+});
+
+test.each([
+  ['an empty term', words(''), 'This term is empty. Write a word or a phrase.'],
+  ['a term of spaces', words('   '), 'This term is empty. Write a word or a phrase.'],
+  [
+    'a term of 10,000 characters',
+    words('x'.repeat(10_000)),
+    'A term has at most 1000 characters. Split it into several terms.',
+  ],
+])('%s is refused with words that say how to mend it', async (_, content, message) => {
+  const refused = await addTerm(content).expect(400);
+  expect((refused.body as { errors: { message: string }[] }).errors.map((error) => error.message)).toContain(
+    message,
+  );
+});
+
+test('unknown keys, unknown people and missing versions are refused', async () => {
+  await server.post('/api/reviews', { title: 'x', colour: 'red' }).expect(400);
+  await server.patch(`/api/elements/${element('P')?.id}`, { text: 'x' }).expect(428);
+  await server.post('/api/reviews', { title: 'x' }).set('el-person', 'nobody').expect(401);
+});
+
+test('requests from other sites are refused', async () => {
+  await server.get('/api/reviews').set('Host', 'evil.test').expect(403);
+  await server.get('/api/reviews').set('Origin', 'https://evil.test').expect(403);
+  await server.get('/api/reviews').set('Origin', 'http://localhost').expect(200);
+});
+
+test('broken JSON and unknown addresses are answered as problems', async () => {
+  const broken = await server
+    .post('/api/reviews', {})
+    .set('Content-Type', 'application/json')
+    .send('{')
+    .expect(400);
+  expect(broken.body).toMatchObject({ title: 'The request cannot be read.' });
+  await server.get('/api/reviews/nothing').expect(404);
+});
+
+test('OpenAPI describes the bodies by the schemas that check them', async () => {
+  const { body } = await server.get('/api/docs-json').expect(200);
+  expect(JSON.stringify(body)).toContain('"searched"');
+});

@@ -1,0 +1,177 @@
+import type { LedgerEntry } from '@even-lantern/core';
+import { resultFingerprint } from '@even-lantern/core';
+import type { Ledger, RecordPage, Review, Run } from '@even-lantern/contract';
+import { DataSource } from 'typeorm';
+import { RunRow } from '../store/entities.js';
+import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { RunsService } from './runsService.js';
+
+let server: TestApplication;
+let database: FaultyConnector;
+let review: Review;
+
+beforeEach(async () => {
+  database = faultyConnector(25);
+  server = await testApplication({ faulty: database });
+  review = await server.reviewWithLane();
+});
+afterEach(() => server.application.close());
+
+const start = () =>
+  server.post(`/api/reviews/${review.id}/runs`, { database: 'faulty', timeZone: 'Europe/Lisbon' });
+const finish = async () => {
+  const { id } = (await start().expect(201)).body as Run;
+  return server.application.get(RunsService).finished(id);
+};
+const ledger = async () => (await server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
+const contents = async () => (await ledger()).entries.map(({ content }: LedgerEntry) => content);
+const records = async (query = '') =>
+  (await server.get(`/api/reviews/${review.id}/records${query}`)).body as RecordPage;
+
+test('a run counts every line, fetches every page and is logged', async () => {
+  expect(await finish()).toMatchObject({ status: 'complete', hits: 25, fetched: 25 });
+  const [entry] = await contents();
+  expect(entry).toMatchObject({
+    entry: 1,
+    outcome: 'complete',
+    release: '2026-10-01',
+    ranBy: 'Ada',
+    timeZone: 'Europe/Lisbon',
+    hits: 25,
+    fetched: 25,
+    fingerprint: resultFingerprint(Array.from({ length: 25 }, (_, i) => `F${i + 1}`)),
+  });
+  expect(entry?.lines.map(({ string, hits }) => [string, hits])).toEqual([
+    ['el.words = "light"', 25],
+    ['el.words = "light"', 25],
+    ['el.words = "light"', 25],
+  ]);
+  expect((await records('?limit=200')).rows).toHaveLength(25);
+});
+
+test('entries are chained, and the chain is checked', async () => {
+  await finish();
+  await finish();
+  const { entries, brokenAt } = await ledger();
+  expect(entries[1]?.previousHash).toBe(entries[0]?.hash);
+  expect(brokenAt).toBeNull();
+  const store = server.application.get(DataSource);
+  await store.query(
+    `UPDATE ledger_entry SET content = replace(content, '"hits":25', '"hits":26') WHERE entry = 1`,
+  );
+  expect((await ledger()).brokenAt).toBe(1);
+});
+
+test('a run cut off while counting is logged as interrupted with the lines it had', async () => {
+  database.callsLeft = 1;
+  expect(await finish()).toMatchObject({ status: 'interrupted', linesCounted: 1, fetched: 0 });
+  const [entry] = await contents();
+  expect(entry).toMatchObject({
+    outcome: 'interrupted',
+    reason: 'faulty.test cannot be reached.',
+    hits: null,
+  });
+  expect(entry?.lines.map(({ hits }) => hits)).toEqual([25, null, null]);
+});
+
+test('a run cut off between pages keeps the records it had; run again, it completes', async () => {
+  database.callsLeft = 4;
+  expect(await finish()).toMatchObject({ status: 'interrupted', fetched: 10 });
+  expect((await records()).total).toBe(10);
+  database.callsLeft = Infinity;
+  expect(await finish()).toMatchObject({ status: 'complete', fetched: 25 });
+  expect((await records()).total).toBe(25);
+  expect((await contents()).map(({ outcome, fetched }) => [outcome, fetched])).toEqual([
+    ['interrupted', 10],
+    ['complete', 25],
+  ]);
+});
+
+test('a release that changes during a run interrupts it', async () => {
+  let release = () => undefined as void;
+  database.gate = new Promise((resolve) => (release = resolve));
+  const { id } = (await start()).body as Run;
+  database.release = '2026-11-01';
+  release();
+  const ended = await server.application.get(RunsService).finished(id);
+  expect(ended).toMatchObject({ status: 'interrupted', reason: expect.stringContaining('2026-11-01') });
+});
+
+test('a run can be stopped, and a second one is not started beside it', async () => {
+  let release = () => undefined as void;
+  database.gate = new Promise((resolve) => (release = resolve));
+  const { id } = (await start()).body as Run;
+  await start().expect(409);
+  const stopping = server.post(`/api/runs/${id}/stop`, {}).then(({ body }) => body as Run);
+  setTimeout(release, 50);
+  expect(await stopping).toMatchObject({ status: 'interrupted', reason: 'stopped by the person who ran it' });
+});
+
+test('a run left open by a crash is closed as interrupted at the next start', async () => {
+  await finish();
+  const store = server.application.get(DataSource);
+  const [row] = await store.getRepository(RunRow).find();
+  await store.getRepository(RunRow).insert({ ...row, id: 'crashed', status: 'running' } as RunRow);
+  const { storePath } = server;
+  await server.application.close();
+  server = await testApplication({ faulty: database }, storePath);
+  const entries = await contents();
+  expect(entries.map(({ outcome }) => outcome)).toEqual(['complete', 'interrupted']);
+  expect(entries[1]?.reason).toBe('the application stopped during the run');
+});
+
+test('a decision survives the next run, and can be changed', async () => {
+  await finish();
+  const { rows } = await records();
+  const id = rows[0]?.id ?? '';
+  await server.patch(`/api/records/${id}`, { decision: 'keep' }).expect(200);
+  await finish();
+  const page = await records('?decision=keep');
+  expect(page.rows.map((row) => row.id)).toEqual([id]);
+  expect(page.counts).toEqual({ undecided: 24, keep: 1, unsure: 0, 'set aside': 0 });
+  await server.patch(`/api/records/${id}`, { decision: 'perhaps' }).expect(400);
+});
+
+test('pages of records neither overlap nor leave gaps, in any order', async () => {
+  await finish();
+  for (const sort of ['relevance', 'newest', 'oldest']) {
+    const pages = await Promise.all(
+      [0, 10, 20].map((offset) => records(`?sort=${sort}&offset=${offset}&limit=10`)),
+    );
+    expect(new Set(pages.flatMap(({ rows }) => rows.map(({ id }) => id))).size).toBe(25);
+  }
+  expect((await records('?sort=newest')).rows[0]?.year).toBe(2025);
+});
+
+test('a strategy with an unfinished term is not run', async () => {
+  const lane = review.elements.find(({ key }) => key === 'I');
+  await server.post(`/api/reviews/${review.id}/terms`, {
+    elementId: lane?.id,
+    origin: 'typed',
+    content: { kind: 'words', text: 'a*', field: 'words', near: null },
+  });
+  const refused = await start().expect(400);
+  expect(refused.body).toMatchObject({ title: expect.stringContaining('“a*” is unfinished') });
+  expect(await contents()).toEqual([]);
+});
+
+test('a database that does not answer is told so, and an unknown one too', async () => {
+  database.explain = () => Promise.reject(Object.assign(new Error('x'), { name: 'x' }));
+  await start().expect(500);
+  await server.post(`/api/reviews/${review.id}/runs`, { database: 'none', timeZone: 'UTC' }).expect(404);
+});
+
+test('ledger and kept records are exported in open formats', async () => {
+  await finish();
+  const { rows } = await records();
+  await server.patch(`/api/records/${rows[0]?.id}`, { decision: 'keep' });
+  const csv = await server.get(`/api/reviews/${review.id}/ledger.csv`).expect(200);
+  expect(csv.text.split('\r\n')).toHaveLength(5);
+  const markdown = await server.get(`/api/reviews/${review.id}/ledger.md`).expect(200);
+  expect(markdown.text).toContain('| L3 | L2 | ` el.words = "light" ` | 25 |');
+  const ris = await server.get(`/api/reviews/${review.id}/kept.ris`).buffer().expect(200);
+  expect(String(ris.text ?? ris.body)).toContain('AN  - F1');
+  const csl = await server.get(`/api/reviews/${review.id}/kept.csl.json`).buffer().expect(200);
+  expect(JSON.parse(csl.text ?? String(csl.body))).toHaveLength(1);
+});

@@ -1,0 +1,73 @@
+import type { BibRecord } from '@even-lantern/core';
+import { DatabaseError, type DatabaseConnector } from '../databases/databaseConnector.js';
+
+export interface FaultyConnector extends DatabaseConnector {
+  /** how many more calls succeed before the database goes away; Infinity for good behaviour */
+  callsLeft: number;
+  release: string;
+  hits: number;
+  /** while set, calls wait for it */
+  gate: Promise<void> | null;
+}
+
+/** A database of `hits` records that can be made to fail, for the ends of runs that a real one seldom shows. */
+export function faultyConnector(hits: number): FaultyConnector {
+  const connector: FaultyConnector = {
+    callsLeft: Infinity,
+    release: '2026-10-01',
+    hits,
+    gate: null,
+    async explain() {
+      const { release } = connector;
+      return {
+        name: 'Faulty',
+        description: '',
+        release,
+        simulated: true,
+        records: hits,
+        vocabulary: null,
+        pageCap: 10,
+      };
+    },
+    async count() {
+      await pass();
+      return { hits: connector.hits, release: connector.release, understood: '' };
+    },
+    async search(_query, { start, size }, signal) {
+      await pass();
+      if (signal?.aborted === true) throw new DatabaseError('It was stopped.', false);
+      const length = Math.max(0, Math.min(size, connector.hits - start + 1));
+      const records = Array.from({ length }, (_, i) => recordOf(start + i));
+      return { hits: connector.hits, release: connector.release, understood: '', records };
+    },
+    vocabulary: () => Promise.resolve(''),
+  };
+  const pass = async () => {
+    await connector.gate;
+    connector.callsLeft -= 1;
+    if (connector.callsLeft < 0) throw new DatabaseError('faulty.test cannot be reached.', false);
+  };
+  return connector;
+}
+
+function recordOf(number: number): BibRecord {
+  return {
+    accession: `F${number}`,
+    title: `=Record ${number}`,
+    abstract: [],
+    keywords: [],
+    authors: [{ family: 'Ortvik', given: 'L' }],
+    journal: 'Annals',
+    year: 2000 + number,
+    volume: '',
+    issue: '',
+    pages: '',
+    doi: null,
+    language: 'English',
+    publicationTypes: [],
+    headings: [],
+    limits: {},
+    entered: null,
+    changed: null,
+  };
+}

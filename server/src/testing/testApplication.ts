@@ -1,0 +1,66 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { PERSON_HEADER, type Review } from '@even-lantern/contract';
+import request from 'supertest';
+import { createApplication } from '../application/application.js';
+import type { DatabaseConnector } from '../databases/databaseConnector.js';
+
+export interface TestApplication {
+  application: NestExpressApplication;
+  storePath: string;
+  person: string;
+  get(path: string): request.Test;
+  post(path: string, body: object): request.Test;
+  patch(path: string, body: object, version?: number): request.Test;
+  /** a review with one lane that searches the word “light” */
+  reviewWithLane(): Promise<Review>;
+}
+
+/** The server on a real SQLite file, with one person. */
+export async function testApplication(
+  connectors: Record<string, DatabaseConnector>,
+  storePath = join(mkdtempSync(join(tmpdir(), 'server-')), 'even-lantern.sqlite'),
+): Promise<TestApplication> {
+  const application = await createApplication({
+    storePath,
+    connectors: new Map(Object.entries(connectors)),
+    webFolder: null,
+    quiet: true,
+  });
+  await application.init();
+  const http = () => request(application.getHttpServer());
+  const host = 'localhost';
+  const added = await http().post('/api/people').set('Host', host).send({ name: 'Ada' });
+  const person = (added.body as { id: string }).id;
+  const post = (path: string, body: object) =>
+    http().post(path).set('Host', host).set(PERSON_HEADER, person).send(body);
+  return {
+    application,
+    storePath,
+    person,
+    post,
+    get: (path) => http().get(path).set('Host', host),
+    patch: (path, body, version) => {
+      const patch = http().patch(path).set('Host', host).set(PERSON_HEADER, person);
+      return (version === undefined ? patch : patch.set('If-Match', `"${version}"`)).send(body);
+    },
+    async reviewWithLane() {
+      const review = (await post('/api/reviews', { title: 'Light' })).body as Review;
+      for (const element of review.elements.filter(({ searched, key }) => searched && key !== 'P')) {
+        await post(`/api/reviews/${review.id}/terms`, {
+          elementId: element.id,
+          origin: 'typed',
+          content: { kind: 'words', text: 'light', field: 'words', near: null },
+        });
+      }
+      const population = review.elements.find(({ key }) => key === 'P');
+      await http()
+        .patch(`/api/elements/${population?.id}`)
+        .set({ Host: host, [PERSON_HEADER]: person, 'If-Match': '"1"' })
+        .send({ searched: false });
+      return (await http().get(`/api/reviews/${review.id}`).set('Host', host)).body as Review;
+    },
+  };
+}

@@ -1,0 +1,164 @@
+import { mkdtempSync, readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  childAt,
+  childrenNamed,
+  parseXml,
+  recordFromMods,
+  textAt,
+  vocabularyFromTurtle,
+  type XmlElement,
+} from '@even-lantern/core';
+import type { Express } from 'express';
+import request from 'supertest';
+import { openDatabases, standInApplication } from './application.js';
+
+let application: Express;
+const dataFolder = mkdtempSync(join(tmpdir(), 'stand-ins-'));
+const contentFolder = join(__dirname, '..', 'content');
+
+beforeAll(async () => {
+  application = await standInApplication(openDatabases({ contentFolder, dataFolder, size: 600 }));
+});
+
+async function ask(parameters: Record<string, string>): Promise<XmlElement> {
+  const response = await request(application).get('/sru/corvane').query(parameters).buffer().parse(asText);
+  expect(response.status).toBe(200);
+  const xml = parseXml(response.body as string);
+  if (!xml.ok) throw new Error(xml.message);
+  return xml.root;
+}
+
+function asText(response: NodeJS.ReadableStream, done: (error: Error | null, text: string) => void): void {
+  let text = '';
+  response.on('data', (chunk) => (text += String(chunk)));
+  response.on('end', () => done(null, text));
+}
+
+const hits = (root: XmlElement) => Number(textAt(root, 'numberOfRecords'));
+const recordsOf = (root: XmlElement) =>
+  childrenNamed(childAt(root, 'records') ?? { name: '', attributes: {}, children: [], text: '' }, 'record');
+const diagnostic = (root: XmlElement) => textAt(root, 'diagnostics', 'diagnostic', 'uri');
+
+test('a count alone is asked for with maximumRecords=0 and names its release', async () => {
+  const root = await ask({ query: 'sleep*', maximumRecords: '0' });
+  expect(hits(root)).toBeGreaterThan(50);
+  expect(recordsOf(root)).toEqual([]);
+  expect(textAt(root, 'extraResponseData', 'profile', 'release')).toBe('2026-10-01');
+});
+
+test('all pages together hold every record once', async () => {
+  const total = hits(await ask({ query: 'nurses', maximumRecords: '0' }));
+  const seen = new Set<string>();
+  for (let start = 1; start <= total; start += 30) {
+    const root = await ask({ query: 'nurses', startRecord: String(start), maximumRecords: '30' });
+    for (const record of recordsOf(root)) seen.add(textAt(record, 'recordIdentifier'));
+    expect(textAt(root, 'nextRecordPosition')).toBe(start + 30 <= total ? String(start + 30) : '');
+  }
+  expect(seen.size).toBe(total);
+});
+
+test('a record comes as MODS that can be read, with entry date and headings', async () => {
+  const [first] = recordsOf(
+    await ask({ query: 'el.heading ==/el.narrower "Shift work"', maximumRecords: '1' }),
+  );
+  const mods = first === undefined ? null : childAt(first, 'recordData', 'mods');
+  const record = mods === null ? null : recordFromMods(mods);
+  expect(record?.accession).toMatch(/^CMI\d{7}$/);
+  expect(record?.entered).toMatch(/^\d{4}-\d\d-\d\d$/);
+  expect(record?.headings.some(({ vocabulary }) => vocabulary === 'corvane-subject-tree')).toBe(true);
+});
+
+test('a record comes as Dublin Core, and as text when asked', async () => {
+  const [asXml] = recordsOf(await ask({ query: 'sleep', maximumRecords: '1', recordSchema: 'dc' }));
+  expect(asXml && textAt(asXml, 'recordData', 'dc', 'title')).not.toBe('');
+  const [escaped] = recordsOf(
+    await ask({ query: 'sleep', maximumRecords: '1', recordXMLEscaping: 'string' }),
+  );
+  expect(escaped && textAt(escaped, 'recordData')).toMatch(/^<mods /);
+});
+
+test('records sort by date both ways', async () => {
+  const years = async (sortKeys: string) =>
+    recordsOf(await ask({ query: 'nurses', maximumRecords: '40', sortKeys })).map((record) => {
+      const mods = childAt(record, 'recordData', 'mods');
+      return mods === null ? 0 : (recordFromMods(mods)?.year ?? 0);
+    });
+  const oldest = await years('date');
+  expect(oldest).toEqual([...oldest].sort((a, b) => a - b));
+  const newest = await years('date,,0');
+  expect(newest).toEqual([...newest].sort((a, b) => b - a));
+});
+
+test.each([
+  [{ query: 'a and' }, 10],
+  [{ query: '"night' }, 14],
+  [{ query: 'el.colour = red' }, 16],
+  [{ query: 'a*' }, 29],
+  [{ query: 'el.heading == "Moonbeams"' }, 36],
+  [{ query: 'sleep', recordSchema: 'marc' }, 66],
+  [{ query: 'sleep', startRecord: '0' }, 6],
+  [{ query: 'sleep', startRecord: '99999' }, 61],
+  [{ query: 'sleep', sortKeys: 'colour' }, 80],
+  [{ query: 'sleep', version: '9.9' }, 5],
+  [{ query: 'sleep', queryType: 'other' }, 6],
+  [{ operation: 'searchRetrieve' }, 7],
+  [{ operation: 'destroy' }, 4],
+  [{ query: 'sleep', colour: 'red' }, 8],
+])('%j is answered with diagnostic %i', async (parameters, number) => {
+  expect(diagnostic(await ask(parameters as Record<string, string>))).toBe(`info:srw/diagnostic/1/${number}`);
+});
+
+test('a page larger than the cap is cut and says so', async () => {
+  const root = await ask({ query: 'cql.allRecords = 1', maximumRecords: '500' });
+  expect(recordsOf(root)).toHaveLength(100);
+  expect(diagnostic(root)).toBe('info:srw/diagnostic/1/60');
+});
+
+test('the query comes back as it was understood', async () => {
+  const root = await ask({ query: 'light and night-shift', maximumRecords: '0' });
+  expect(textAt(root, 'echoedSearchRetrieveRequest', 'query')).toBe(
+    'el.words = "light" and el.words = "night shift"',
+  );
+});
+
+test('scan lists words in order with their counts, as a search counts them', async () => {
+  const root = await ask({ scanClause: 'el.words = "slee"', maximumTerms: '3' });
+  const terms = childrenNamed(childAt(root, 'terms') ?? root, 'term');
+  const words = terms.map((term) => textAt(term, 'value'));
+  expect(words[0]).toMatch(/^slee/);
+  expect(words).toEqual([...words].sort());
+  for (const term of terms) {
+    const counted = hits(await ask({ query: textAt(term, 'value'), maximumRecords: '0' }));
+    expect(Number(textAt(term, 'numberOfRecords'))).toBe(counted);
+  }
+});
+
+test('explain tells the name, the indexes and the vocabulary, which is served as SKOS', async () => {
+  const root = await ask({});
+  const explain = childAt(root, 'record', 'recordData', 'explain');
+  expect(explain && textAt(explain, 'databaseInfo', 'title')).toBe('Corvane Medical Index');
+  const address = childAt(root, 'extraResponseData', 'profile', 'vocabulary')?.attributes.href ?? '';
+  const turtle = await request(application).get(address).buffer().parse(asText);
+  const read = vocabularyFromTurtle(turtle.body as string);
+  expect(read.ok && read.vocabulary.headings.length).toBeGreaterThan(250);
+});
+
+test('a long query is taken by POST', async () => {
+  const query = Array.from({ length: 400 }, (_, i) => `word${i}`).join(' or ');
+  const response = await request(application)
+    .post('/sru/corvane')
+    .type('form')
+    .send({ query })
+    .buffer()
+    .parse(asText);
+  expect(response.body).toContain('<numberOfRecords>0</numberOfRecords>');
+});
+
+test('records are made once and then read from disk', () => {
+  expect(readdirSync(dataFolder).filter((name) => name.endsWith('.ndjson'))).toHaveLength(1);
+  const [database] = openDatabases({ contentFolder, dataFolder, size: 600 });
+  expect(database?.records).toHaveLength(600);
+  expect(readdirSync(dataFolder)).toHaveLength(1);
+});
