@@ -22,5 +22,6 @@ export default typescript.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
+  { files: ['**/*.cjs'], languageOptions: { globals: { ...globals.node, ...globals.jest } } },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
 );

@@ -33,4 +33,9 @@ const project = (name) => ({
   testMatch: ['<rootDir>/src/**/*.test.ts'],
 });
 
-export default { projects: ['core', 'contract', 'standins', 'server', 'web'].map(project) };
+export default {
+  projects: [
+    ...['core', 'standins', 'server'].map(project),
+    { ...project('e2e'), setupFilesAfterEnv: ['<rootDir>/src/patience.cjs'] },
+  ],
+};

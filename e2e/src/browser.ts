@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
-const WAIT_MS = 15_000;
+const WAIT_MS = 10_000;
 
 export interface Browser {
   driver: WebDriver;
@@ -80,7 +80,7 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     goTo: (address) => driver.get(address),
     find,
     async named(name) {
-      const literal = `"${name.replaceAll('"', '')}"`;
+      const literal = name.includes('"') ? `'${name}'` : `"${name}"`;
       const path = `//*[self::button or self::a or self::summary or @role="option"][normalize-space(.)=${literal} or starts-with(normalize-space(.), ${literal}) or @aria-label=${literal}]`;
       const element = await driver.wait(
         until.elementLocated(By.xpath(path)),
@@ -114,10 +114,8 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
       return last;
     },
     async press(...keys) {
-      await driver
-        .actions()
-        .sendKeys(...keys)
-        .perform();
+      // Through the focused element, since only there are chords held down together.
+      for (const key of keys) await driver.switchTo().activeElement().sendKeys(key);
     },
     resize,
     async screenshot(path) {

@@ -85,7 +85,7 @@ export function ConceptsStage() {
                   >
                     <span className="quiet text-xs">AND</span>
                     <span className="rule w-full border-y py-1 text-center font-bold">
-                      <Count hits={bridge?.hits ?? null} />
+                      {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
                     </span>
                   </div>
                 )}

@@ -65,8 +65,10 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
       if (selectedItem) void take(selectedItem);
     },
     stateReducer: (_state, { type, changes }) =>
-      // What was typed stays until it has been added or taken back.
-      type === useCombobox.stateChangeTypes.InputBlur ? { ...changes, inputValue: text } : changes,
+      // Leaving the input adds nothing, and what was typed stays until it has been added or taken back.
+      type === useCombobox.stateChangeTypes.InputBlur
+        ? { ...changes, selectedItem: null, inputValue: text }
+        : changes,
   });
   const problem =
     trouble ??

@@ -1,0 +1,70 @@
+/** Rehearsing one term through the whole stack: HTTP to the server, SRU to the stand-in, and back. */
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { measured, median, quantile, timedAsync, type Measurement } from './measure.js';
+
+const root = join(import.meta.dirname, '..', '..');
+const [PORT, STANDINS_PORT] = ['4390', '4391'];
+const ROUNDS = 120;
+
+export async function rehearseBench(): Promise<Measurement[]> {
+  const data = mkdtempSync(join(tmpdir(), 'bench-'));
+  const env = { ...process.env, PORT, STANDINS_PORT, EVEN_LANTERN_DATA: data };
+  const children: ChildProcess[] = [];
+  const start = (program: string) => {
+    children.push(spawn(process.execPath, [join(root, program)], { env, stdio: 'ignore' }));
+  };
+  try {
+    start('standins/dist/main.js');
+    const firstMs = await timedAsync(() => answering(`http://127.0.0.1:${STANDINS_PORT}/`));
+    start('server/dist/main.js');
+    await answering(`http://127.0.0.1:${PORT}/api/health`);
+    const api = `http://127.0.0.1:${PORT}/api`;
+    const [review] = (await json(`${api}/reviews`)) as { id: string }[];
+    const { elements } = (await json(`${api}/reviews/${review?.id}`)) as { elements: { id: string }[] };
+    const look = (text: string) =>
+      json(`${api}/databases/corvane/lookup?text=${text}&review=${review?.id}&lane=${elements[0]?.id}`);
+    await look('warm');
+    // A different word each time, so that no remembered count helps.
+    const lookups: number[] = [];
+    for (let i = 0; i < ROUNDS; i += 1)
+      lookups.push(await timedAsync(() => look(`${WORDS[i % WORDS.length]}${i}*`)));
+    const whole: number[] = [];
+    const rehearse = () => json(`${api}/reviews/${review?.id}/rehearsal?database=corvane`);
+    const coldMs = await timedAsync(rehearse);
+    for (let i = 0; i < ROUNDS; i += 1) whole.push(await timedAsync(rehearse));
+    return [
+      measured('rehearse', 'stand-ins-first-start', firstMs / 1000, 's', '< 15'),
+      measured('rehearse', 'one-term-median', median(lookups), 'ms'),
+      measured('rehearse', 'one-term-p95', quantile(lookups, 0.95), 'ms', '< 50'),
+      measured('rehearse', 'all-counts-first', coldMs, 'ms'),
+      measured('rehearse', 'all-counts-p95', quantile(whole, 0.95), 'ms', '< 100'),
+    ];
+  } finally {
+    for (const child of children) child.kill('SIGTERM');
+    await new Promise((done) => setTimeout(done, 500));
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+const WORDS = ['light', 'sleep', 'night', 'nurse', 'shift', 'ward', 'pain', 'wound', 'walk', 'care'];
+
+async function json(address: string): Promise<unknown> {
+  const response = await fetch(address);
+  if (!response.ok) throw new Error(`${address} answered ${response.status}`);
+  return response.json();
+}
+
+async function answering(address: string): Promise<void> {
+  for (let tries = 0; tries < 600; tries += 1) {
+    try {
+      if ((await fetch(address)).ok) return;
+    } catch {
+      // not listening yet
+    }
+    await new Promise((done) => setTimeout(done, 50));
+  }
+  throw new Error(`${address} does not answer`);
+}

@@ -1,0 +1,56 @@
+/** A strategy of 40 lines over the invented world: terms of four lanes, the lanes, and all of them. */
+import { parseCql, type Query } from '@even-lantern/core';
+
+const LANES: readonly (readonly string[])[] = [
+  [
+    'nurse*', '"night shift*"', '"shift work*"', '"hospital staff"', '"rotating shifts"', '"ward staff"', 'paramedic*',
+    '"ambulance crews"', 'midwives', 'residents',
+  ],
+  [
+    '"bright light"', 'phototherap*', '"blue enriched light"', '"light glasses"', 'lamp*', '"dynamic lighting"',
+    'melatonin', 'caffeine', '"planned nap"', '"sleep hygiene"',
+  ],
+  [
+    'sleepi*', '"day sleep"', 'drows*', 'alertness', 'fatigue', '"reaction time"', '"sleep quality"', 'insomnia',
+    'burnout', 'stress',
+  ],
+  ['randomi*', '"cross over"', '"random order"', 'trial*', 'cohort', 'questionnaire'],
+]; // prettier-ignore
+
+export interface BenchLine {
+  query: Query;
+  /** the same in the syntax of SQLite's FTS5, with operators written out */
+  fts5: string;
+}
+
+export function read(text: string): Query {
+  const result = parseCql(text, { vocabulary: 'corvane-subject-tree', limitFields: ['language'] });
+  if (!result.ok) throw new Error(`${text}: ${result.error.message}`);
+  return result.query;
+}
+
+/** One term in FTS5: phrases in quotes, the star behind them. */
+export function fts5Term(term: string): string {
+  const star = /\*"?$/.test(term) ? ' *' : '';
+  const text = `"${term.replace(/["*]/g, '')}"${star}`;
+  return `{title abstract keywords} : ${text}`;
+}
+
+/** 36 terms and 4 lanes: 40 lines, and the whole as their conjunction. */
+export function benchStrategy(): { lines: BenchLine[]; whole: BenchLine } {
+  const lines: BenchLine[] = [];
+  const lanes = LANES.map((terms) => {
+    for (const term of terms) lines.push({ query: read(term), fts5: fts5Term(term) });
+    const lane = {
+      query: read(terms.join(' or ')),
+      fts5: terms.map((term) => `(${fts5Term(term)})`).join(' OR '),
+    };
+    lines.push(lane);
+    return lane;
+  });
+  const whole = {
+    query: { kind: 'and' as const, operands: lanes.map(({ query }) => query) },
+    fts5: lanes.map(({ fts5 }) => `(${fts5})`).join(' AND '),
+  };
+  return { lines: [...lines.slice(0, 39), whole], whole };
+}
