@@ -32,7 +32,8 @@ export function preparePackages() {
   console.log(
     'Installing packages; the first time takes some minutes, since the database driver is compiled …',
   );
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  // Not `npm ci`: it refuses a lock file that lacks optional packages of other systems, which not every registry has.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(stamp, lock);
 }
 
