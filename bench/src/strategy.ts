@@ -36,21 +36,18 @@ export function fts5Term(term: string): string {
   return `{title abstract keywords} : ${text}`;
 }
 
-/** 36 terms and 4 lanes: 40 lines, and the whole as their conjunction. */
-export function benchStrategy(): { lines: BenchLine[]; whole: BenchLine } {
+/** 35 terms, 4 lanes as the OR of their lines, and the AND of the lanes: 40 lines. FTS5 gets them written out. */
+export function benchStrategy(): BenchLine[] {
   const lines: BenchLine[] = [];
+  const ref = (line: number): Query => ({ kind: 'line', line });
   const lanes = LANES.map((terms) => {
-    for (const term of terms) lines.push({ query: read(term), fts5: fts5Term(term) });
-    const lane = {
-      query: read(terms.join(' or ')),
-      fts5: terms.map((term) => `(${fts5Term(term)})`).join(' OR '),
-    };
-    lines.push(lane);
-    return lane;
+    const numbers = terms.map((term) => lines.push({ query: read(term), fts5: fts5Term(term) }));
+    const fts5 = terms.map((term) => `(${fts5Term(term)})`).join(' OR ');
+    return { number: lines.push({ query: { kind: 'or', operands: numbers.map(ref) }, fts5 }), fts5 };
   });
-  const whole = {
-    query: { kind: 'and' as const, operands: lanes.map(({ query }) => query) },
+  lines.push({
+    query: { kind: 'and', operands: lanes.map(({ number }) => ref(number)) },
     fts5: lanes.map(({ fts5 }) => `(${fts5})`).join(' AND '),
-  };
-  return { lines: [...lines.slice(0, 39), whole], whole };
+  });
+  return lines;
 }

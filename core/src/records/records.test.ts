@@ -7,7 +7,7 @@ test('a record written as MODS is read back the same', () => {
   fc.assert(
     fc.property(record, fc.string({ unit: 'grapheme' }), (each, title) => {
       // White space at the ends, and characters that XML cannot carry, are not part of a title.
-       
+
       const clean = `“${title.replace(/[\u0000-\u001f\ufffe\uffff]/g, '')}” <&>`;
       const trimmed = {
         ...each,

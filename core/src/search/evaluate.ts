@@ -20,8 +20,34 @@ export type EvaluationResult = { ok: true; documents: DocSet } | { ok: false; er
 
 /** Evaluates a query. Errors name what could not be done and how to mend it. */
 export function evaluate(query: Query, index: SearchIndex, context: EvaluationContext): EvaluationResult {
+  return evaluateWith(query, index, context, new Map());
+}
+
+/**
+ * Evaluates all lines of a strategy, each line once however often others refer to it.
+ * @param lines by number; the results have the same numbers
+ */
+export function evaluateLines(
+  lines: ReadonlyMap<number, Query>,
+  index: SearchIndex,
+  context: Omit<EvaluationContext, 'lines'>,
+): Map<number, EvaluationResult> {
+  const evaluated = new Map<number, DocSet>();
+  const results = new Map<number, EvaluationResult>();
+  for (const line of lines.keys()) {
+    results.set(line, evaluateWith({ kind: 'line', line }, index, { ...context, lines }, evaluated));
+  }
+  return results;
+}
+
+function evaluateWith(
+  query: Query,
+  index: SearchIndex,
+  context: EvaluationContext,
+  evaluated: Map<number, DocSet>,
+): EvaluationResult {
   try {
-    return { ok: true, documents: evaluateQuery(query, index, context, []) };
+    return { ok: true, documents: evaluateQuery(query, index, context, [], evaluated) };
   } catch (stop) {
     if (stop instanceof EvaluationStop) return { ok: false, error: stop.error };
     throw stop;
@@ -45,8 +71,10 @@ function evaluateQuery(
   index: SearchIndex,
   context: EvaluationContext,
   openLines: readonly number[],
+  /** lines that have been evaluated already */
+  evaluated: Map<number, DocSet>,
 ): DocSet {
-  const below = (operand: Query) => evaluateQuery(operand, index, context, openLines);
+  const below = (operand: Query) => evaluateQuery(operand, index, context, openLines, evaluated);
   switch (query.kind) {
     case 'words':
       return documentsWith(index, query);
@@ -57,10 +85,7 @@ function evaluateQuery(
     case 'limit':
       return documentsWithin(query, index);
     case 'line':
-      return evaluateQuery(lineQuery(query.line, context, openLines), index, context, [
-        ...openLines,
-        query.line,
-      ]);
+      return evaluateLine(query.line, index, context, openLines, evaluated);
     case 'and': {
       // Every operand is evaluated, so that an error in any of them is told; the smallest sets meet first.
       const [first, ...rest] = query.operands.map(below).sort((a, b) => a.size - b.size);
@@ -73,6 +98,21 @@ function evaluateQuery(
     case 'everything':
       return fullSet(index.size);
   }
+}
+
+function evaluateLine(
+  line: number,
+  index: SearchIndex,
+  context: EvaluationContext,
+  openLines: readonly number[],
+  evaluated: Map<number, DocSet>,
+): DocSet {
+  const known = evaluated.get(line);
+  if (known !== undefined) return known;
+  const query = lineQuery(line, context, openLines);
+  const documents = evaluateQuery(query, index, context, [...openLines, line], evaluated);
+  evaluated.set(line, documents);
+  return documents;
 }
 
 /** The labels a heading query stands for: itself, and what lies below it if asked. */

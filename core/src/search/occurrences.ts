@@ -7,9 +7,9 @@ import {
   type WordPattern,
   type WordsQuery,
 } from '../query/index.js';
-import { has, newBits, setOfBits, setOfSorted, intersect, type DocSet } from './docSet.js';
+import { emptySet, has, intersect, newBits, setOfBits, setOfSorted, type DocSet } from './docSet.js';
 import { EvaluationStop } from './evaluationError.js';
-import { firstWordFrom, PostingCursor, wordNumber, type Zone } from './postings.js';
+import { firstWordFrom, frequentBitsOf, PostingCursor, wordNumber, type Zone } from './postings.js';
 import { FIELD_MASK, ZONE_OF, type SearchIndex, type ZoneName } from './searchIndex.js';
 
 /** The most words that one pattern may stand for. More is an error that says so, never a silent cut. */
@@ -64,8 +64,75 @@ export function documentsWith(index: SearchIndex, query: WordsQuery): DocSet {
   if (only !== undefined && query.phrase.length === 1) {
     return documentsWithAny(index.size, zone, expandPattern(zone, only), mask);
   }
-  const { docs } = occurrencesOf(index, query, null);
-  return setOfSorted(Uint32Array.from(docs), index.size);
+  return documentsWithPhrase(index, query, zone, mask);
+}
+
+/** The most literal phrases that a phrase with patterns is written out as; beyond, positions are merged. */
+const MAX_LITERAL_PHRASES = 24;
+
+type FieldTest = (doc: number, position: number) => boolean;
+
+function documentsWithPhrase(index: SearchIndex, query: WordsQuery, zone: Zone, mask: number): DocSet {
+  const expansions = query.phrase.map((pattern) => expandPattern(zone, pattern));
+  const literal = expansions.reduce((product, numbers) => product * numbers.length, 1);
+  if (literal === 0) return emptySet(index.size);
+  if (literal > MAX_LITERAL_PHRASES) {
+    return setOfSorted(Uint32Array.from(occurrencesOf(index, query, null).docs), index.size);
+  }
+  const bits = newBits(index.size);
+  const inField = fieldTest(index, zoneOfField(query.field).name, mask);
+  for (const numbers of literalPhrases(expansions)) markPhrase(bits, zone, numbers, mask, inField);
+  return setOfBits(bits, index.size);
+}
+
+function literalPhrases(expansions: readonly number[][]): number[][] {
+  return expansions.reduce<number[][]>(
+    (phrases, numbers) => phrases.flatMap((phrase) => numbers.map((number) => [...phrase, number])),
+    [[]],
+  );
+}
+
+/**
+ * Sets the bits of the documents where words follow one another. Two words are compared position by position,
+ * storing none; longer phrases store the positions of one document at a time.
+ */
+function markPhrase(
+  bits: Uint32Array,
+  zone: Zone,
+  numbers: readonly number[],
+  mask: number,
+  inField: FieldTest,
+): void {
+  const [first, second, ...more] = numbers.map((number) => new PostingCursor(zone, number));
+  if (first === undefined || second === undefined) return;
+  const mark = (doc: number) => {
+    bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+  };
+  if (more.length > 0) {
+    const cursors = [first, second, ...more];
+    forEachCommonDocument(cursors, (doc) => {
+      if (cursors.some((cursor) => (cursor.mask & mask) === 0)) return;
+      if (phraseStarts(cursors).some((position) => inField(doc, position))) mark(doc);
+    });
+    return;
+  }
+  if (!first.next() || !second.next()) return;
+  for (;;) {
+    while (first.doc !== second.doc) {
+      if (first.doc < second.doc ? !first.next() : !second.next()) return;
+    }
+    if ((first.mask & second.mask & mask) !== 0 && followsOnce(first, second, inField)) mark(first.doc);
+    if (!first.next() || !second.next()) return;
+  }
+}
+
+/** Whether the word of `b` comes right after that of `a` somewhere in their common document. */
+function followsOnce(a: PostingCursor, b: PostingCursor, inField: FieldTest): boolean {
+  if (!a.nextPosition() || !b.nextPosition()) return false;
+  for (;;) {
+    if (b.position === a.position + 1 && inField(a.doc, a.position)) return true;
+    if (b.position <= a.position ? !b.nextPosition() : !a.nextPosition()) return false;
+  }
 }
 
 /** The documents where `near` holds. */
@@ -178,29 +245,38 @@ export function fieldBitAt(index: SearchIndex, doc: number, position: number): n
   return position < (index.keywordStarts[doc] ?? 0) ? FIELD_MASK.abstract : FIELD_MASK.keywords;
 }
 
-function fieldTest(
-  index: SearchIndex,
-  zone: ZoneName,
-  mask: number,
-): (doc: number, position: number) => boolean {
-  if (zone !== 'text' || mask === 7) return () => true;
+/** The mask of title, abstract and keywords, which are all of zone `text`. */
+const EVERY_FIELD = FIELD_MASK.title | FIELD_MASK.abstract | FIELD_MASK.keywords;
+
+function fieldTest(index: SearchIndex, zone: ZoneName, mask: number): FieldTest {
+  if (zone !== 'text' || mask === EVERY_FIELD) return () => true;
   return (doc, position) => (fieldBitAt(index, doc, position) & mask) !== 0;
 }
 
+/** @param mask which fields of the zone count */
 function documentsWithAny(universe: number, zone: Zone, numbers: readonly number[], mask: number): DocSet {
+  const everyField = mask === EVERY_FIELD;
   const [only] = numbers;
   if (only !== undefined && numbers.length === 1) {
-    const docs = new Uint32Array(zone.documentCounts[only] ?? 0);
-    let size = 0;
+    const size = zone.documentCounts[only] ?? 0;
+    const frequent = everyField ? frequentBitsOf(zone, only, universe) : null;
+    if (frequent !== null) return { universe, size, sorted: null, bits: frequent };
+    const docs = new Uint32Array(size);
+    let found = 0;
     for (const cursor = new PostingCursor(zone, only); cursor.next();) {
       if ((cursor.mask & mask) === 0) continue;
-      docs[size] = cursor.doc;
-      size += 1;
+      docs[found] = cursor.doc;
+      found += 1;
     }
-    return setOfSorted(docs.subarray(0, size), universe);
+    return setOfSorted(docs.subarray(0, found), universe);
   }
   const bits = newBits(universe);
   for (const number of numbers) {
+    const frequent = everyField ? frequentBitsOf(zone, number, universe) : null;
+    if (frequent !== null) {
+      for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) | (frequent[i] ?? 0);
+      continue;
+    }
     for (const cursor = new PostingCursor(zone, number); cursor.next();) {
       if ((cursor.mask & mask) !== 0) {
         bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));

@@ -21,7 +21,14 @@ export interface Zone {
   positionStarts: Uint32Array;
   documents: Uint8Array;
   positions: Uint8Array;
+  /** for each word its place in `frequentBits`, or -1 for words that are not frequent */
+  frequentSlots: Int32Array;
+  /** the documents of frequent words as bits, one word after the other */
+  frequentBits: Uint32Array;
 }
+
+/** A word in more than one document of this many gets its documents as bits too. */
+const FREQUENT_SHARE = 32;
 
 class ByteList {
   bytes = new Uint8Array(8);
@@ -97,7 +104,8 @@ export class ZoneBuilder {
     this.touched = [];
   }
 
-  finish(): Zone {
+  /** @param size how many documents there are */
+  finish(size: number): Zone {
     const words = [...this.entries.keys()].sort(byCodeUnits);
     const documentCounts = new Uint32Array(words.length);
     const documentStarts = new Uint32Array(words.length + 1);
@@ -115,7 +123,8 @@ export class ZoneBuilder {
       positions.set(entry.positions.bytes.subarray(0, entry.positions.length), positionStarts[i]);
     });
     this.entries.clear();
-    return { words, documentCounts, documentStarts, positionStarts, documents, positions };
+    const zone = { words, documentCounts, documentStarts, positionStarts, documents, positions };
+    return { ...zone, ...frequentWords(zone, size) };
   }
 }
 
@@ -141,15 +150,21 @@ export function firstWordFrom(zone: Zone, word: string): number {
 export class PostingCursor {
   doc = 0;
   mask = 0;
+  /** after `nextPosition()` returned true */
+  position = 0;
+  private readonly documentBytes: Uint8Array;
+  private readonly positionBytes: Uint8Array;
   private at: number;
   private readonly end: number;
   private positionsAt: number;
   private positionsEnd: number;
 
   constructor(
-    private readonly zone: Zone,
+    zone: Pick<Zone, 'documents' | 'documentStarts' | 'positions' | 'positionStarts'>,
     number: number,
   ) {
+    this.documentBytes = zone.documents;
+    this.positionBytes = zone.positions;
     this.at = zone.documentStarts[number] ?? 0;
     this.end = zone.documentStarts[number + 1] ?? 0;
     this.positionsAt = zone.positionStarts[number] ?? 0;
@@ -162,30 +177,33 @@ export class PostingCursor {
     this.mask = this.read();
     this.positionsAt = this.positionsEnd;
     this.positionsEnd += this.read();
+    this.position = 0;
     return true;
   }
 
   /** Appends the positions of the current document, ascending. */
   readPositions(into: number[]): void {
-    const bytes = this.zone.positions;
-    let position = 0;
-    for (let at = this.positionsAt; at < this.positionsEnd;) {
-      let value = 0;
-      let shift = 0;
-      let byte = 0;
-      do {
-        byte = bytes[at] ?? 0;
-        at += 1;
-        value |= (byte & 127) << shift;
-        shift += 7;
-      } while (byte > 127);
-      position += value;
-      into.push(position);
+    while (this.nextPosition()) into.push(this.position);
+  }
+
+  /** Moves `position` to the next one in the current document. */
+  nextPosition(): boolean {
+    if (this.positionsAt >= this.positionsEnd) return false;
+    const bytes = this.positionBytes;
+    let byte = bytes[this.positionsAt] ?? 0;
+    this.positionsAt += 1;
+    let value = byte & 127;
+    for (let shift = 7; byte > 127; shift += 7) {
+      byte = bytes[this.positionsAt] ?? 0;
+      this.positionsAt += 1;
+      value |= (byte & 127) << shift;
     }
+    this.position += value;
+    return true;
   }
 
   private read(): number {
-    const bytes = this.zone.documents;
+    const bytes = this.documentBytes;
     let byte = bytes[this.at] ?? 0;
     this.at += 1;
     if (byte < 128) return byte;
@@ -199,6 +217,35 @@ export class PostingCursor {
     } while (byte > 127);
     return value;
   }
+}
+
+function frequentWords(
+  zone: Omit<Zone, 'frequentSlots' | 'frequentBits'>,
+  size: number,
+): Pick<Zone, 'frequentSlots' | 'frequentBits'> {
+  const frequentSlots = new Int32Array(zone.words.length).fill(-1);
+  const wordsPerSet = (size + 31) >>> 5;
+  let slots = 0;
+  zone.documentCounts.forEach((count, number) => {
+    if (count * FREQUENT_SHARE <= size) return;
+    frequentSlots[number] = slots;
+    slots += 1;
+  });
+  const frequentBits = new Uint32Array(slots * wordsPerSet);
+  frequentSlots.forEach((slot, number) => {
+    if (slot === -1) return;
+    const bits = frequentBits.subarray(slot * wordsPerSet, (slot + 1) * wordsPerSet);
+    const cursor = new PostingCursor(zone, number);
+    while (cursor.next()) bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));
+  });
+  return { frequentSlots, frequentBits };
+}
+
+/** The documents of a frequent word as bits, shared with the index: not to be changed. Null for other words. */
+export function frequentBitsOf(zone: Zone, number: number, size: number): Uint32Array | null {
+  const slot = zone.frequentSlots[number] ?? -1;
+  const wordsPerSet = (size + 31) >>> 5;
+  return slot === -1 ? null : zone.frequentBits.subarray(slot * wordsPerSet, (slot + 1) * wordsPerSet);
 }
 
 function byCodeUnits(a: string, b: string): number {

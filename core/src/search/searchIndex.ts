@@ -135,7 +135,7 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const setOf = (docs: number[]) => setOfSorted(Uint32Array.from(docs), size);
   return {
     size,
-    zones: Object.fromEntries(ZONE_NAMES.map((name) => [name, builders[name].finish()])) as Record<
+    zones: Object.fromEntries(ZONE_NAMES.map((name) => [name, builders[name].finish(size)])) as Record<
       ZoneName,
       Zone
     >,
@@ -163,6 +163,7 @@ export function indexBytes(index: SearchIndex): number {
   for (const zone of Object.values(index.zones)) {
     bytes += zone.documents.byteLength + zone.positions.byteLength + zone.documentCounts.byteLength;
     bytes += zone.documentStarts.byteLength + zone.positionStarts.byteLength;
+    bytes += zone.frequentSlots.byteLength + zone.frequentBits.byteLength;
     for (const word of zone.words) bytes += 16 + word.length * 2;
   }
   for (const [key, { any, central }] of index.headings)

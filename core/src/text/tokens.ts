@@ -56,20 +56,23 @@ export function tokenise(text: string, { masks = false }: { masks?: boolean } = 
 
   for (let at = 0; at < text.length;) {
     const code = text.charCodeAt(at);
-    // The fast path: plain ASCII letters and digits.
-    if (
-      (code >= 97 && code <= 122) ||
-      (code >= 48 && code <= 57) ||
-      (code >= 65 && code <= 90) ||
-      (masks && (code === 42 || code === 63))
-    ) {
+    if (isPlain(code, masks)) {
+      // The fast path: a run of plain ASCII letters and digits.
+      let after = at + 1;
+      let capitals = code <= 90 && code >= 65;
+      for (; after < text.length; after += 1) {
+        const next = text.charCodeAt(after);
+        if (!isPlain(next, masks)) break;
+        capitals ||= next <= 90 && next >= 65;
+      }
       if (word === '') {
         start = at;
         wordStartsAfterApostrophe = afterApostrophe;
       }
-      word += code <= 90 && code >= 65 ? String.fromCharCode(code + 32) : text[at];
-      at += 1;
-      end = at;
+      const run = text.slice(at, after);
+      word += capitals ? run.toLowerCase() : run;
+      end = after;
+      at = after;
       afterApostrophe = false;
       continue;
     }
@@ -106,6 +109,16 @@ export function tokenise(text: string, { masks = false }: { masks?: boolean } = 
   }
   close();
   return tokens;
+}
+
+/** A letter or digit of ASCII, or a mask where masks count as letters. */
+function isPlain(code: number, masks: boolean): boolean {
+  return (
+    (code >= 97 && code <= 122) ||
+    (code >= 48 && code <= 57) ||
+    (code >= 65 && code <= 90) ||
+    (masks && (code === 42 || code === 63))
+  );
 }
 
 /** The words of a text joined by single spaces: two texts with the same key match the same way. */
