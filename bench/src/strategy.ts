@@ -12,7 +12,7 @@ const LANES: readonly (readonly string[])[] = [
   ],
   [
     'sleepi*', '"day sleep"', 'drows*', 'alertness', 'fatigue', '"reaction time"', '"sleep quality"', 'insomnia',
-    'burnout', 'stress',
+    'burnout',
   ],
   ['randomi*', '"cross over"', '"random order"', 'trial*', 'cohort', 'questionnaire'],
 ]; // prettier-ignore

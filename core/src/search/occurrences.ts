@@ -92,46 +92,45 @@ function literalPhrases(expansions: readonly number[][]): number[][] {
   );
 }
 
-/**
- * Sets the bits of the documents where words follow one another. Two words are compared position by position,
- * storing none; longer phrases store the positions of one document at a time.
- */
+/** Sets the bits of the documents where words follow one another, without storing any positions. */
 function markPhrase(
   bits: Uint32Array,
   zone: Zone,
   numbers: readonly number[],
   mask: number,
-  inField: FieldTest,
+  inField: FieldTest | null,
 ): void {
-  const [first, second, ...more] = numbers.map((number) => new PostingCursor(zone, number));
-  if (first === undefined || second === undefined) return;
-  const mark = (doc: number) => {
-    bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
-  };
-  if (more.length > 0) {
-    const cursors = [first, second, ...more];
-    forEachCommonDocument(cursors, (doc) => {
-      if (cursors.some((cursor) => (cursor.mask & mask) === 0)) return;
-      if (phraseStarts(cursors).some((position) => inField(doc, position))) mark(doc);
-    });
-    return;
-  }
-  if (!first.next() || !second.next()) return;
-  for (;;) {
-    while (first.doc !== second.doc) {
-      if (first.doc < second.doc ? !first.next() : !second.next()) return;
-    }
-    if ((first.mask & second.mask & mask) !== 0 && followsOnce(first, second, inField)) mark(first.doc);
-    if (!first.next() || !second.next()) return;
-  }
+  const cursors = numbers.map((number) => new PostingCursor(zone, number));
+  const rarestFirst = [...cursors].sort((a, b) => a.documents - b.documents);
+  forEachCommonDocument(rarestFirst, (doc) => {
+    for (const cursor of cursors) if ((cursor.mask & mask) === 0) return;
+    if (followOnce(cursors, inField)) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+  });
 }
 
-/** Whether the word of `b` comes right after that of `a` somewhere in their common document. */
-function followsOnce(a: PostingCursor, b: PostingCursor, inField: FieldTest): boolean {
-  if (!a.nextPosition() || !b.nextPosition()) return false;
+/** Whether the words of the cursors follow one another somewhere in their common document. */
+function followOnce(cursors: readonly PostingCursor[], inField: FieldTest | null): boolean {
+  const first = cursors[0];
+  if (first === undefined) return false;
+  for (const cursor of cursors) if (!cursor.nextPosition()) return false;
   for (;;) {
-    if (b.position === a.position + 1 && inField(a.doc, a.position)) return true;
-    if (b.position <= a.position ? !b.nextPosition() : !a.nextPosition()) return false;
+    let target = first.position;
+    let follow = true;
+    for (let i = 1; i < cursors.length; i += 1) {
+      const cursor = cursors[i] ?? first;
+      while (cursor.position < target + i) if (!cursor.nextPosition()) return false;
+      if (cursor.position > target + i) {
+        // No match can begin before this word allows it.
+        target = cursor.position - i;
+        follow = false;
+        break;
+      }
+    }
+    if (follow) {
+      if (inField === null || inField(first.doc, target)) return true;
+      target += 1;
+    }
+    while (first.position < target) if (!first.nextPosition()) return false;
   }
 }
 
@@ -161,7 +160,8 @@ export function occurrencesOf(index: SearchIndex, query: WordsQuery, within: Doc
   forEachCommonDocument(cursors, (doc) => {
     if (candidates !== null && !has(candidates, doc)) return;
     if (cursors.some((cursor) => (cursor.mask & mask) === 0)) return;
-    const starts = phraseStarts(cursors).filter((position) => inField(doc, position));
+    const all = phraseStarts(cursors);
+    const starts = inField === null ? all : all.filter((position) => inField(doc, position));
     if (starts.length === 0) return;
     found.docs.push(doc);
     found.positions.push(starts);
@@ -248,8 +248,8 @@ export function fieldBitAt(index: SearchIndex, doc: number, position: number): n
 /** The mask of title, abstract and keywords, which are all of zone `text`. */
 const EVERY_FIELD = FIELD_MASK.title | FIELD_MASK.abstract | FIELD_MASK.keywords;
 
-function fieldTest(index: SearchIndex, zone: ZoneName, mask: number): FieldTest {
-  if (zone !== 'text' || mask === EVERY_FIELD) return () => true;
+function fieldTest(index: SearchIndex, zone: ZoneName, mask: number): FieldTest | null {
+  if (zone !== 'text' || mask === EVERY_FIELD) return null;
   return (doc, position) => (fieldBitAt(index, doc, position) & mask) !== 0;
 }
 
@@ -332,23 +332,26 @@ function mergeCursors(zone: Zone, numbers: readonly number[], candidates: DocSet
   return merged;
 }
 
-/** Calls `visit` for each document that all cursors reach. */
+/** Calls `visit` for each document that all cursors reach. Quickest when the first has the fewest documents. */
 function forEachCommonDocument(cursors: readonly Cursor[], visit: (doc: number) => void): void {
+  const [first] = cursors;
+  if (first === undefined) return;
   for (const cursor of cursors) if (!cursor.next()) return;
   for (;;) {
-    let highest = 0;
-    for (const cursor of cursors) if (cursor.doc > highest) highest = cursor.doc;
-    let aligned = true;
-    for (const cursor of cursors) {
-      while (cursor.doc < highest) if (!cursor.next()) return;
-      if (cursor.doc > highest) {
-        aligned = false;
+    let target = first.doc;
+    for (let i = 1; i < cursors.length; i += 1) {
+      const cursor = cursors[i] ?? first;
+      while (cursor.doc < target) if (!cursor.next()) return;
+      if (cursor.doc > target) {
+        target = cursor.doc;
         break;
       }
     }
-    if (!aligned) continue;
-    visit(highest);
-    for (const cursor of cursors) if (!cursor.next()) return;
+    if (target === first.doc) {
+      visit(target);
+      target += 1;
+    }
+    while (first.doc < target) if (!first.next()) return;
   }
 }
 

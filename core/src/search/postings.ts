@@ -148,6 +148,8 @@ export function firstWordFrom(zone: Zone, word: string): number {
 
 /** Walks the documents of one word in ascending order. Read the public fields after `next()` returned true. */
 export class PostingCursor {
+  /** how many documents there are in all */
+  readonly documents: number;
   doc = 0;
   mask = 0;
   /** after `nextPosition()` returned true */
@@ -159,10 +161,8 @@ export class PostingCursor {
   private positionsAt: number;
   private positionsEnd: number;
 
-  constructor(
-    zone: Pick<Zone, 'documents' | 'documentStarts' | 'positions' | 'positionStarts'>,
-    number: number,
-  ) {
+  constructor(zone: Omit<Zone, 'frequentSlots' | 'frequentBits'>, number: number) {
+    this.documents = zone.documentCounts[number] ?? 0;
     this.documentBytes = zone.documents;
     this.positionBytes = zone.positions;
     this.at = zone.documentStarts[number] ?? 0;
