@@ -227,9 +227,26 @@ test('the ledger opens from the strip and is exported as CSV and Markdown', asyn
   await browser.sees(fingerprint ?? 'no fingerprint');
 });
 
+test('a run that is cut off in the middle is logged as interrupted, with what it had', async () => {
+  await (await browser.named('Ledger 1 entry')).click();
+  await browser.press(Key.chord(Key.ALT, '3'));
+  await browser.sees('What is sent for L7');
+  await (await browser.find('h1')).click();
+  // One request to open the database, four lines counted, then nothing more.
+  stack.cutAfter(5);
+  await browser.press('r');
+  await browser.sees('The run was interrupted:');
+  await browser.sees('What it had is kept: 4 of 7 lines counted');
+  stack.cutAfter(null);
+  await (await browser.find('footer > button')).click();
+  await browser.sees('Entry 2');
+  await browser.sees('not counted');
+  await browser.sees('Chain verified');
+});
+
 test('when the database goes away the counts say so, nothing is lost, and they come back', async () => {
   await stack.stopStandIns();
-  await (await browser.named('Ledger 1 entry')).click();
+  await (await browser.named('Ledger 2 entries')).click();
   await browser.press(Key.chord(Key.ALT, '2'));
   await type('volunteers', 'pager*');
   await browser.textWhen(`${lane('volunteers')} [role=alert]`, (text) => text.includes('does not answer'));

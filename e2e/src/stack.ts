@@ -1,6 +1,7 @@
 /** The whole product as real processes on ports of their own, with an empty data folder. */
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer as createHttpServer, request } from 'node:http';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,6 +11,8 @@ export interface Stack {
   /** stops the stand-ins, as when a database goes down */
   stopStandIns(): Promise<void>;
   startStandIns(): Promise<void>;
+  /** cuts every connection to the stand-ins after so many more requests; null lets all through */
+  cutAfter(requests: number | null): void;
   stop(): Promise<void>;
 }
 
@@ -17,18 +20,21 @@ const root = join(__dirname, '..', '..');
 
 export async function startStack(): Promise<Stack> {
   const data = mkdtempSync(join(tmpdir(), 'even-lantern-'));
-  const [port, standInsPort] = [await freePort(), await freePort()];
+  const [port, standInsPort, linePort] = [await freePort(), await freePort(), await freePort()];
   const env = {
     ...process.env,
     PORT: String(port),
-    STANDINS_PORT: String(standInsPort),
     EVEN_LANTERN_DATA: data,
   };
-  const start = (program: string) =>
-    spawn(process.execPath, [join(root, program)], { env, stdio: ['ignore', 'ignore', 'inherit'] });
+  const line = await openLine(linePort, standInsPort);
+  const start = (program: string, itsStandInsPort: number) =>
+    spawn(process.execPath, [join(root, program)], {
+      env: { ...env, STANDINS_PORT: String(itsStandInsPort) },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    });
   let standIns: ChildProcess | null = null;
   const startStandIns = async () => {
-    standIns = start('standins/dist/main.js');
+    standIns = start('standins/dist/main.js', standInsPort);
     await answering(`http://127.0.0.1:${standInsPort}/`);
   };
   const stopStandIns = async () => {
@@ -36,16 +42,46 @@ export async function startStack(): Promise<Stack> {
     standIns = null;
   };
   await startStandIns();
-  const server = start('server/dist/main.js');
+  const server = start('server/dist/main.js', linePort);
   const address = `http://localhost:${port}`;
   await answering(`http://127.0.0.1:${port}/api/health`);
   return {
     address,
     startStandIns,
     stopStandIns,
+    cutAfter: line.cutAfter,
     async stop() {
+      line.close();
       await Promise.all([ended(server), ended(standIns)]);
       rmSync(data, { recursive: true, force: true });
+    },
+  };
+}
+
+/** The line between server and stand-ins, which can be cut. */
+async function openLine(port: number, target: number) {
+  let left: number | null = null;
+  const line = createHttpServer((incoming, outgoing) => {
+    if (left !== null && (left -= 1) < 0) {
+      incoming.destroy();
+      return;
+    }
+    const { method, url, headers } = incoming;
+    const onward = request({ host: '127.0.0.1', port: target, method, path: url, headers }, (answer) => {
+      outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+      answer.pipe(outgoing);
+    });
+    onward.on('error', () => outgoing.destroy());
+    incoming.pipe(onward);
+  });
+  await new Promise<void>((resolve) => line.listen(port, '127.0.0.1', resolve));
+  return {
+    cutAfter(requests: number | null) {
+      left = requests;
+    },
+    close() {
+      line.closeAllConnections();
+      line.close();
     },
   };
 }

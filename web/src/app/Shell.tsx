@@ -9,6 +9,8 @@ import {
   SunMoon,
   type LucideIcon,
   MessageCircleQuestion,
+  PanelLeftClose,
+  PanelLeftOpen,
   Layers,
   ListOrdered,
 } from 'lucide-react';
@@ -148,7 +150,14 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
   );
 }
 
+const NARROW_KEY = 'even-lantern-rail';
+
 function Rail({ context: { review, database } }: { context: ReviewContext }) {
+  const [narrow, setNarrow] = useState(localStorage.getItem(NARROW_KEY) === 'narrow');
+  const switchWidth = () => {
+    localStorage.setItem(NARROW_KEY, narrow ? 'wide' : 'narrow');
+    setNarrow(!narrow);
+  };
   const lanes = lanesOfReview(review);
   const { search } = useLocation();
   const [params] = useSearchParams();
@@ -181,24 +190,36 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   return (
     <nav
       aria-label="Stages"
-      className="rule bg-base-300 flex shrink-0 flex-col border-r py-2 md:w-[180px] max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0"
+      className={`rule bg-base-300 flex shrink-0 flex-col border-r py-2 max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0 ${narrow ? 'md:w-12' : 'md:w-[180px]'}`}
     >
       {stages.map(({ to, label, number, icon: Icon }) => (
         <NavLink
           key={to}
           to={{ pathname: `/reviews/${review.id}/${to}`, search: keep }}
+          title={`${label}: ${number}`}
           className={({ isActive }) =>
             `flex items-center justify-between gap-2 px-4 py-2 max-md:flex-1 max-md:justify-center max-md:px-1 md:border-l-[3px] ${
               isActive ? 'bg-base-200 border-base-content font-bold' : 'border-transparent'
-            }`
+            } ${narrow ? 'md:px-3' : ''}`
           }
         >
           <span className="flex items-center gap-2">
-            <Icon className="h-4 w-4 max-md:hidden" aria-hidden="true" /> {label}
+            <Icon className="h-4 w-4 shrink-0 max-md:hidden" aria-hidden="true" />
+            <span className={narrow ? 'md:sr-only' : ''}>{label}</span>
           </span>
-          <span className="quiet count text-xs font-normal whitespace-nowrap max-md:hidden">{number}</span>
+          {!narrow && (
+            <span className="quiet count text-xs font-normal whitespace-nowrap max-md:hidden">{number}</span>
+          )}
         </NavLink>
       ))}
+      <button
+        className="quiet mt-auto cursor-pointer self-start px-4 py-2 max-md:hidden"
+        onClick={switchWidth}
+        aria-label={narrow ? 'Widen the stage rail' : 'Narrow the stage rail to icons'}
+        title={narrow ? 'Widen' : 'Narrow to icons'}
+      >
+        {narrow ? <PanelLeftOpen className="h-4 w-4" /> : <PanelLeftClose className="h-4 w-4" />}
+      </button>
     </nav>
   );
 }

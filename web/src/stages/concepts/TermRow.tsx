@@ -25,7 +25,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
       className={`rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}
     >
       <button
-        className="block w-full cursor-pointer px-3 py-1.5 text-left"
+        className="block w-full cursor-pointer py-1.5 pr-3 pl-[9px] text-left"
         aria-pressed={selected}
         onClick={onSelect}
         onKeyDown={(event) => {
