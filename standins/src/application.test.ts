@@ -30,10 +30,11 @@ async function ask(parameters: Record<string, string>): Promise<XmlElement> {
   return xml.root;
 }
 
-function asText(response: NodeJS.ReadableStream, done: (error: Error | null, text: string) => void): void {
+function asText(response: request.Response, done: (error: Error | null, text: string) => void): void {
   let text = '';
-  response.on('data', (chunk) => (text += String(chunk)));
-  response.on('end', () => done(null, text));
+  const stream = response as unknown as NodeJS.ReadableStream;
+  stream.on('data', (chunk) => (text += String(chunk)));
+  stream.on('end', () => done(null, text));
 }
 
 const hits = (root: XmlElement) => Number(textAt(root, 'numberOfRecords'));

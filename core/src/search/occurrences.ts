@@ -289,7 +289,7 @@ function documentsWithAny(universe: number, zone: Zone, numbers: readonly number
 interface Cursor {
   doc: number;
   mask: number;
-  next(): boolean;
+  advanceTo(target: number): boolean;
   readPositions(into: number[]): void;
 }
 
@@ -316,12 +316,14 @@ function mergeCursors(zone: Zone, numbers: readonly number[], candidates: DocSet
   const merged: Cursor = {
     doc: 0,
     mask: 0,
-    next() {
-      at += 1;
-      const doc = docs[at];
-      if (doc === undefined) return false;
-      merged.doc = doc;
-      merged.mask = byDocument.get(doc)?.mask ?? 0;
+    advanceTo(target) {
+      while (at < 0 || merged.doc < target) {
+        at += 1;
+        const doc = docs[at];
+        if (doc === undefined) return false;
+        merged.doc = doc;
+        merged.mask = byDocument.get(doc)?.mask ?? 0;
+      }
       return true;
     },
     readPositions(into) {
@@ -335,23 +337,19 @@ function mergeCursors(zone: Zone, numbers: readonly number[], candidates: DocSet
 /** Calls `visit` for each document that all cursors reach. Quickest when the first has the fewest documents. */
 function forEachCommonDocument(cursors: readonly Cursor[], visit: (doc: number) => void): void {
   const [first] = cursors;
-  if (first === undefined) return;
-  for (const cursor of cursors) if (!cursor.next()) return;
-  for (;;) {
-    let target = first.doc;
+  for (let target = 0; first?.advanceTo(target) === true;) {
+    target = first.doc;
     for (let i = 1; i < cursors.length; i += 1) {
       const cursor = cursors[i] ?? first;
-      while (cursor.doc < target) if (!cursor.next()) return;
+      if (!cursor.advanceTo(target)) return;
       if (cursor.doc > target) {
         target = cursor.doc;
         break;
       }
     }
-    if (target === first.doc) {
-      visit(target);
-      target += 1;
-    }
-    while (first.doc < target) if (!first.next()) return;
+    if (target > first.doc) continue;
+    visit(target);
+    target += 1;
   }
 }
 
