@@ -17,7 +17,9 @@ import { generateRecords, readContent } from '@even-lantern/standins';
 import { measured, median, quantile, timed, type Measurement } from './measure.js';
 import { benchStrategy, fts5Term, read, type BenchLine } from './strategy.js';
 
-const ROUNDS = 7;
+const ROUNDS = 15;
+/** Rounds before measuring: a server lives long, so both ways are compared warm. */
+const WARM_UP = 10;
 const contentFolder = join(import.meta.dirname, '..', '..', 'standins', 'content');
 
 export function indexBench(size: number): Measurement[] {
@@ -114,9 +116,11 @@ function near(a: string, b: string, distance: number): BenchLine {
 function alternately(one: () => number[], other: () => number[]): [number[], number[]] {
   const ones: number[] = [];
   const others: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) {
-    ones.push(...one());
-    others.push(...other());
+  for (let round = 0; round < WARM_UP + ROUNDS; round += 1) {
+    const [own, theirs] = [one(), other()];
+    if (round < WARM_UP) continue;
+    ones.push(...own);
+    others.push(...theirs);
   }
   return [ones, others];
 }

@@ -143,6 +143,20 @@ test('a pattern that stands for too many words is an error that says so', () => 
   });
 });
 
+test('a phrase whose pattern stands for dozens of words finds each of them, and near does too', () => {
+  const letters = 'abcdefghijklmnopqrstuvwxyz';
+  const records = [...letters].flatMap((letter) => [
+    sampleRecord({ title: `the night shift${letter} ends` }),
+    sampleRecord({ title: `the shift${letter} at night` }),
+  ]);
+  const even = [...letters].map((_, i) => 2 * i);
+  expect(find('"night shift*"', records)).toEqual(even);
+  expect(find('shift* prox/unit=word/distance<=1 night', records)).toEqual(even);
+  expect(find('shift* prox/unit=word/distance<=2/ordered night', records)).toEqual(
+    even.map((doc) => doc + 1),
+  );
+});
+
 test('a word in the title outranks the same word in the abstract; excluded words add nothing', () => {
   const records = [
     sampleRecord({

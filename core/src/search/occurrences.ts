@@ -10,6 +10,8 @@ import {
 import { emptySet, has, intersect, newBits, setOfBits, setOfSorted, type DocSet } from './docSet.js';
 import { EvaluationStop } from './evaluationError.js';
 import { firstWordFrom, frequentBitsOf, PostingCursor, wordNumber, type Zone } from './postings.js';
+import { markPair } from './wordPairs.js';
+import { UnionCursor } from './unionCursor.js';
 import { FIELD_MASK, ZONE_OF, type SearchIndex, type ZoneName } from './searchIndex.js';
 
 /** The most words that one pattern may stand for. More is an error that says so, never a silent cut. */
@@ -67,49 +69,47 @@ export function documentsWith(index: SearchIndex, query: WordsQuery): DocSet {
   return documentsWithPhrase(index, query, zone, mask);
 }
 
-/** The most literal phrases that a phrase with patterns is written out as; beyond, positions are merged. */
-const MAX_LITERAL_PHRASES = 24;
-
 type FieldTest = (doc: number, position: number) => boolean;
 
+/** The most words of one pattern that are walked side by side; the positions of more are merged in store. */
+const MAX_SIDE_BY_SIDE = 16;
+
+/** The most pairs of words that two patterns are written out as. */
+const MAX_PAIRS = 16;
+
+/** The documents where words follow one another, found without storing any positions. */
 function documentsWithPhrase(index: SearchIndex, query: WordsQuery, zone: Zone, mask: number): DocSet {
   const expansions = query.phrase.map((pattern) => expandPattern(zone, pattern));
-  const literal = expansions.reduce((product, numbers) => product * numbers.length, 1);
-  if (literal === 0) return emptySet(index.size);
-  if (literal > MAX_LITERAL_PHRASES) {
+  if (expansions.some((numbers) => numbers.length === 0)) return emptySet(index.size);
+  if (expansions.some((numbers) => numbers.length > MAX_SIDE_BY_SIDE)) {
     return setOfSorted(Uint32Array.from(occurrencesOf(index, query, null).docs), index.size);
   }
   const bits = newBits(index.size);
   const inField = fieldTest(index, zoneOfField(query.field).name, mask);
-  for (const numbers of literalPhrases(expansions)) markPhrase(bits, zone, numbers, mask, inField);
-  return setOfBits(bits, index.size);
-}
-
-function literalPhrases(expansions: readonly number[][]): number[][] {
-  return expansions.reduce<number[][]>(
-    (phrases, numbers) => phrases.flatMap((phrase) => numbers.map((number) => [...phrase, number])),
-    [[]],
-  );
-}
-
-/** Sets the bits of the documents where words follow one another, without storing any positions. */
-function markPhrase(
-  bits: Uint32Array,
-  zone: Zone,
-  numbers: readonly number[],
-  mask: number,
-  inField: FieldTest | null,
-): void {
-  const cursors = numbers.map((number) => new PostingCursor(zone, number));
+  const [firsts, seconds] = expansions;
+  const pairs = (firsts?.length ?? 0) * (seconds?.length ?? 0);
+  if (firsts !== undefined && seconds !== undefined && expansions.length === 2 && pairs <= MAX_PAIRS) {
+    for (const first of firsts)
+      for (const second of seconds) markPair(bits, zone, first, second, mask, inField);
+    return setOfBits(bits, index.size);
+  }
+  const cursors = expansions.map((numbers) => sideBySide(zone, numbers));
   const rarestFirst = [...cursors].sort((a, b) => a.documents - b.documents);
   forEachCommonDocument(rarestFirst, (doc) => {
     for (const cursor of cursors) if ((cursor.mask & mask) === 0) return;
     if (followOnce(cursors, inField)) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
   });
+  return setOfBits(bits, index.size);
+}
+
+function sideBySide(zone: Zone, numbers: readonly number[]): PostingCursor | UnionCursor {
+  const words = numbers.map((number) => new PostingCursor(zone, number));
+  const [only] = words;
+  return only !== undefined && words.length === 1 ? only : new UnionCursor(words);
 }
 
 /** Whether the words of the cursors follow one another somewhere in their common document. */
-function followOnce(cursors: readonly PostingCursor[], inField: FieldTest | null): boolean {
+function followOnce(cursors: readonly (PostingCursor | UnionCursor)[], inField: FieldTest | null): boolean {
   const first = cursors[0];
   if (first === undefined) return false;
   for (const cursor of cursors) if (!cursor.nextPosition()) return false;
@@ -294,9 +294,9 @@ interface Cursor {
 }
 
 function openCursor(zone: Zone, numbers: readonly number[], candidates: DocSet | null): Cursor {
-  const [only] = numbers;
-  if (only !== undefined && numbers.length === 1) return new PostingCursor(zone, only);
-  return mergeCursors(zone, numbers, candidates);
+  return numbers.length <= MAX_SIDE_BY_SIDE
+    ? sideBySide(zone, numbers)
+    : mergeCursors(zone, numbers, candidates);
 }
 
 /** The postings of several words as if they were one word. */

@@ -29,8 +29,8 @@ export interface Zone {
 }
 
 /** How many bits of a posting's second number hold the mask. */
-const MASK_BITS = 3;
-const MASK = (1 << MASK_BITS) - 1;
+export const MASK_BITS = 3;
+export const MASK = (1 << MASK_BITS) - 1;
 
 /** A word in more than one document of this many gets its documents as bits too. */
 const FREQUENT_SHARE = 32;

@@ -1,7 +1,7 @@
 /** The index over records: zones of positions for text, and document sets for headings and limits. */
 import type { TextField } from '../query/index.js';
 import { sectionsOf, type BibRecord } from '../records/index.js';
-import { textKey, tokenise } from '../text/index.js';
+import { forEachWord, textKey } from '../text/index.js';
 import { setOfSorted, type DocSet } from './docSet.js';
 import { SECTION_GAP, ZoneBuilder, type Zone } from './postings.js';
 
@@ -89,12 +89,13 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
         if (field === 'abstract') abstractStarts.push(position);
         if (field === 'keywords') keywordStarts.push(position);
         let length = 0;
+        const mask = FIELD_MASK[field];
         for (const section of sectionsOf(record, field)) {
-          for (const { word } of tokenise(section)) {
-            builder.add(word, position, FIELD_MASK[field]);
+          forEachWord(section, (word) => {
+            builder.add(word, position, mask);
             position += 1;
             length += 1;
-          }
+          });
           position += SECTION_GAP;
         }
         if (name === 'text') lengths.push(Math.min(length, 65535));

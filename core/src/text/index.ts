@@ -1,2 +1,2 @@
-export { textKey, tokenise } from './tokens.js';
+export { forEachWord, textKey, tokenise } from './tokens.js';
 export type { Token } from './tokens.js';

@@ -36,8 +36,18 @@ function normaliseCodePoint(char: string): string {
  * @returns the words in order, without possessives
  * @example tokenise("Night-shift nurses' sleep") // night, shift, nurses, sleep
  */
-export function tokenise(text: string, { masks = false }: { masks?: boolean } = {}): Token[] {
+export function tokenise(text: string, options: { masks?: boolean } = {}): Token[] {
   const tokens: Token[] = [];
+  forEachWord(text, (word, start, end) => tokens.push({ word, start, end }), options);
+  return tokens;
+}
+
+/** Visits the words that `tokenise` lists, without making a list. */
+export function forEachWord(
+  text: string,
+  visit: (word: string, start: number, end: number) => void,
+  { masks = false }: { masks?: boolean } = {},
+): void {
   let word = '';
   let start = 0;
   let end = 0;
@@ -49,7 +59,7 @@ export function tokenise(text: string, { masks = false }: { masks?: boolean } = 
   const close = () => {
     if (word === '') return;
     const possessive = word === 's' && wordStartsAfterApostrophe && lastEnd === start - 1;
-    if (!possessive) tokens.push({ word, start, end });
+    if (!possessive) visit(word, start, end);
     lastEnd = end;
     word = '';
   };
@@ -108,7 +118,6 @@ export function tokenise(text: string, { masks = false }: { masks?: boolean } = 
     at = next;
   }
   close();
-  return tokens;
 }
 
 /** A letter or digit of ASCII, or a mask where masks count as letters. */
