@@ -1,7 +1,7 @@
 /** Puts the server together. */
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { Module, type DynamicModule } from '@nestjs/common';
+import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
@@ -47,7 +47,12 @@ class ApplicationModule {
   ): DynamicModule {
     return {
       module: ApplicationModule,
-      imports: [LoggerModule.forRoot({ pinoHttp: { level, autoLogging: false } })],
+      imports: [
+        LoggerModule.forRoot({
+          pinoHttp: { level, autoLogging: false },
+          forRoutes: [{ path: '{*path}', method: RequestMethod.ALL }],
+        }),
+      ],
       controllers: [
         PeopleController,
         ReviewsController,

@@ -69,7 +69,7 @@ test('a run cut off while counting is logged as interrupted with the lines it ha
   const [entry] = await contents();
   expect(entry).toMatchObject({
     outcome: 'interrupted',
-    reason: 'faulty.test cannot be reached.',
+    reason: 'Faulty: faulty.test cannot be reached.',
     hits: null,
   });
   expect(entry?.lines.map(({ hits }) => hits)).toEqual([25, null, null]);

@@ -145,7 +145,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       const reason = signal.aborted
         ? String(signal.reason)
         : error instanceof DatabaseError
-          ? error.message
+          ? `${row.databaseName}: ${error.message}`
           : 'the application failed during the run';
       if (!(error instanceof DatabaseError))
         this.logger.error(error instanceof Error ? error.stack : String(error));

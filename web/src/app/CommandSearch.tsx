@@ -25,7 +25,7 @@ export function CommandSearch({
   const stage = (name: string) => act(() => void navigate(`/reviews/${reviewId}/${name}`));
   const item = 'data-[selected=true]:bg-base-300 cursor-pointer rounded px-3 py-2';
   const heading =
-    '[&_[cmdk-group-heading]]:small-head [&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2';
+    '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-xs [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-[var(--quiet)]';
   return (
     <Command.Dialog
       open={open}

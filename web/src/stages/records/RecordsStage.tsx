@@ -9,6 +9,7 @@ import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { formatCount } from '../../parts/Count.js';
+import { useNarrowScreen } from '../../parts/useNarrowScreen.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ReadingPane } from './ReadingPane.js';
 import { RecordList } from './RecordList.js';
@@ -28,6 +29,7 @@ export function RecordsStage() {
   const decision = DECISIONS.find((each) => each === params.get('decision')) ?? 'any';
   const pages = useRecordPages(review.id, sort, decision);
   const [decide] = api.useDecideMutation();
+  const narrow = useNarrowScreen();
   const { remember } = useUndo();
   const openId = params.get('record') ?? pages.row(0)?.id ?? null;
   const position = pages.positionOf(openId);
@@ -157,7 +159,7 @@ export function RecordsStage() {
           </a>
         </section>
       </aside>
-      <Group orientation="horizontal" className="min-h-0 flex-1">
+      <Group key={String(narrow)} orientation={narrow ? 'vertical' : 'horizontal'} className="min-h-0 flex-1">
         <Panel defaultSize="44%" minSize="25%">
           <div className="flex h-full min-h-0 flex-col">
             <div className="flex items-baseline gap-3 px-4 pt-3 pb-2">
@@ -180,7 +182,10 @@ export function RecordsStage() {
             )}
           </div>
         </Panel>
-        <Separator className="w-[3px] bg-[var(--rule)]" aria-label="Width of the list" />
+        <Separator
+          className={`bg-[var(--rule)] ${narrow ? 'h-[3px]' : 'w-[3px]'}`}
+          aria-label="Size of the list"
+        />
         <Panel defaultSize="56%" minSize="30%">
           {openId !== null && pages.total > 0 && (
             <ReadingPane id={openId} onDecide={(next) => void judge(next)} />

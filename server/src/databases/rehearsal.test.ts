@@ -1,0 +1,99 @@
+import type { Rehearsal, Review } from '@even-lantern/contract';
+import { DatabaseError } from './databaseConnector.js';
+import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+
+let server: TestApplication;
+let database: FaultyConnector;
+let review: Review;
+let asked: string[];
+
+beforeEach(async () => {
+  database = faultyConnector(25);
+  asked = [];
+  const { count } = database;
+  database.count = (query, signal) => {
+    asked.push(query);
+    return count(query, signal);
+  };
+  server = await testApplication({ faulty: database });
+  review = await server.reviewWithLane();
+});
+afterEach(() => server.application.close());
+
+const rehearse = async () =>
+  (await server.get(`/api/reviews/${review.id}/rehearsal?database=faulty`).expect(200)).body as Rehearsal;
+const addWords = (text: string) =>
+  server.post(`/api/reviews/${review.id}/terms`, {
+    elementId: review.elements.find(({ key }) => key === 'I')?.id,
+    origin: 'typed',
+    content: { kind: 'words', text, field: 'words', near: null },
+  });
+
+test('a rehearsal counts terms, what they add, lanes and the whole, and logs nothing', async () => {
+  await addWords('lamp*').expect(201);
+  const { lines, terms, whole, release } = await rehearse();
+  expect(lines.map(({ string, hits }) => [string, hits])).toEqual([
+    ['el.words = "light"', 25],
+    ['el.words = "lamp*"', 25],
+    ['el.words = "light" or el.words = "lamp*"', 25],
+    ['el.words = "light" or el.words = "lamp*"', 25],
+  ]);
+  expect(asked).toContain('el.words = "lamp*" not el.words = "light"');
+  expect(Object.values(terms).map(({ adds }) => adds)).toEqual([25, 25]);
+  expect([whole.hits, release]).toEqual([25, '2026-10-01']);
+  expect((await server.get(`/api/reviews/${review.id}/ledger`)).body).toMatchObject({ entries: [] });
+});
+
+test('only what changed is asked again, until the release changes', async () => {
+  await rehearse();
+  asked = [];
+  await rehearse();
+  expect(asked).toEqual([]);
+  await addWords('lamp*');
+  await rehearse();
+  expect(asked).not.toContain('el.words = "light"');
+  database.release = '2026-11-01';
+  database.hits = 30;
+  asked = [];
+  expect((await rehearse()).whole.hits).toBe(30);
+  expect(asked).toContain('el.words = "light"');
+});
+
+test('a term that cannot be read is told at the term, and the rest is counted', async () => {
+  await addWords('a*');
+  const { terms, whole, problems } = await rehearse();
+  const errors = Object.values(terms).map(({ error }) => error);
+  expect(errors).toEqual([null, expect.stringContaining('“a*” is unfinished')]);
+  expect(problems).toHaveLength(1);
+  expect(whole.hits).toBe(25);
+});
+
+test('what the database refuses is told at the line, and a database that is down is told as such', async () => {
+  database.count = () => Promise.reject(new DatabaseError('There is no heading “Moonbeams”.', true));
+  expect((await rehearse()).lines[0]).toMatchObject({
+    hits: null,
+    error: 'There is no heading “Moonbeams”.',
+  });
+  database.explain = () => Promise.reject(new DatabaseError('faulty.test cannot be reached.', false));
+  const down = await server.get(`/api/reviews/${review.id}/rehearsal?database=faulty`).expect(502);
+  expect(down.body).toMatchObject({
+    title: 'The database does not answer: faulty.test cannot be reached.',
+    detail: expect.stringContaining('What you have written is kept.'),
+  });
+  expect((await server.get('/api/health').expect(200)).body).toMatchObject({
+    store: 'ready',
+    databases: [{ id: 'faulty', state: 'not answering' }],
+  });
+});
+
+test('an empty lookup is refused, and a database without a vocabulary offers the word alone', async () => {
+  const lane = review.elements.find(({ key }) => key === 'I')?.id;
+  const address = `/api/databases/faulty/lookup?review=${review.id}&lane=${lane}&text=`;
+  await server.get(address).expect(400);
+  expect((await server.get(`${address}lamp*`).expect(200)).body).toMatchObject({
+    headings: [],
+    words: { hits: 25, adds: 25, error: null },
+  });
+  await server.get('/api/databases/faulty/headings?label=Light').expect(404);
+});
