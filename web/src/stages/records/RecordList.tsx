@@ -7,7 +7,7 @@ import { Highlighted } from './Highlighted.js';
 import { useLaneHighlights } from './useLaneHighlights.js';
 import type { RecordPages } from './useRecordPages.js';
 
-const ROW_HEIGHT = 74;
+const ROW_HEIGHT = 77;
 
 const BLANK: BibRecord = {
   accession: '', title: '', abstract: [], keywords: [], authors: [], journal: '', year: 0, volume: '', issue: '',
@@ -74,7 +74,7 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
                     <DecisionMark decision={row.decision} />
                   </span>
                   <span className="min-w-0">
-                    <span className="line-clamp-2 font-serif text-[15px] leading-[1.3]">
+                    <span className="line-clamp-2 pb-[3px] font-serif text-[15px] leading-[1.3]">
                       <Highlighted
                         text={row.title}
                         layers={layersOf({ ...BLANK, title: row.title }, 'title', 0)}
