@@ -1,6 +1,6 @@
 import { ELEMENTS } from '@even-lantern/core';
 import type { ElementChange, ReviewElement } from '@even-lantern/contract';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
@@ -37,19 +37,16 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
     });
   };
 
+  const saveDraft = useEffectEvent(() => {
+    const before = { text: element.text, note: element.note };
+    void save(draft, before, `wrote ${shape?.name.toLowerCase() ?? 'an element'}`);
+  });
   useEffect(() => {
     if (!dirty || saving.isLoading || saving.isError) return;
-    const timer = setTimeout(() => {
-      void save(
-        draft,
-        { text: element.text, note: element.note },
-        `wrote ${shape?.name.toLowerCase() ?? 'an element'}`,
-      );
-    }, SAVE_AFTER_MS);
+    const timer = setTimeout(() => saveDraft(), SAVE_AFTER_MS);
     return () => clearTimeout(timer);
-    // The draft and what is saved decide when to save; the rest is read at that moment.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [draft, element.text, element.note, saving.isLoading, saving.isError]);
+    // Each further edit starts the wait anew.
+  }, [draft, dirty, saving.isLoading, saving.isError]);
 
   const edit = (change: Partial<typeof draft>) => {
     setDraft({ ...draft, ...change });
