@@ -13,7 +13,7 @@ import { textKey, tokenise, type Token } from '../text/index.js';
 import type { EvaluationContext } from './evaluate.js';
 import { lineQuery } from './evaluate.js';
 import { EvaluationStop } from './evaluationError.js';
-import { nearStarts } from './occurrences.js';
+import { nearStarts } from './nearness.js';
 
 /** A half-open range of UTF-16 offsets. */
 export interface Span {

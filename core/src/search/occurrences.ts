@@ -9,8 +9,11 @@ import {
 } from '../query/index.js';
 import { emptySet, has, intersect, newBits, setOfBits, setOfSorted, type DocSet } from './docSet.js';
 import { EvaluationStop } from './evaluationError.js';
-import { firstWordFrom, frequentBitsOf, PostingCursor, wordNumber, type Zone } from './postings.js';
+import { firstWordFrom, PostingCursor, wordNumber } from './postings.js';
+import { frequentBitsOf, type Zone } from './zone.js';
+import { markListedPair } from './pairLists.js';
 import { markPair } from './wordPairs.js';
+import { nearStarts, nearTest } from './nearness.js';
 import { UnionCursor } from './unionCursor.js';
 import { FIELD_MASK, ZONE_OF, type SearchIndex, type ZoneName } from './searchIndex.js';
 
@@ -90,7 +93,10 @@ function documentsWithPhrase(index: SearchIndex, query: WordsQuery, zone: Zone, 
   const pairs = (firsts?.length ?? 0) * (seconds?.length ?? 0);
   if (firsts !== undefined && seconds !== undefined && expansions.length === 2 && pairs <= MAX_PAIRS) {
     for (const first of firsts)
-      for (const second of seconds) markPair(bits, zone, first, second, mask, inField);
+      for (const second of seconds) {
+        if (inField === null && markListedPair(bits, zone.pairs, first, second)) continue;
+        markPair(bits, zone, first, second, mask, inField);
+      }
     return setOfBits(bits, index.size);
   }
   const cursors = expansions.map((numbers) => sideBySide(zone, numbers));
@@ -136,7 +142,34 @@ function followOnce(cursors: readonly (PostingCursor | UnionCursor)[], inField: 
 
 /** The documents where `near` holds. */
 export function documentsNear(index: SearchIndex, query: NearQuery): DocSet {
-  return setOfSorted(Uint32Array.from(nearOccurrences(index, query, null).docs), index.size);
+  const [first, ...others] = query.parts.map((part) => zoneOfField(part.field).name);
+  if (first === undefined || others.some((name) => name !== first)) return emptySet(index.size);
+  const zone = index.zones[first];
+  const expansions = query.parts.map((part) => part.phrase.map((pattern) => expandPattern(zone, pattern)));
+  if (expansions.flat().some((numbers) => numbers.length === 0)) return emptySet(index.size);
+  if (expansions.flat().some((numbers) => numbers.length > MAX_SIDE_BY_SIDE)) {
+    return setOfSorted(Uint32Array.from(nearOccurrences(index, query, null).docs), index.size);
+  }
+  const parts = query.parts.map((part, i) => {
+    const { mask } = zoneOfField(part.field);
+    const cursors = (expansions[i] ?? []).map((numbers) => sideBySide(zone, numbers));
+    return { mask, cursors, inField: fieldTest(index, first, mask), starts: [] as number[] };
+  });
+  const lists = parts.map(({ starts }) => starts);
+  const holds = nearTest(query);
+  const bits = newBits(index.size);
+  const rarestFirst = parts.flatMap(({ cursors }) => cursors).sort((a, b) => a.documents - b.documents);
+  forEachCommonDocument(rarestFirst, (doc) => {
+    for (const { cursors, mask } of parts)
+      for (const cursor of cursors) if ((cursor.mask & mask) === 0) return;
+    for (const { cursors, inField, starts } of parts) {
+      readStarts(cursors, starts);
+      if (inField !== null) keepWhere(starts, (position) => inField(doc, position));
+      if (starts.length === 0) return;
+    }
+    if (holds(lists)) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+  });
+  return setOfBits(bits, index.size);
 }
 
 /** Where a word or phrase begins, in the documents of `within` (all, when null). */
@@ -160,8 +193,9 @@ export function occurrencesOf(index: SearchIndex, query: WordsQuery, within: Doc
   forEachCommonDocument(cursors, (doc) => {
     if (candidates !== null && !has(candidates, doc)) return;
     if (cursors.some((cursor) => (cursor.mask & mask) === 0)) return;
-    const all = phraseStarts(cursors);
-    const starts = inField === null ? all : all.filter((position) => inField(doc, position));
+    const starts: number[] = [];
+    readStarts(cursors, starts);
+    if (inField !== null) keepWhere(starts, (position) => inField(doc, position));
     if (starts.length === 0) return;
     found.docs.push(doc);
     found.positions.push(starts);
@@ -203,40 +237,6 @@ export function nearOccurrences(index: SearchIndex, query: NearQuery, within: Do
     found.positions.push(starts);
   }
   return found;
-}
-
-/**
- * Begins of the first part in every valid combination.
- * @param lists begins of each part in one document
- */
-export function nearStarts(query: NearQuery, lists: readonly number[][]): number[] {
-  const lengths = query.parts.map((part) => part.phrase.length);
-  const chosen: number[] = [];
-  const fits = (part: number, start: number): boolean => {
-    for (let other = 0; other < part; other += 1) {
-      const otherStart = chosen[other] ?? 0;
-      const otherEnd = otherStart + (lengths[other] ?? 1) - 1;
-      const end = start + (lengths[part] ?? 1) - 1;
-      const after = start - otherEnd;
-      const before = otherStart - end;
-      const gap = after > 0 ? after : query.ordered ? 0 : before;
-      if (gap < 1 || gap > query.distance) return false;
-    }
-    return true;
-  };
-  const place = (part: number): boolean => {
-    if (part === lists.length) return true;
-    for (const start of lists[part] ?? []) {
-      if (!fits(part, start)) continue;
-      chosen[part] = start;
-      if (place(part + 1)) return true;
-    }
-    return false;
-  };
-  return (lists[0] ?? []).filter((start) => {
-    chosen[0] = start;
-    return place(1);
-  });
 }
 
 /** Which field of zone `text` a position lies in, as a bit of the mask. */
@@ -353,24 +353,29 @@ function forEachCommonDocument(cursors: readonly Cursor[], visit: (doc: number) 
   }
 }
 
-/** Positions where the words of all cursors follow one another, in their current document. */
-function phraseStarts(cursors: readonly Cursor[]): number[] {
-  let starts: number[] = [];
-  for (const [offset, cursor] of cursors.entries()) {
+/** Reads the positions where the words of all cursors follow one another, in their current document, ascending. */
+function readStarts(cursors: readonly Cursor[], into: number[]): void {
+  into.length = 0;
+  const [first] = cursors;
+  first?.readPositions(into);
+  for (let offset = 1; offset < cursors.length && into.length > 0; offset += 1) {
     const positions: number[] = [];
-    cursor.readPositions(positions);
-    if (offset === 0) {
-      starts = positions;
-      continue;
-    }
-    const kept: number[] = [];
+    cursors[offset]?.readPositions(positions);
     let at = 0;
-    for (const start of starts) {
+    keepWhere(into, (start) => {
       while (at < positions.length && (positions[at] ?? 0) < start + offset) at += 1;
-      if (positions[at] === start + offset) kept.push(start);
-    }
-    if (kept.length === 0) return kept;
-    starts = kept;
+      return positions[at] === start + offset;
+    });
   }
-  return starts;
+}
+
+/** Removes what does not pass, in place. */
+function keepWhere(list: number[], passes: (value: number) => boolean): void {
+  let kept = 0;
+  for (const value of list) {
+    if (!passes(value)) continue;
+    list[kept] = value;
+    kept += 1;
+  }
+  list.length = kept;
 }

@@ -11,8 +11,8 @@
 /** Words of two sections lie this far apart at least: more than the widest `near`. */
 export const SECTION_GAP = 128;
 
-/** The finished zone: flat typed arrays only, ready to be written to disk or passed to a worker. */
-export interface Zone {
+/** The words of a zone and where they stand. */
+export interface PostingStreams {
   /** the words in ascending order of UTF-16 code units */
   words: readonly string[];
   /** documents that hold each word */
@@ -22,20 +22,14 @@ export interface Zone {
   positionStarts: Uint32Array;
   documents: Uint8Array;
   positions: Uint8Array;
-  /** for each word its place in `frequentBits`, or -1 for words that are not frequent */
-  frequentSlots: Int32Array;
-  /** the documents of frequent words as bits, one word after the other */
-  frequentBits: Uint32Array;
 }
 
 /** How many bits of a posting's second number hold the mask. */
 export const MASK_BITS = 3;
 export const MASK = (1 << MASK_BITS) - 1;
 
-/** A word in more than one document of this many gets its documents as bits too. */
-const FREQUENT_SHARE = 32;
-
-class ByteList {
+/** Numbers as bytes, seven bits each, in a list that grows. */
+export class ByteList {
   bytes = new Uint8Array(8);
   length = 0;
 
@@ -56,90 +50,14 @@ class ByteList {
   }
 }
 
-interface Entry {
-  documents: ByteList;
-  positions: ByteList;
-  count: number;
-  lastDocument: number;
-  /** of the document being added */
-  mask: number;
-  lastPosition: number;
-  positionsFrom: number;
-}
-
-/** Collects the words of documents, which come in ascending order, into a zone. */
-export class ZoneBuilder {
-  private readonly entries = new Map<string, Entry>();
-  private touched: Entry[] = [];
-
-  /** @param mask the bit of the field the word stands in */
-  add(word: string, position: number, mask: number): void {
-    let entry = this.entries.get(word);
-    if (entry === undefined) {
-      entry = {
-        documents: new ByteList(),
-        positions: new ByteList(),
-        count: 0,
-        lastDocument: 0,
-        mask: 0,
-        lastPosition: 0,
-        positionsFrom: 0,
-      };
-      this.entries.set(word, entry);
-    }
-    if (entry.mask === 0) {
-      this.touched.push(entry);
-      entry.lastPosition = 0;
-      entry.positionsFrom = entry.positions.length;
-    }
-    entry.mask |= mask;
-    entry.positions.push(position - entry.lastPosition);
-    entry.lastPosition = position;
-  }
-
-  endDocument(doc: number): void {
-    for (const entry of this.touched) {
-      entry.documents.push(doc - entry.lastDocument);
-      entry.documents.push(((entry.positions.length - entry.positionsFrom) << MASK_BITS) | entry.mask);
-      entry.lastDocument = doc;
-      entry.count += 1;
-      entry.mask = 0;
-    }
-    this.touched = [];
-  }
-
-  /** @param size how many documents there are */
-  finish(size: number): Zone {
-    const words = [...this.entries.keys()].sort(byCodeUnits);
-    const documentCounts = new Uint32Array(words.length);
-    const documentStarts = new Uint32Array(words.length + 1);
-    const positionStarts = new Uint32Array(words.length + 1);
-    const sorted = words.map((word) => this.entries.get(word) as Entry); // every word is a key of the map
-    sorted.forEach((entry, i) => {
-      documentCounts[i] = entry.count;
-      documentStarts[i + 1] = (documentStarts[i] ?? 0) + entry.documents.length;
-      positionStarts[i + 1] = (positionStarts[i] ?? 0) + entry.positions.length;
-    });
-    const documents = new Uint8Array(documentStarts[words.length] ?? 0);
-    const positions = new Uint8Array(positionStarts[words.length] ?? 0);
-    sorted.forEach((entry, i) => {
-      documents.set(entry.documents.bytes.subarray(0, entry.documents.length), documentStarts[i]);
-      positions.set(entry.positions.bytes.subarray(0, entry.positions.length), positionStarts[i]);
-    });
-    this.entries.clear();
-    const zone = { words, documentCounts, documentStarts, positionStarts, documents, positions };
-    return { ...zone, ...frequentWords(zone, size) };
-  }
-}
-
 /** The number of a word in the dictionary, or -1. */
-export function wordNumber(zone: Zone, word: string): number {
+export function wordNumber(zone: PostingStreams, word: string): number {
   const at = firstWordFrom(zone, word);
   return zone.words[at] === word ? at : -1;
 }
 
 /** The number of the first word that is not before `word`. */
-export function firstWordFrom(zone: Zone, word: string): number {
+export function firstWordFrom(zone: PostingStreams, word: string): number {
   let low = 0;
   let high = zone.words.length;
   while (low < high) {
@@ -166,7 +84,7 @@ export class PostingCursor {
   private positionsAt: number;
   private positionsEnd: number;
 
-  constructor(zone: Omit<Zone, 'frequentSlots' | 'frequentBits'>, number: number) {
+  constructor(zone: PostingStreams, number: number) {
     this.documents = zone.documentCounts[number] ?? 0;
     this.documentBytes = zone.documents;
     this.positionBytes = zone.positions;
@@ -245,37 +163,4 @@ export class PostingCursor {
     this.position += value;
     return true;
   }
-}
-
-function frequentWords(
-  zone: Omit<Zone, 'frequentSlots' | 'frequentBits'>,
-  size: number,
-): Pick<Zone, 'frequentSlots' | 'frequentBits'> {
-  const frequentSlots = new Int32Array(zone.words.length).fill(-1);
-  const wordsPerSet = (size + 31) >>> 5;
-  let slots = 0;
-  zone.documentCounts.forEach((count, number) => {
-    if (count * FREQUENT_SHARE <= size) return;
-    frequentSlots[number] = slots;
-    slots += 1;
-  });
-  const frequentBits = new Uint32Array(slots * wordsPerSet);
-  frequentSlots.forEach((slot, number) => {
-    if (slot === -1) return;
-    const bits = frequentBits.subarray(slot * wordsPerSet, (slot + 1) * wordsPerSet);
-    const cursor = new PostingCursor(zone, number);
-    while (cursor.next()) bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));
-  });
-  return { frequentSlots, frequentBits };
-}
-
-/** The documents of a frequent word as bits, shared with the index: not to be changed. Null for other words. */
-export function frequentBitsOf(zone: Zone, number: number, size: number): Uint32Array | null {
-  const slot = zone.frequentSlots[number] ?? -1;
-  const wordsPerSet = (size + 31) >>> 5;
-  return slot === -1 ? null : zone.frequentBits.subarray(slot * wordsPerSet, (slot + 1) * wordsPerSet);
-}
-
-function byCodeUnits(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0;
 }

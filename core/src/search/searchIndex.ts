@@ -3,7 +3,8 @@ import type { TextField } from '../query/index.js';
 import { sectionsOf, type BibRecord } from '../records/index.js';
 import { forEachWord, textKey } from '../text/index.js';
 import { setOfSorted, type DocSet } from './docSet.js';
-import { SECTION_GAP, ZoneBuilder, type Zone } from './postings.js';
+import { SECTION_GAP } from './postings.js';
+import { ZoneBuilder, type Zone } from './zone.js';
 
 export type ZoneName = 'text' | 'headings' | 'author' | 'journal' | 'fulltext';
 
@@ -67,6 +68,27 @@ export function headingKey(vocabulary: string, label: string, subheading?: strin
   return subheading === undefined ? key : `${key}\n${textKey(subheading)}`;
 }
 
+/** Documents by heading while the index is built; remembers the key of each spelling, since making one costs most. */
+class HeadingLists {
+  readonly byKey = new Map<string, { any: number[]; central: number[] }>();
+  private readonly bySpelling = new Map<
+    string,
+    Map<string, Map<string, { any: number[]; central: number[] }>>
+  >();
+
+  listsOf(
+    vocabulary: string,
+    label: string,
+    subheading: string | undefined,
+  ): { any: number[]; central: number[] } {
+    const labels = getOrAdd(this.bySpelling, vocabulary, () => new Map());
+    const subheadings = getOrAdd(labels, label, () => new Map());
+    return getOrAdd(subheadings, subheading ?? '', () =>
+      getOrAdd(this.byKey, headingKey(vocabulary, label, subheading), () => ({ any: [], central: [] })),
+    );
+  }
+}
+
 /** Builds the index. Time grows with the length of the texts; about 100,000 records in ten seconds. */
 export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const builders = Object.fromEntries(ZONE_NAMES.map((name) => [name, new ZoneBuilder()])) as Record<
@@ -77,7 +99,7 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const keywordStarts: number[] = [];
   const lengths: number[] = [];
   const years: number[] = [];
-  const headings = new Map<string, { any: number[]; central: number[] }>();
+  const headings = new HeadingLists();
   const limits = new Map<string, Map<string, number[]>>();
   let doc = 0;
 
@@ -100,18 +122,13 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
         }
         if (name === 'text') lengths.push(Math.min(length, 65535));
       }
-      builder.endDocument(doc);
+      builder.endDocument();
     }
-    for (const heading of record.headings) {
-      const keys = [
-        headingKey(heading.vocabulary, heading.label),
-        ...heading.subheadings.map((sub) => headingKey(heading.vocabulary, heading.label, sub)),
-      ];
-      for (const key of keys) {
-        const entry = headings.get(key) ?? { any: [], central: [] };
-        headings.set(key, entry);
-        pushOnce(entry.any, doc);
-        if (heading.central) pushOnce(entry.central, doc);
+    for (const { vocabulary, label, subheadings, central } of record.headings) {
+      for (const subheading of [undefined, ...subheadings]) {
+        const lists = headings.listsOf(vocabulary, label, subheading);
+        pushOnce(lists.any, doc);
+        if (central) pushOnce(lists.central, doc);
       }
     }
     years.push(record.year);
@@ -121,13 +138,12 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
       ...Object.entries(record.limits),
     ];
     for (const [field, fieldValues] of values) {
-      const byValue = limits.get(field) ?? new Map<string, number[]>();
-      limits.set(field, byValue);
-      for (const value of fieldValues) {
-        const docs = byValue.get(textKey(value)) ?? [];
-        byValue.set(textKey(value), docs);
-        pushOnce(docs, doc);
-      }
+      const byValue = getOrAdd(limits, field, () => new Map<string, number[]>());
+      for (const value of fieldValues)
+        pushOnce(
+          getOrAdd(byValue, textKey(value), () => []),
+          doc,
+        );
     }
     doc += 1;
   }
@@ -136,7 +152,7 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const setOf = (docs: number[]) => setOfSorted(Uint32Array.from(docs), size);
   return {
     size,
-    zones: Object.fromEntries(ZONE_NAMES.map((name) => [name, builders[name].finish(size)])) as Record<
+    zones: Object.fromEntries(ZONE_NAMES.map((name) => [name, builders[name].finish()])) as Record<
       ZoneName,
       Zone
     >,
@@ -145,7 +161,10 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
     lengths: Uint16Array.from(lengths),
     meanLengths: meanLengths(lengths, size),
     headings: new Map(
-      [...headings].map(([key, entry]) => [key, { any: setOf(entry.any), central: setOf(entry.central) }]),
+      [...headings.byKey].map(([key, entry]) => [
+        key,
+        { any: setOf(entry.any), central: setOf(entry.central) },
+      ]),
     ),
     years: Int16Array.from(years),
     limits: new Map(
@@ -165,6 +184,8 @@ export function indexBytes(index: SearchIndex): number {
     bytes += zone.documents.byteLength + zone.positions.byteLength + zone.documentCounts.byteLength;
     bytes += zone.documentStarts.byteLength + zone.positionStarts.byteLength;
     bytes += zone.frequentSlots.byteLength + zone.frequentBits.byteLength;
+    const { slots, keys, starts, documents } = zone.pairs;
+    bytes += slots.byteLength + keys.byteLength + starts.byteLength + documents.byteLength;
     for (const word of zone.words) bytes += 16 + word.length * 2;
   }
   for (const [key, { any, central }] of index.headings)
@@ -181,6 +202,12 @@ function meanLengths(lengths: readonly number[], size: number): [number, number,
   });
   const mean = (sum: number) => (size === 0 ? 1 : Math.max(sum / size, 1));
   return [mean(sums[0]), mean(sums[1]), mean(sums[2])];
+}
+
+function getOrAdd<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
+  let value = map.get(key);
+  if (value === undefined) map.set(key, (value = make()));
+  return value;
 }
 
 function pushOnce(docs: number[], doc: number): void {

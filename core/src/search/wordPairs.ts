@@ -2,7 +2,7 @@
  * Two words next to each other: what most phrases come down to, and where a strategy spends most of its time.
  * The streams of both words are read in one loop with local variables only; see `postings.ts` for their form.
  */
-import { MASK, MASK_BITS, type Zone } from './postings.js';
+import { MASK, MASK_BITS, type PostingStreams } from './postings.js';
 
 /**
  * Sets the bits of the documents where word `second` comes right after word `first`.
@@ -12,7 +12,7 @@ import { MASK, MASK_BITS, type Zone } from './postings.js';
  */
 export function markPair(
   bits: Uint32Array,
-  zone: Zone,
+  zone: PostingStreams,
   first: number,
   second: number,
   mask: number,

@@ -17,6 +17,17 @@ const MARK = /\p{M}/gu;
 const ONLY_MARKS = /^\p{M}+$/u;
 const APOSTROPHES = new Set(["'", '’', 'ʼ', '＇']);
 
+/** What an ASCII code is, as bits. */
+const PLAIN = 1;
+const CAPITAL = 2;
+const MASK = 4;
+const ASCII_KINDS = Uint8Array.from({ length: 128 }, (_, code) => {
+  const char = String.fromCharCode(code);
+  if (/[A-Z]/.test(char)) return PLAIN | CAPITAL;
+  if (/[a-z0-9]/.test(char)) return PLAIN;
+  return char === '*' || char === '?' ? MASK : 0;
+});
+
 /** The letters and digits of one code point, normalised; other characters of the result are kept as borders. */
 const normalisedCodePoints = new Map<string, string>();
 
@@ -48,6 +59,7 @@ export function forEachWord(
   visit: (word: string, start: number, end: number) => void,
   { masks = false }: { masks?: boolean } = {},
 ): void {
+  const letters = masks ? PLAIN | MASK : PLAIN;
   let word = '';
   let start = 0;
   let end = 0;
@@ -66,21 +78,22 @@ export function forEachWord(
 
   for (let at = 0; at < text.length;) {
     const code = text.charCodeAt(at);
-    if (isPlain(code, masks)) {
+    let kind = ASCII_KINDS[code] ?? 0;
+    if ((kind & letters) !== 0) {
       // The fast path: a run of plain ASCII letters and digits.
       let after = at + 1;
-      let capitals = code <= 90 && code >= 65;
+      let kinds = kind;
       for (; after < text.length; after += 1) {
-        const next = text.charCodeAt(after);
-        if (!isPlain(next, masks)) break;
-        capitals ||= next <= 90 && next >= 65;
+        kind = ASCII_KINDS[text.charCodeAt(after)] ?? 0;
+        if ((kind & letters) === 0) break;
+        kinds |= kind;
       }
       if (word === '') {
         start = at;
         wordStartsAfterApostrophe = afterApostrophe;
       }
       const run = text.slice(at, after);
-      word += capitals ? run.toLowerCase() : run;
+      word += (kinds & CAPITAL) === 0 ? run : run.toLowerCase();
       end = after;
       at = after;
       afterApostrophe = false;
@@ -118,16 +131,6 @@ export function forEachWord(
     at = next;
   }
   close();
-}
-
-/** A letter or digit of ASCII, or a mask where masks count as letters. */
-function isPlain(code: number, masks: boolean): boolean {
-  return (
-    (code >= 97 && code <= 122) ||
-    (code >= 48 && code <= 57) ||
-    (code >= 65 && code <= 90) ||
-    (masks && (code === 42 || code === 63))
-  );
 }
 
 /** The words of a text joined by single spaces: two texts with the same key match the same way. */
