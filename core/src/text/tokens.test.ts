@@ -46,3 +46,26 @@ test('offsets point at the words in the original text', () => {
     'nap',
   ]);
 });
+
+test('a text of plain letters has the same words and offsets as within a text that has others too', () => {
+  const letters = fc.constantFrom('a', 'S', 's', "'", '-', ' ', '5', '_', '*', '?');
+  fc.assert(
+    fc.property(
+      fc.array(letters).map((parts) => parts.join('')),
+      fc.boolean(),
+      (text, masks) => {
+        expect([
+          ...tokenise(text, { masks }),
+          { word: 'e', start: text.length + 1, end: text.length + 2 },
+        ]).toEqual(tokenise(`${text} é`, { masks }));
+      },
+    ),
+    { numRuns: 1000 },
+  );
+});
+
+test('a text longer than any before it is read whole', () => {
+  const words = tokenise('night shift '.repeat(5000));
+  expect(words).toHaveLength(10_000);
+  expect(words.at(-1)).toEqual({ word: 'shift', start: 59_994, end: 59_999 });
+});

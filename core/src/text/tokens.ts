@@ -53,13 +53,56 @@ export function tokenise(text: string, options: { masks?: boolean } = {}): Token
   return tokens;
 }
 
+type Visit = (word: string, start: number, end: number) => void;
+
 /** Visits the words that `tokenise` lists, without making a list. */
-export function forEachWord(
-  text: string,
-  visit: (word: string, start: number, end: number) => void,
-  { masks = false }: { masks?: boolean } = {},
-): void {
+export function forEachWord(text: string, visit: Visit, { masks = false }: { masks?: boolean } = {}): void {
   const letters = masks ? PLAIN | MASK : PLAIN;
+  if (isAscii(text)) forEachAsciiWord(text, visit, letters);
+  else forEachAnyWord(text, visit, letters);
+}
+
+/** Part of every platform's globals, though not of the language. */
+declare const TextEncoder: new () => {
+  encodeInto(text: string, into: Uint8Array): { read: number; written: number };
+};
+
+const encoder = new TextEncoder();
+let asciiCodes = new Uint8Array(1 << 14);
+
+/** Whether a text is all ASCII; if so, `asciiCodes` holds it. Reading bytes is twice as fast as reading a string. */
+function isAscii(text: string): boolean {
+  if (asciiCodes.length < text.length) asciiCodes = new Uint8Array(text.length * 2);
+  const { read, written } = encoder.encodeInto(text, asciiCodes);
+  return read === text.length && written === text.length;
+}
+
+function forEachAsciiWord(text: string, visit: Visit, letters: number): void {
+  const codes = asciiCodes.slice(0, text.length);
+  let lastEnd = -1;
+  for (let at = 0; at < codes.length;) {
+    let kind = ASCII_KINDS[codes[at] ?? 0] ?? 0;
+    if ((kind & letters) === 0) {
+      at += 1;
+      continue;
+    }
+    let after = at + 1;
+    let kinds = kind;
+    for (; after < codes.length; after += 1) {
+      kind = ASCII_KINDS[codes[after] ?? 0] ?? 0;
+      if ((kind & letters) === 0) break;
+      kinds |= kind;
+    }
+    const run = text.slice(at, after);
+    const word = (kinds & CAPITAL) === 0 ? run : run.toLowerCase();
+    const possessive = word === 's' && at > 0 && lastEnd === at - 1 && codes[at - 1] === 39;
+    if (!possessive) visit(word, at, after);
+    lastEnd = after;
+    at = after;
+  }
+}
+
+function forEachAnyWord(text: string, visit: Visit, letters: number): void {
   let word = '';
   let start = 0;
   let end = 0;
