@@ -23,7 +23,7 @@ const project = (name) => ({
   testEnvironment: 'node',
   transform: swc,
   transformIgnorePatterns: [
-    'node_modules/(?!(@noble|p-limit|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm)/)',
+    'node_modules/(?!(@noble|p-limit|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm|react-hotkeys-hook|react-resizable-panels|stemmer)/)',
   ],
   extensionsToTreatAsEsm: [],
   moduleNameMapper: {
@@ -36,6 +36,12 @@ const project = (name) => ({
 export default {
   projects: [
     ...['core', 'standins', 'server'].map(project),
+    {
+      ...project('web'),
+      testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
+      testEnvironment: '<rootDir>/src/testing/browserEnvironment.mjs',
+      testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
+    },
     { ...project('e2e'), setupFilesAfterEnv: ['<rootDir>/src/patience.cjs'] },
   ],
 };

@@ -1,4 +1,5 @@
 /** npm run bench [-- name] [-- --json] [-- --size=n] */
+import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
 import { rehearseBench } from './rehearseBench.js';
@@ -10,6 +11,7 @@ const size = Number(flags.find((flag) => flag.startsWith('--size='))?.slice('--s
 
 const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
+  lookup: lookupBench,
   rehearse: rehearseBench,
 };
 

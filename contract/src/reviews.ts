@@ -12,6 +12,7 @@ import {
 export interface ReviewSummary {
   id: string;
   title: string;
+  version: number;
   createdAt: string;
   sentence: string;
   unread: number;

@@ -51,7 +51,7 @@ test('somebody new says who they are and sees the reviews', async () => {
   await browser.goTo(stack.address);
   await browser.sees('Who is working here?');
   await accessible('who is working here');
-  await (await browser.find('#person-name')).sendKeys('Ilse Farrowmere', Key.ENTER);
+  await (await browser.find('input[autocomplete=name]')).sendKeys('Ilse Farrowmere', Key.ENTER);
   await browser.sees('Bright light at night');
   await accessible('reviews');
   await (await browser.named('Woken on call')).click();

@@ -95,7 +95,7 @@ test('the quick test of nearness agrees with the full one', () => {
   const begins = fc.uniqueArray(fc.nat(40), { maxLength: 6 }).map((list) => list.sort((a, b) => a - b));
   const part = (length: number) => ({
     kind: 'words' as const,
-    field: 'text' as const,
+    field: 'words' as const,
     phrase: Array.from({ length }, () => ({ text: 'a', anyEnding: false })),
   });
   fc.assert(

@@ -1,5 +1,5 @@
-export { lookUp } from './lookup.js';
-export type { LookupHit, LookupReason } from './lookup.js';
+export { indexForLookup, lookUp } from './lookup.js';
+export type { LookupHit, LookupIndex, LookupReason } from './lookup.js';
 export type { Heading, Vocabulary, VocabularyTree } from './model.js';
 export { vocabularyFromTurtle, vocabularyToTurtle } from './skos.js';
 export type { SkosResult } from './skos.js';

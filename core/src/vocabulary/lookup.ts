@@ -1,75 +1,335 @@
-/** From the word a person types to the headings it may mean. */
-import { textKey } from '../text/index.js';
+/**
+ * From what a person types, down to a whole clause, to the headings it may mean, each with the reason.
+ *
+ * Names (labels and entry terms) and scope notes are indexed by the folded words they hold. A name scores by how
+ * much of it was typed and how much of what was typed it covers, rare words counting for more; a heading by its best
+ * name, and a little for typed words that its other names and its note hold.
+ */
+import { foldWord, slips } from '../spelling/index.js';
+import { textKey, tokenise } from '../text/index.js';
+import { contentWords, noteWords } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
 
 export type LookupReason =
-  'same label' | 'entry term' | 'begins the label' | 'begins an entry term' | 'words of the name';
+  | 'same label'
+  | 'entry term'
+  | 'part of a label'
+  | 'part of an entry term'
+  | 'words of the scope note'
+  | 'likely misspelling';
 
 export interface LookupHit {
   heading: Heading;
   reason: LookupReason;
-  /** the label or entry term that matched */
+  /** the label or entry term that matched best; the label where only the note did */
   matched: string;
+  /** higher is surer; for ordering headings of several vocabularies among one another */
+  score: number;
 }
 
-const ORDER: readonly LookupReason[] = [
-  'same label',
-  'entry term',
-  'begins the label',
-  'begins an entry term',
-  'words of the name',
-];
+interface Name {
+  /** place of the heading in the vocabulary */
+  heading: number;
+  text: string;
+  isLabel: boolean;
+  /** the summed weight of its words */
+  mass: number;
+}
+
+/** A vocabulary made ready for `lookUp`. */
+export interface LookupIndex {
+  tree: VocabularyTree;
+  names: readonly Name[];
+  /** names by all their words written together, so that `bed sores` and `bedsores` are one */
+  joined: ReadonlyMap<string, readonly number[]>;
+  /** names, and headings through their notes, by folded word */
+  inNames: ReadonlyMap<string, readonly number[]>;
+  inNotes: ReadonlyMap<string, readonly number[]>;
+  /** how much a folded word counts */
+  weights: ReadonlyMap<string, number>;
+  /** words of names as written, in alphabetical order, with what they fold to */
+  words: readonly (readonly [word: string, folded: string])[];
+}
+
+/** Prepares a vocabulary. Takes some seconds for 100,000 headings. */
+export function indexForLookup(tree: VocabularyTree): LookupIndex {
+  const names: (Name & { folded: string[] })[] = [];
+  const inNames = new Map<string, number[]>();
+  const inNotes = new Map<string, number[]>();
+  const joined = new Map<string, number[]>();
+  const written = new Map<string, string>();
+  const headingsWith = new Map<string, number>();
+  tree.vocabulary.headings.forEach((heading, place) => {
+    const mine = new Set<string>();
+    [heading.label, ...heading.entryTerms].forEach((text, i) => {
+      const words = tokenise(text).map(({ word }) => word);
+      const folded = [...new Set(contentWords(words).map(foldWord))];
+      words.forEach((word) => written.set(word, foldWord(word)));
+      const number = names.push({ heading: place, text, isLabel: i === 0, mass: 0, folded }) - 1;
+      push(joined, joinedKey(words), number);
+      for (const word of folded) {
+        push(inNames, word, number);
+        mine.add(word);
+      }
+    });
+    const noted = new Set(noteWords(heading.scopeNote).map(foldWord));
+    for (const word of noted) push(inNotes, word, place);
+    for (const word of new Set([...mine, ...noted]))
+      headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
+  });
+  const all = tree.vocabulary.headings.length;
+  const weights = new Map([...headingsWith].map(([word, count]) => [word, Math.log(1 + all / count)]));
+  for (const name of names) name.mass = sum(name.folded.map((word) => weights.get(word) ?? 0));
+  const words = [...written].sort(([a], [b]) => (a < b ? -1 : 1));
+  return { tree, names, joined, inNames, inNotes, weights, words };
+}
+
+/** One of the words that a typed word may stand for. */
+interface Reading {
+  folded: string;
+  /** 1 for the word itself, less for a guess */
+  quality: number;
+  misspelt: boolean;
+}
+
+interface Candidate {
+  heading: number;
+  name: Name | null;
+  score: number;
+  misspelt: boolean;
+}
+
+const SAME_LABEL = 2;
+const ENTRY_TERM = 1.9;
+/** So much more when no ending had to be taken off. */
+const TO_THE_LETTER = 0.2;
+/** A name that holds other words than those typed counts for so much of one that holds the same. */
+const ENTRY_SHARE = 0.97;
+const NOTE_SHARE = 0.55;
+const OTHER_NAMES_SHARE = 0.35;
+const JOINED_QUALITY = 0.95;
+const BEGUN_QUALITY = 0.8;
+const SLIP_QUALITY = [1, 0.85, 0.7] as const;
+const MOST_BEGUN = 40;
+/** Hits below this, or far below the best, are noise. */
+const LEAST_SCORE = 0.22;
+const LEAST_OF_BEST = 0.35;
 
 /**
- * Headings whose label or entry terms match what was typed, the surest first. A trailing plural `s` does not
- * matter.
+ * The headings that a typed text may mean, the surest first.
  *
  * @param limit the most headings to return
  */
-export function lookUp(tree: VocabularyTree, typed: string, limit = 8): LookupHit[] {
-  const wanted = singular(textKey(typed.replaceAll(/[*?"]/g, ' ')));
-  if (wanted === '') return [];
-  const wantedWords = wanted.split(' ');
-  const hits: LookupHit[] = [];
-  for (const heading of tree.vocabulary.headings) {
-    let best: LookupHit | null = null;
-    for (const [i, name] of [heading.label, ...heading.entryTerms].entries()) {
-      const reason = reasonFor(singular(textKey(name)), wanted, wantedWords, i === 0);
-      if (reason !== null && (best === null || ORDER.indexOf(reason) < ORDER.indexOf(best.reason))) {
-        best = { heading, reason, matched: name };
+export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[] {
+  const words = tokenise(typed).map(({ word }) => word);
+  if (words.length === 0) return [];
+  const best = new Map<number, Candidate>();
+  const offer = (candidate: Candidate) => {
+    const known = best.get(candidate.heading);
+    if (known === undefined || known.score < candidate.score) best.set(candidate.heading, candidate);
+  };
+  for (const number of index.joined.get(joinedKey(words)) ?? []) {
+    const name = index.names[number];
+    if (name === undefined) continue;
+    const toTheLetter = textKey(name.text) === words.join(' ') ? TO_THE_LETTER : 0;
+    const score = (name.isLabel ? SAME_LABEL : ENTRY_TERM) + toTheLetter;
+    offer({ heading: name.heading, name, score, misspelt: false });
+  }
+  const readings = readingsOf(index, words);
+  const typedMass = sum(readings.map((each) => weightOf(index, each)));
+  scoreNames(index, readings, typedMass).forEach(offer);
+  addOtherWords(index, readings, typedMass, best);
+
+  const ranked = [...best.values()].sort((a, b) => b.score - a.score || lengthOf(a) - lengthOf(b));
+  const least = Math.max(LEAST_SCORE, (ranked[0]?.score ?? 0) * LEAST_OF_BEST);
+  return ranked
+    .filter(({ score }) => score >= least)
+    .slice(0, limit)
+    .flatMap((candidate) => {
+      const heading = index.tree.vocabulary.headings[candidate.heading];
+      if (heading === undefined) return [];
+      const { name, score } = candidate;
+      return [{ heading, reason: reasonOf(candidate), matched: name?.text ?? heading.label, score }];
+    });
+}
+
+function reasonOf({ name, score, misspelt }: Candidate): LookupReason {
+  if (name === null) return 'words of the scope note';
+  if (misspelt) return 'likely misspelling';
+  if (score >= ENTRY_TERM) return name.isLabel ? 'same label' : 'entry term';
+  return name.isLabel ? 'part of a label' : 'part of an entry term';
+}
+
+/** For each typed word that means something, what it may stand for; the surest first. */
+function readingsOf(index: LookupIndex, words: readonly string[]): Reading[][] {
+  const meant = contentWords(words);
+  return meant.map((word, i) => {
+    const folded = foldWord(word);
+    const readings: Reading[] = [{ folded, quality: 1, misspelt: false }];
+    for (const pair of [`${meant[i - 1] ?? ''}${word}`, `${word}${meant[i + 1] ?? ''}`]) {
+      const together = foldWord(pair);
+      if (pair !== word && index.weights.has(together)) {
+        readings.push({ folded: together, quality: JOINED_QUALITY, misspelt: false });
       }
     }
-    if (best !== null) hits.push(best);
+    if (i === meant.length - 1 && word.length > 2) readings.push(...begunWith(index, word));
+    if (index.weights.has(folded) || readings.length > 1) return readings;
+    const apart = split(index, word);
+    return [...readings, ...(apart.length > 0 ? apart : misspellingsOf(index, word))];
+  });
+}
+
+/** Words that begin with the one that is still being typed. */
+function begunWith(index: LookupIndex, start: string): Reading[] {
+  const found = new Set<string>();
+  for (let i = firstFrom(index.words, start); i < index.words.length && found.size < MOST_BEGUN; i += 1) {
+    const [word, folded] = index.words[i] ?? ['', ''];
+    if (!word.startsWith(start)) break;
+    if (word !== start) found.add(folded);
   }
-  return hits
-    .sort(
-      (a, b) =>
-        ORDER.indexOf(a.reason) - ORDER.indexOf(b.reason) ||
-        a.matched.length - b.matched.length ||
-        a.heading.label.localeCompare(b.heading.label, 'en'),
-    )
-    .slice(0, limit);
+  found.delete(foldWord(start));
+  return [...found].map((folded) => ({ folded, quality: BEGUN_QUALITY, misspelt: false }));
 }
 
-function reasonFor(
-  name: string,
-  wanted: string,
-  words: readonly string[],
-  isLabel: boolean,
-): LookupReason | null {
-  if (name === wanted) return isLabel ? 'same label' : 'entry term';
-  if (wanted.length < 2) return null;
-  if (name.startsWith(wanted)) return isLabel ? 'begins the label' : 'begins an entry term';
-  const nameWords = name.split(' ');
-  const all = words.every((word) =>
-    nameWords.some((own) => (word.length > 2 ? own.startsWith(word) : own === word)),
-  );
-  return all ? 'words of the name' : null;
+/** The two known words that an unknown one is made of. */
+function split(index: LookupIndex, word: string): Reading[] {
+  const isWritten = (half: string) => index.words[firstFrom(index.words, half)]?.[0] === half;
+  for (let at = 2; at <= word.length - 3; at += 1) {
+    const halves = [word.slice(0, at), word.slice(at)];
+    if (!halves.every(isWritten)) continue;
+    return contentWords(halves).map((half) => ({
+      folded: foldWord(half),
+      quality: JOINED_QUALITY,
+      misspelt: false,
+    }));
+  }
+  return [];
 }
 
-function singular(key: string): string {
-  return key
-    .split(' ')
-    .map((word) => (word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word))
-    .join(' ');
+function misspellingsOf(index: LookupIndex, word: string): Reading[] {
+  const most = word.length < 4 ? 0 : word.length < 7 ? 1 : 2;
+  if (most === 0) return [];
+  const found = new Map<string, number>();
+  const first = word.charAt(0);
+  for (let i = firstFrom(index.words, first); i < index.words.length; i += 1) {
+    const [known, folded] = index.words[i] ?? ['', ''];
+    if (!known.startsWith(first)) break;
+    const distance = slips(word, known, most);
+    if (distance <= most) found.set(folded, Math.min(distance, found.get(folded) ?? distance));
+  }
+  const least = Math.min(...found.values());
+  return [...found]
+    .filter(([, distance]) => distance === least)
+    .map(([folded, distance]) => ({ folded, quality: SLIP_QUALITY[distance] ?? 0, misspelt: true }));
+}
+
+/** How much a typed word counts: what its surest known reading does, or much when nothing is known of it. */
+function weightOf(index: LookupIndex, readings: readonly Reading[]): number {
+  for (const { folded } of readings) {
+    const weight = index.weights.get(folded);
+    if (weight !== undefined) return weight;
+  }
+  return Math.log(1 + index.tree.vocabulary.headings.length) / 2;
+}
+
+function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMass: number): Candidate[] {
+  const found = new Map<number, { name: number; typed: number; last: number; misspelt: boolean }>();
+  readings.forEach((alternatives, i) => {
+    const weight = weightOf(index, alternatives);
+    for (const { folded, quality, misspelt } of alternatives) {
+      const own = index.weights.get(folded) ?? 0;
+      for (const number of index.inNames.get(folded) ?? []) {
+        let entry = found.get(number);
+        if (entry === undefined)
+          found.set(number, (entry = { name: 0, typed: 0, last: -1, misspelt: false }));
+        if (entry.last === i) continue;
+        entry.last = i;
+        entry.name += own * quality;
+        entry.typed += weight * quality;
+        entry.misspelt ||= misspelt;
+      }
+    }
+  });
+  const best = new Map<number, Candidate>();
+  for (const [number, { name: covered, typed, misspelt }] of found) {
+    const name = index.names[number];
+    if (name === undefined || name.mass === 0 || typedMass === 0) continue;
+    const ofName = Math.min(covered / name.mass, 1);
+    const ofTyped = Math.min(typed / typedMass, 1);
+    const score = ((2 * ofName * ofTyped) / (ofName + ofTyped)) * (name.isLabel ? 1 : ENTRY_SHARE);
+    const known = best.get(name.heading);
+    if (known === undefined || known.score < score) {
+      best.set(name.heading, { heading: name.heading, name, score, misspelt });
+    }
+  }
+  return [...best.values()];
+}
+
+/** Raises headings whose other names and note hold more of what was typed, and brings in those whose note does. */
+function addOtherWords(
+  index: LookupIndex,
+  readings: readonly Reading[][],
+  typedMass: number,
+  best: Map<number, Candidate>,
+): void {
+  if (readings.length === 0) return;
+  const byNames = new Map<number, number>();
+  const byNotes = new Map<number, number>();
+  readings.forEach((alternatives) => {
+    const weight = weightOf(index, alternatives);
+    const named = new Map<number, number>();
+    const noted = new Map<number, number>();
+    for (const { folded, quality } of alternatives) {
+      for (const number of index.inNames.get(folded) ?? [])
+        raise(named, index.names[number]?.heading ?? -1, quality);
+      for (const heading of index.inNotes.get(folded) ?? []) raise(noted, heading, quality);
+    }
+    for (const [heading, quality] of named)
+      byNames.set(heading, (byNames.get(heading) ?? 0) + weight * quality);
+    for (const [heading, quality] of noted) {
+      if (!named.has(heading)) byNotes.set(heading, (byNotes.get(heading) ?? 0) + weight * quality);
+    }
+  });
+  for (const heading of new Set([...byNames.keys(), ...byNotes.keys()])) {
+    const names = (byNames.get(heading) ?? 0) / typedMass;
+    const notes = (byNotes.get(heading) ?? 0) / typedMass;
+    const known = best.get(heading);
+    if (known === undefined)
+      best.set(heading, { heading, name: null, score: notes * NOTE_SHARE, misspelt: false });
+    else if (known.score < ENTRY_TERM) known.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
+  }
+}
+
+function raise(map: Map<number, number>, key: number, value: number): void {
+  if ((map.get(key) ?? 0) < value) map.set(key, value);
+}
+
+/** All words folded and written together. */
+function joinedKey(words: readonly string[]): string {
+  return foldWord(words.join(''));
+}
+
+function firstFrom(words: LookupIndex['words'], start: string): number {
+  let low = 0;
+  let high = words.length;
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((words[middle]?.[0] ?? '') < start) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+function lengthOf({ name }: Candidate): number {
+  return name?.text.length ?? Infinity;
+}
+
+function push<Key, Value>(map: Map<Key, Value[]>, key: Key, value: Value): void {
+  const list = map.get(key);
+  if (list === undefined) map.set(key, [value]);
+  else list.push(value);
+}
+
+function sum(numbers: readonly number[]): number {
+  return numbers.reduce((total, number) => total + number, 0);
 }

@@ -2,7 +2,6 @@ import {
   allNarrower,
   headingByLabel,
   indexVocabulary,
-  lookUp,
   pathsTo,
   vocabularyFromTurtle,
   vocabularyToTurtle,
@@ -64,20 +63,4 @@ test('a circle in a foreign vocabulary does not trap the walk', () => {
   expect(allNarrower(circle, 'A')?.map(({ label }) => label)).toEqual(['B']);
   const a = headingByLabel(circle, 'A');
   expect(a && pathsTo(circle, a)).toHaveLength(1);
-});
-
-test.each([
-  ['Light Therapy', 'Light therapy', 'same label'],
-  ['bright light treatments', 'Light therapy', 'entry term'],
-  ['lamp', 'Lighting', 'entry term'],
-  ['light', 'Lighting', 'begins the label'],
-  ['photo', 'Light therapy', 'begins an entry term'],
-  ['simulation', 'Dawn simulation', 'words of the name'],
-])('%s leads to %s by its %s', (typed, label, reason) => {
-  expect(lookUp(tree, typed)[0]).toMatchObject({ heading: { label }, reason });
-});
-
-test('a word that leads nowhere gives no heading', () => {
-  expect(lookUp(tree, 'zebra')).toEqual([]);
-  expect(lookUp(tree, '  ')).toEqual([]);
 });

@@ -43,9 +43,9 @@ export class DatabasesController {
   @Get('databases/:id/vocabulary')
   @ApiOperation({ summary: 'The whole vocabulary of a database' })
   async vocabulary(@Param('id') id: string) {
-    const { tree } = await this.databases.open(id);
-    if (tree === null) throw notFound('A vocabulary of this database');
-    return tree.vocabulary;
+    const { vocabulary } = await this.databases.open(id);
+    if (vocabulary === null) throw notFound('A vocabulary of this database');
+    return vocabulary.tree.vocabulary;
   }
 
   @Get('reviews/:id/rehearsal')

@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
 import {
+  indexForLookup,
   indexVocabulary,
   printCql,
   vocabularyFromTurtle,
+  type LookupIndex,
   type Query,
-  type VocabularyTree,
 } from '@even-lantern/core';
 import type { Counted, DatabaseProfile } from '@even-lantern/contract';
 import { databaseTrouble, notFound } from '../application/problem.js';
@@ -16,14 +17,15 @@ export interface OpenDatabase {
   id: string;
   connector: DatabaseConnector;
   description: DatabaseDescription;
-  tree: VocabularyTree | null;
+  /** its vocabulary, made ready for lookup, or null when it has none */
+  vocabulary: LookupIndex | null;
 }
 
 const REMEMBERED_COUNTS = 5000;
 
 @Injectable()
 export class DatabasesService {
-  private readonly trees = new Map<string, VocabularyTree>();
+  private readonly vocabularies = new Map<string, LookupIndex>();
   /** counts by database, release and query: a count holds as long as the release does */
   private readonly counts = new LRUCache<string, number>({ max: REMEMBERED_COUNTS });
 
@@ -62,7 +64,7 @@ export class DatabasesService {
     if (connector === undefined) throw notFound(`The database “${id}”`);
     try {
       const description = await connector.explain();
-      return { id, connector, description, tree: await this.treeOf(connector, description) };
+      return { id, connector, description, vocabulary: await this.vocabularyOf(connector, description) };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       const detail = 'What you have written is kept. Counts come back when the database answers; try again.';
@@ -86,18 +88,18 @@ export class DatabasesService {
     }
   }
 
-  private async treeOf(
+  private async vocabularyOf(
     connector: DatabaseConnector,
     { vocabulary }: DatabaseDescription,
-  ): Promise<VocabularyTree | null> {
+  ): Promise<LookupIndex | null> {
     if (vocabulary === null) return null;
-    const known = this.trees.get(vocabulary.id);
+    const known = this.vocabularies.get(vocabulary.id);
     if (known !== undefined) return known;
     const read = vocabularyFromTurtle(await connector.vocabulary(vocabulary.address));
     if (!read.ok) throw new DatabaseError(`Its vocabulary cannot be read: ${read.message}`, false);
-    const tree = indexVocabulary(read.vocabulary);
-    this.trees.set(vocabulary.id, tree);
-    return tree;
+    const index = indexForLookup(indexVocabulary(read.vocabulary));
+    this.vocabularies.set(vocabulary.id, index);
+    return index;
   }
 }
 

@@ -33,14 +33,14 @@ export class LookupService {
       .map((term) => termQuery(term.content))
       .flatMap((result) => (result.ok ? [result.query] : []));
     const count = (content: TermContent) => this.countCandidate(database, content, lane);
-    const hits = database.tree === null ? [] : lookUp(database.tree, text, OFFERED);
+    const hits = database.vocabulary === null ? [] : lookUp(database.vocabulary, text, OFFERED);
     const [words, ...headings] = await Promise.all([
       count({ kind: 'words', text, field: 'words', near: null }),
       ...hits.map(async ({ heading, reason, matched }) => ({
         heading,
         reason,
         matched,
-        paths: labelPaths(database.tree, heading),
+        paths: labelPaths(database.vocabulary?.tree, heading),
         count: await count({ ...headingContent(database, heading), narrower: true }),
       })),
     ]);
@@ -49,8 +49,9 @@ export class LookupService {
 
   async heading(databaseId: string, label: string): Promise<HeadingDetail> {
     const database = await this.databases.open(databaseId);
-    const heading = database.tree === null ? null : headingByLabel(database.tree, label);
-    if (heading === null || database.tree === null) throw notFound(`The heading “${label}”`);
+    const tree = database.vocabulary?.tree;
+    const heading = tree === undefined ? null : headingByLabel(tree, label);
+    if (heading === null || tree === undefined) throw notFound(`The heading “${label}”`);
     const content = headingContent(database, heading);
     const count = (change: Partial<typeof content>) =>
       this.databases.count(database, { ...content, ...change });
@@ -61,8 +62,8 @@ export class LookupService {
     ]);
     return {
       heading,
-      paths: labelPaths(database.tree, heading),
-      narrower: directlyBelow(database.tree, heading).map((below) => below.label),
+      paths: labelPaths(tree, heading),
+      narrower: directlyBelow(tree, heading).map((below) => below.label),
       alone,
       withNarrower,
       central,
@@ -99,6 +100,6 @@ function headingContent(database: OpenDatabase, heading: Heading) {
   };
 }
 
-function labelPaths(tree: VocabularyTree | null, heading: Heading): string[][] {
-  return tree === null ? [] : pathsTo(tree, heading).map((path) => path.map(({ label }) => label));
+function labelPaths(tree: VocabularyTree | undefined, heading: Heading): string[][] {
+  return tree === undefined ? [] : pathsTo(tree, heading).map((path) => path.map(({ label }) => label));
 }

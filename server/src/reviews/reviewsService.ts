@@ -34,9 +34,10 @@ export class ReviewsService {
   async list(): Promise<ReviewSummary[]> {
     const reviews = await this.store.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
     return Promise.all(
-      reviews.map(async ({ id, title, createdAt }) => ({
+      reviews.map(async ({ id, title, version, createdAt }) => ({
         id,
         title,
+        version,
         createdAt,
         sentence: questionSentence((await this.elementRows(id)).map(elementOf)),
         unread: await this.store.getRepository(RecordRow).countBy({ reviewId: id, decision: 'undecided' }),

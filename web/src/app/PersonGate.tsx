@@ -1,15 +1,30 @@
 /** On first use: who is working here? Everything done carries that name. */
-import { useState, type FormEvent, type ReactNode } from 'react';
+import type { Person } from '@even-lantern/contract';
+import { useMemo, useState, type ReactNode } from 'react';
+import { LineForm } from '../parts/LineForm.js';
 import { Mark } from '../parts/Mark.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
 import { api, problemOf } from './api.js';
-import { personId, rememberPerson } from './person.js';
+import { forgetPerson, personId, PersonContext, rememberPerson } from './person.js';
 
 export function PersonGate({ children }: { children: ReactNode }) {
   const [id, setId] = useState(personId());
   const { data: people, error } = api.usePeopleQuery();
   const [addPerson, adding] = api.useAddPersonMutation();
-  const [name, setName] = useState('');
+  const person = people?.find((each) => each.id === id);
+  const present = useMemo(
+    () =>
+      person === undefined
+        ? null
+        : {
+            person,
+            leave: () => {
+              forgetPerson();
+              setId(null);
+            },
+          },
+    [person],
+  );
 
   if (error !== undefined && people === undefined) {
     return (
@@ -19,16 +34,11 @@ export function PersonGate({ children }: { children: ReactNode }) {
     );
   }
   if (people === undefined) return <p className="quiet p-8">Opening Even Lantern …</p>;
-  if (people.some((person) => person.id === id)) return children;
+  if (present !== null) return <PersonContext value={present}>{children}</PersonContext>;
 
-  const choose = (chosen: string) => {
+  const choose = ({ id: chosen }: Person) => {
     rememberPerson(chosen);
     setId(chosen);
-  };
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const added = await addPerson(name);
-    if (added.data) choose(added.data.id);
   };
   return (
     <main className="h-full overflow-auto">
@@ -40,31 +50,25 @@ export function PersonGate({ children }: { children: ReactNode }) {
         </p>
         {people.length > 0 && (
           <ul className="flex flex-col gap-2">
-            {people.map((person) => (
-              <li key={person.id}>
-                <button className="btn btn-quiet w-full justify-start" onClick={() => choose(person.id)}>
-                  Continue as {person.name}
+            {people.map((each) => (
+              <li key={each.id}>
+                <button className="btn btn-quiet w-full justify-start" onClick={() => choose(each)}>
+                  Continue as {each.name}
                 </button>
               </li>
             ))}
           </ul>
         )}
-        <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-2">
-          <label htmlFor="person-name" className="small-head">
-            {people.length > 0 ? 'Or somebody else' : 'Your name'}
-          </label>
-          <div className="flex gap-2">
-            <input
-              id="person-name"
-              className="input flex-1"
-              value={name}
-              autoComplete="name"
-              onChange={(event) => setName(event.target.value)}
-            />
-            <button className="btn btn-primary">Begin</button>
-          </div>
-          {adding.error !== undefined && <ProblemNote problem={problemOf(adding.error)} />}
-        </form>
+        <LineForm
+          label={people.length > 0 ? 'Or somebody else' : 'Your name'}
+          button="Begin"
+          autoComplete="name"
+          problem={adding.error === undefined ? null : problemOf(adding.error)}
+          onSubmit={async (name) => {
+            const added = await addPerson(name);
+            if (added.data) choose(added.data);
+          }}
+        />
       </div>
     </main>
   );

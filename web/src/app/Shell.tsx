@@ -23,6 +23,7 @@ import { Mark } from '../parts/Mark.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
 import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
 import { api, problemOf } from './api.js';
+import { PersonMenu } from './PersonMenu.js';
 import { CommandSearch } from './CommandSearch.js';
 import { switchTheme } from './theme.js';
 import type { ReviewContext } from './useReview.js';
@@ -130,6 +131,7 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
         <Search className="h-3.5 w-3.5" aria-hidden="true" />
         <span className="max-md:hidden">Go to or do</span> <kbd className="font-mono">Ctrl K</kbd>
       </button>
+      <PersonMenu />
       <button
         className="btn btn-ghost btn-xs btn-square"
         onClick={onHelp}

@@ -1,7 +1,11 @@
-import { useState, type FormEvent } from 'react';
+import type { ReviewSummary } from '@even-lantern/contract';
+import { Pencil } from 'lucide-react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
+import { PersonMenu } from '../../app/PersonMenu.js';
 import { formatCount } from '../../parts/Count.js';
+import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -9,56 +13,78 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 export function ReviewsPage() {
   const { data: reviews, error } = api.useReviewsQuery(undefined, { refetchOnMountOrArgChange: true });
   const [addReview, adding] = api.useAddReviewMutation();
-  const [title, setTitle] = useState('');
   const navigate = useNavigate();
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const added = await addReview(title);
-    if (added.data) await navigate(`/reviews/${added.data.id}/question`);
-  };
   return (
     <main className="h-full overflow-auto">
       <div className="mx-auto flex max-w-2xl flex-col gap-6 px-4 py-16">
-        <Mark />
+        <div className="flex justify-between">
+          <Mark />
+          <PersonMenu />
+        </div>
         <h1 className="text-xl font-bold">Reviews</h1>
         {error !== undefined && reviews === undefined && <ProblemNote problem={problemOf(error)} />}
         <ul className="rule divide-y divide-[var(--rule)] border-y">
           {(reviews ?? []).map((review) => (
-            <li key={review.id}>
-              <Link
-                to={`/reviews/${review.id}/question`}
-                className="hover:bg-base-300 flex items-baseline justify-between gap-6 px-2 py-3"
-              >
-                <span>
-                  <span className="font-semibold">{review.title}</span>
-                  <span className="quiet block">
-                    {review.sentence === '' ? 'No question written yet.' : review.sentence}
-                  </span>
-                </span>
-                <span className="quiet count text-sm whitespace-nowrap">
-                  {review.unread > 0 ? `${formatCount(review.unread)} unread` : ''}
-                </span>
-              </Link>
-            </li>
+            <ReviewRow key={review.id} review={review} />
           ))}
         </ul>
-        <form onSubmit={(event) => void submit(event)} className="flex flex-col gap-2">
-          <label htmlFor="review-title" className="small-head">
-            Begin another review
-          </label>
-          <div className="flex gap-2">
-            <input
-              id="review-title"
-              className="input flex-1"
-              placeholder="A short title"
-              value={title}
-              onChange={(event) => setTitle(event.target.value)}
-            />
-            <button className="btn btn-primary">Begin</button>
-          </div>
-          {adding.error !== undefined && <ProblemNote problem={problemOf(adding.error)} />}
-        </form>
+        <LineForm
+          label="Begin another review"
+          button="Begin"
+          placeholder="A short title"
+          problem={adding.error === undefined ? null : problemOf(adding.error)}
+          onSubmit={async (title) => {
+            const added = await addReview(title);
+            if (added.data) await navigate(`/reviews/${added.data.id}/question`);
+          }}
+        />
       </div>
     </main>
+  );
+}
+
+function ReviewRow({ review }: { review: ReviewSummary }) {
+  const [renaming, setRenaming] = useState(false);
+  const [changeReview, changing] = api.useChangeReviewMutation();
+  if (renaming) {
+    return (
+      <li className="px-2 py-3">
+        <LineForm
+          label={`New title of “${review.title}”`}
+          button="Rename"
+          initial={review.title}
+          autoFocus
+          problem={changing.error === undefined ? null : problemOf(changing.error)}
+          onSubmit={async (title) => {
+            const changed = await changeReview({ id: review.id, version: review.version, title });
+            if (changed.data) setRenaming(false);
+          }}
+          onCancel={() => setRenaming(false)}
+        />
+      </li>
+    );
+  }
+  return (
+    <li className="hover:bg-base-300 flex items-baseline gap-2 px-2">
+      <Link to={`/reviews/${review.id}/question`} className="flex min-w-0 flex-1 items-baseline gap-6 py-3">
+        <span className="min-w-0 flex-1">
+          <span className="font-semibold">{review.title}</span>
+          <span className="quiet block">
+            {review.sentence === '' ? 'No question written yet.' : review.sentence}
+          </span>
+        </span>
+        <span className="quiet count text-sm whitespace-nowrap">
+          {review.unread > 0 ? `${formatCount(review.unread)} unread` : ''}
+        </span>
+      </Link>
+      <button
+        className="btn btn-ghost btn-xs btn-square"
+        onClick={() => setRenaming(true)}
+        aria-label={`Rename “${review.title}”`}
+        title="Rename"
+      >
+        <Pencil className="h-4 w-4" />
+      </button>
+    </li>
   );
 }

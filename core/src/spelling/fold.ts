@@ -1,0 +1,20 @@
+import { stemmer } from 'stemmer';
+import { american } from './regional.js';
+
+const known = new Map<string, string>();
+const REMEMBERED = 100_000;
+
+/**
+ * What words of one family share: the same letters for `nurse`, `nurses` and `nursing`, for `randomised` and
+ * `randomized`. For comparing only; no word to show (Porter, An algorithm for suffix stripping, 1980).
+ * @param word as `tokenise` gives it
+ */
+export function foldWord(word: string): string {
+  let folded = known.get(word);
+  if (folded === undefined) {
+    if (known.size >= REMEMBERED) known.clear();
+    folded = stemmer(american(word));
+    known.set(word, folded);
+  }
+  return folded;
+}

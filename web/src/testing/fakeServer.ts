@@ -1,0 +1,51 @@
+/** A server made of a table of answers, for tests of components. It notes what it was asked. */
+import type { Problem } from '@even-lantern/contract';
+
+export interface Asked {
+  method: string;
+  path: string;
+  body: unknown;
+  headers: Headers;
+}
+
+type Answer = (asked: Asked) => unknown;
+
+/** What a fake server answers when a request is to fail. */
+export class Refusal {
+  constructor(
+    readonly status: number,
+    readonly problem: Omit<Problem, 'type' | 'status'>,
+  ) {}
+}
+
+/**
+ * Puts a fake server behind `fetch`.
+ * @param answers by method and path, such as `GET people`; a path ends at its question mark
+ */
+export function fakeServer(answers: Record<string, Answer>): Asked[] {
+  const asked: Asked[] = [];
+  globalThis.fetch = async (input) => {
+    const request = input as Request;
+    const url = new URL(request.url);
+    const path = url.pathname.replace(/^\/api\//, '');
+    const text = await request.text();
+    const one = {
+      method: request.method,
+      path,
+      body: text === '' ? null : JSON.parse(text),
+      headers: request.headers,
+    };
+    asked.push(one);
+    const answer = answers[`${request.method} ${path}`];
+    const result =
+      answer === undefined
+        ? new Refusal(404, { title: `No answer for ${request.method} ${path}` })
+        : answer(one);
+    const [status, body] =
+      result instanceof Refusal
+        ? [result.status, { type: 'about:blank', status: result.status, ...result.problem }]
+        : [200, result];
+    return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+  };
+  return asked;
+}
