@@ -1,4 +1,4 @@
-import type { Heading, LookupReason } from '@even-lantern/core';
+import type { BibRecord } from '@even-lantern/core';
 
 export interface DatabaseProfile {
   id: string;
@@ -8,6 +8,8 @@ export interface DatabaseProfile {
   simulated: boolean;
   records: number | null;
   vocabulary: { id: string; name: string } | null;
+  /** fields that limits may name, with their values */
+  limits: Record<string, string[]>;
 }
 
 /** A count as a database gave it, or why it could not. */
@@ -31,6 +33,15 @@ export interface RehearsedLine extends Counted {
   string: string;
 }
 
+/** What a lane finds, and how its headings and its words share in it. Null where it cannot be counted. */
+export interface LaneCounts extends Counted {
+  headingsOnly: number | null;
+  both: number | null;
+  wordsOnly: number | null;
+  /** of those found by words only, how many have no headings yet; null where the database cannot tell */
+  awaitingHeadings: number | null;
+}
+
 /** The lanes up to one, joined with AND. */
 export interface Bridge extends Counted {
   afterLaneId: string;
@@ -43,33 +54,25 @@ export interface Rehearsal {
   countedAt: string;
   lines: RehearsedLine[];
   terms: Record<string, TermCount>;
-  lanes: Record<string, Counted>;
+  lanes: Record<string, LaneCounts>;
   bridges: Bridge[];
   whole: Counted;
   problems: { laneId: string | null; termId: string | null; message: string }[];
 }
 
-export interface LookupHeading {
-  heading: Heading;
-  reason: LookupReason;
-  matched: string;
-  /** with narrower */
-  count: TermCount;
-  paths: string[][];
+/** A word of the database's index. */
+export interface IndexWord {
+  word: string;
+  /** records that hold it */
+  hits: number;
 }
 
-/** What a typed word leads to: headings, and the word itself. */
-export interface LookupAnswer {
-  text: string;
-  headings: LookupHeading[];
-  words: TermCount;
+export interface IndexWords {
+  words: IndexWord[];
+  /** whether there are more that begin so */
+  more: boolean;
 }
 
-export interface HeadingDetail {
-  heading: Heading;
-  paths: string[][];
-  narrower: string[];
-  alone: Counted;
-  withNarrower: Counted;
-  central: Counted;
+export interface Sample extends Counted {
+  records: BibRecord[];
 }

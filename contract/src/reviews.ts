@@ -3,6 +3,7 @@ import {
   MAX_NEAR_DISTANCE,
   MAX_TERM_LENGTH,
   SEARCH_FIELDS,
+  TERM_ORIGINS,
   type QuestionElement,
   type Term,
   type TermContent,
@@ -62,6 +63,10 @@ export interface TermChange {
   content?: TermContent;
   /** true takes the term out of its lane, false puts it back */
   removed?: boolean;
+  /** why it is kept without being searched; null searches it again */
+  heldBack?: string | null;
+  /** the element whose lane it moves to */
+  elementId?: string;
 }
 
 const title = Joi.string()
@@ -84,7 +89,10 @@ const headingContent = Joi.object({
   kind: Joi.string().valid('heading').required(),
   vocabulary: Joi.string().min(1).max(200).required(),
   label: Joi.string().min(1).max(500).required(),
-  narrower: Joi.boolean().required(),
+  narrower: Joi.alternatives(
+    Joi.boolean(),
+    Joi.array().items(Joi.string().min(1).max(500)).max(1000).unique(),
+  ).required(),
   central: Joi.boolean().required(),
   subheadings: Joi.array().items(Joi.string().min(1).max(200)).max(50).required(),
 });
@@ -117,9 +125,72 @@ const termContent = Joi.alternatives().conditional(Joi.object({ kind: 'heading' 
 export const newTermSchema = Joi.object<NewTerm>({
   elementId: Joi.string().required(),
   content: termContent.required(),
-  origin: Joi.string().valid('typed', 'lookup', 'record').required(),
+  origin: Joi.string()
+    .valid(...TERM_ORIGINS)
+    .required(),
 });
 
-export const termChangeSchema = Joi.object<TermChange>({ content: termContent, removed: Joi.boolean() }).min(
-  1,
-);
+const REASON_MISSING = 'Say why the term is held back, so that it can be reported.';
+
+export const termChangeSchema = Joi.object<TermChange>({
+  content: termContent,
+  removed: Joi.boolean(),
+  heldBack: Joi.string().trim().min(1).max(1000).allow(null).messages({ 'string.empty': REASON_MISSING }),
+  elementId: Joi.string(),
+}).min(1);
+
+/** What was done to a term of a lane. */
+export const LANE_EVENTS = [
+  'added',
+  'changed',
+  'held back',
+  'searched again',
+  'moved here',
+  'moved away',
+  'taken out',
+  'put back',
+] as const;
+
+/** One step in the history of a lane, the latest last. */
+export interface LaneEvent {
+  at: string;
+  person: string;
+  termId: string;
+  what: (typeof LANE_EVENTS)[number];
+  /** the term after the step */
+  content: TermContent;
+  /** the term before it, where it changed */
+  before: TermContent | null;
+  /** for a term held back */
+  reason: string | null;
+}
+
+/** Terms that are not in a lane yet, to be counted as if they were. */
+export interface Candidates {
+  database: string;
+  /** the element whose lane they may join; null to leave out what they add */
+  elementId: string | null;
+  /** a term of the lane that each would replace, so that it does not count against them */
+  instead: string | null;
+  contents: TermContent[];
+}
+
+export const MAX_CANDIDATES = 200;
+
+export const candidatesSchema = Joi.object<Candidates>({
+  database: Joi.string().required(),
+  elementId: Joi.string().allow(null).required(),
+  instead: Joi.string().allow(null).required(),
+  contents: Joi.array().items(termContent).max(MAX_CANDIDATES).required(),
+});
+
+/** A few records that a term finds, to see what kind they are. */
+export interface SampleRequest {
+  database: string;
+  content: TermContent;
+}
+
+export const sampleSchema = Joi.object<SampleRequest>({
+  database: Joi.string().required(),
+  content: termContent.required(),
+});

@@ -1,4 +1,5 @@
 export * from './ledger/index.js';
+export * from './proposals/index.js';
 export * from './query/index.js';
 export * from './question/index.js';
 export * from './records/index.js';

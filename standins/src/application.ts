@@ -51,6 +51,7 @@ export function openDatabases({
         language: values((record) => [record.language]),
         publicationType: values((record) => record.publicationTypes),
         ageGroup: values((record) => record.limits.ageGroup ?? []),
+        indexing: values((record) => record.limits.indexing ?? []),
       },
       pageCap: PAGE_CAP,
     },

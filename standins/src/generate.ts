@@ -43,6 +43,11 @@ const DESIGNS: readonly (readonly [Design, number])[] = [
   ['editorial', 4],
 ];
 
+/** What indexers add, or that they have not come by yet. */
+function limitsOf(indexed: boolean, ageGroup: string[]): BibRecord['limits'] {
+  return indexed ? { indexing: ['indexed'], ageGroup } : { indexing: ['not yet indexed'] };
+}
+
 /** Makes the records, oldest first. The same options and content give the same records. */
 export function generateRecords(content: Content, { seed, size }: GenerateOptions): BibRecord[] {
   const chance = seededChance(seed);
@@ -81,7 +86,7 @@ export function generateRecords(content: Content, { seed, size }: GenerateOption
       language: chance.weighted(content.people.languages),
       publicationTypes: publicationTypes(design, chance),
       headings: indexed ? assignHeadings(topic, outcomeHeadings, subheadings, chance) : [],
-      limits: indexed ? { ageGroup: ages(topic) } : ({} as Record<string, string[]>),
+      limits: limitsOf(indexed, ages(topic)),
       entered: isoDay(day),
       changed: indexed ? isoDay(Math.min(day + chance.int(30, 160) * DAY, RELEASE_DAY)) : null,
     };

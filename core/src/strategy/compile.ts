@@ -8,7 +8,18 @@ export type TermQueryResult = { ok: true; query: Query } | { ok: false; message:
 export function termQuery(content: TermContent): TermQueryResult {
   if (content.kind === 'heading') {
     const { vocabulary, label, narrower, central, subheadings } = content;
-    return { ok: true, query: { kind: 'heading', vocabulary, label, narrower, central, subheadings } };
+    const heading = (name: string, withNarrower: boolean): Query => ({
+      kind: 'heading',
+      vocabulary,
+      label: name,
+      narrower: withNarrower,
+      central,
+      subheadings,
+    });
+    if (typeof narrower === 'boolean') return { ok: true, query: heading(label, narrower) };
+    const chosen = narrower.map((name) => heading(name, true));
+    const alone = heading(label, false);
+    return { ok: true, query: chosen.length === 0 ? alone : { kind: 'or', operands: [alone, ...chosen] } };
   }
   const phrase = parsePhrase(content.text);
   if (!phrase.ok) return { ok: false, message: phrase.error.message, at: phrase.error.at };
@@ -39,7 +50,7 @@ export function compileLanes(lanes: readonly Lane[]): Strategy {
   const laneLines: number[] = [];
   for (const lane of lanes) {
     const termLines: number[] = [];
-    for (const term of lane.terms) {
+    for (const term of searchedTerms(lane)) {
       const result = termQuery(term.content);
       if (result.ok) {
         termLines.push(add({ kind: 'term', laneId: lane.id, termId: term.id, query: result.query }));
@@ -103,11 +114,28 @@ export function standaloneQuery(line: Line, lines: readonly Line[]): Query {
   return expand(line.query);
 }
 
+/** The terms of a lane that are not held back. */
+export function searchedTerms<T extends Term>(lane: { terms: readonly T[] }): T[] {
+  return lane.terms.filter(({ heldBack }) => heldBack === null);
+}
+
+/** The headings and the words of a lane, each joined with OR; null where there are none to search. */
+export function laneParts(lane: Lane): { headings: Query | null; words: Query | null } {
+  const anyOf = (kind: TermContent['kind']): Query | null => {
+    const operands = searchedTerms(lane)
+      .filter(({ content }) => content.kind === kind)
+      .map(({ content }) => termQuery(content))
+      .flatMap((result) => (result.ok ? [result.query] : []));
+    return operands.length === 0 ? null : { kind: 'or', operands };
+  };
+  return { headings: anyOf('heading'), words: anyOf('words') };
+}
+
 /** What only this term finds in its lane: its hits without those of the lane's other terms. */
 export function addsQuery(term: Term, lane: Lane): Query | null {
   const own = termQuery(term.content);
   if (!own.ok) return null;
-  const others = lane.terms
+  const others = searchedTerms(lane)
     .filter((other) => other.id !== term.id)
     .map((other) => termQuery(other.content))
     .flatMap((result) => (result.ok ? [result.query] : []));
@@ -125,7 +153,7 @@ const FIELD_NAMES: Readonly<Record<string, string>> = {
 export function describeTerm(content: TermContent): { text: string; marks: string[] } {
   if (content.kind === 'heading') {
     const marks = [
-      content.narrower ? 'with narrower' : 'this heading alone',
+      describeNarrower(content.narrower),
       ...(content.central ? ['central'] : []),
       ...content.subheadings.map((subheading) => `subheading ${subheading}`),
     ];
@@ -138,6 +166,15 @@ export function describeTerm(content: TermContent): { text: string; marks: strin
     return { text: words.join(` within ${content.near} words of `), marks: [field] };
   }
   return { text: words.length > 1 ? `“${words.join(' ')}”` : words.join(' '), marks: [field] };
+}
+
+function describeNarrower(narrower: boolean | readonly string[]): string {
+  if (narrower === true) return 'with narrower';
+  if (narrower === false || narrower.length === 0) return 'this heading alone';
+  const [first, second] = narrower;
+  return narrower.length > 2
+    ? `with ${narrower.length} of its narrower`
+    : `with ${second === undefined ? first : `${first} and ${second}`}`;
 }
 
 /** A line in plain words: a term as it is searched, or the lines it joins. */

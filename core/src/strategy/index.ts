@@ -3,8 +3,11 @@ export {
   compileLanes,
   describeLine,
   describeTerm,
+  laneParts,
+  searchedTerms,
   standaloneQuery,
   termQuery,
 } from './compile.js';
 export type { TermQueryResult } from './compile.js';
+export { TERM_ORIGINS } from './model.js';
 export type { Lane, Line, Strategy, StrategyProblem, Term, TermContent, TermOrigin } from './model.js';

@@ -1,7 +1,11 @@
 import type { Query, SearchField } from '../query/index.js';
 
-/** Where a term came from: what somebody typed, a heading looked up, or a record that was read. */
-export type TermOrigin = 'typed' | 'lookup' | 'record';
+/**
+ * Where a term came from: what somebody typed, a heading looked up, a record that was read, words proposed beside
+ * another term, or a list that was pasted.
+ */
+export const TERM_ORIGINS = ['typed', 'lookup', 'record', 'proposed', 'pasted'] as const;
+export type TermOrigin = (typeof TERM_ORIGINS)[number];
 
 /** What a term searches for. */
 export type TermContent =
@@ -9,7 +13,8 @@ export type TermContent =
       kind: 'heading';
       vocabulary: string;
       label: string;
-      narrower: boolean;
+      /** true for all that lies below, false for none, or the labels of those below that are searched too */
+      narrower: boolean | string[];
       central: boolean;
       subheadings: string[];
     }
@@ -26,6 +31,8 @@ export interface Term {
   id: string;
   content: TermContent;
   origin: TermOrigin;
+  /** why the term is kept without being searched; null for one that is searched */
+  heldBack: string | null;
 }
 
 /** The terms of one concept, joined with OR. */

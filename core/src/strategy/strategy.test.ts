@@ -1,15 +1,27 @@
-import { printCql } from '../query/index.js';
-import { addsQuery, compileLanes, describeLine, standaloneQuery, type Lane, type Term } from './index.js';
+import { printCql, type Query } from '../query/index.js';
+import {
+  addsQuery,
+  compileLanes,
+  describeLine,
+  describeTerm,
+  laneParts,
+  standaloneQuery,
+  termQuery,
+  type Lane,
+  type Term,
+} from './index.js';
 
 const words = (id: string, text: string, near: number | null = null): Term => ({
   id,
   origin: 'typed',
   content: { kind: 'words', text, field: 'words', near },
+  heldBack: null,
 });
 const heading = (id: string, label: string): Term => ({
   id,
   origin: 'lookup',
   content: { kind: 'heading', vocabulary: 'tree', label, narrower: true, central: false, subheadings: [] },
+  heldBack: null,
 });
 const lanes: Lane[] = [
   { id: 'p', name: 'Night staff', terms: [heading('h', 'Shift work'), words('w', '"night shift*"')] },
@@ -57,4 +69,52 @@ test('what a term adds leaves out what the other terms of its lane find', () => 
   expect(query && printCql(query, { vocabulary: 'tree' })).toBe(
     'el.words = "night shift*" not el.heading ==/el.narrower "Shift work"',
   );
+});
+
+const cql = (query: Query | null) => query && printCql(query, { vocabulary: 'tree' });
+
+test('a term held back is kept but neither searched nor counted against the others', () => {
+  const [shift, night] = [heading('h', 'Shift work'), words('w', 'night')];
+  const lane = {
+    id: 'p',
+    name: 'Night staff',
+    terms: [shift, night, { ...words('x', 'work*'), heldBack: 'too broad' }],
+  };
+  expect(compileLanes([lane]).lines.map(({ termId }) => termId)).toEqual(['h', 'w', null, null]);
+  expect(cql(addsQuery(night, lane))).toBe('el.words = "night" not el.heading ==/el.narrower "Shift work"');
+  const allHeld = { ...lane, terms: lane.terms.map((term) => ({ ...term, heldBack: 'wrong sense' })) };
+  expect(compileLanes([allHeld]).problems).toMatchObject([{ laneId: 'p', termId: null }]);
+});
+
+test('a heading with some of its narrower ones is searched as itself and those, each with what lies below', () => {
+  const some = (narrower: string[]) => ({
+    kind: 'heading' as const,
+    vocabulary: 'tree',
+    label: 'Light therapy',
+    narrower,
+    central: true,
+    subheadings: [],
+  });
+  const query = (narrower: string[]) => {
+    const result = termQuery(some(narrower));
+    return result.ok ? cql(result.query) : result.message;
+  };
+  expect(query(['Dawn simulation', 'Light glasses'])).toBe(
+    'el.heading ==/el.central "Light therapy" or el.heading ==/el.narrower/el.central "Dawn simulation" or ' +
+      'el.heading ==/el.narrower/el.central "Light glasses"',
+  );
+  expect(query([])).toBe('el.heading ==/el.central "Light therapy"');
+  expect(describeTerm(some(['Dawn simulation'])).marks).toEqual(['with Dawn simulation', 'central']);
+  expect(describeTerm(some(['A', 'B', 'C'])).marks[0]).toBe('with 3 of its narrower');
+  expect(describeTerm(some([])).marks[0]).toBe('this heading alone');
+});
+
+test('the headings and the words of a lane can be asked for apart', () => {
+  const [lane] = lanes;
+  const parts = laneParts(lane ?? { terms: [], id: '', name: '' });
+  expect([cql(parts.headings), cql(parts.words)]).toEqual([
+    'el.heading ==/el.narrower "Shift work"',
+    'el.words = "night shift*"',
+  ]);
+  expect(laneParts({ id: 'e', name: 'empty', terms: [] })).toEqual({ headings: null, words: null });
 });

@@ -12,7 +12,7 @@ import { DataSource } from 'typeorm';
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import { LookupService } from '../databases/lookupService.js';
+import { CandidatesService } from '../databases/candidatesService.js';
 import { RehearsalService } from '../databases/rehearsalService.js';
 import { DemoService } from '../demo/demoService.js';
 import { HealthController } from '../health/healthController.js';
@@ -21,6 +21,7 @@ import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
 import { ReviewsController } from '../reviews/reviewsController.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
@@ -67,7 +68,8 @@ class ApplicationModule {
         PeopleService,
         PersonPipe,
         ReviewsService,
-        LookupService,
+        TermsService,
+        CandidatesService,
         RehearsalService,
         LedgerService,
         RunsService,

@@ -1,5 +1,5 @@
 /** What the product asks of a database, however it is reached. */
-import type { BibRecord } from '@even-lantern/core';
+import type { BibRecord, SearchField } from '@even-lantern/core';
 
 export interface DatabaseDescription {
   name: string;
@@ -8,6 +8,8 @@ export interface DatabaseDescription {
   simulated: boolean;
   records: number | null;
   vocabulary: { id: string; name: string; address: string } | null;
+  /** fields that limits may name, with their values */
+  limits: Record<string, string[]>;
   /** the most records in one answer */
   pageCap: number;
 }
@@ -23,6 +25,11 @@ export interface SearchAnswer extends CountAnswer {
   records: BibRecord[];
 }
 
+export interface ScannedWord {
+  word: string;
+  hits: number;
+}
+
 export interface Page {
   /** from 1 */
   start: number;
@@ -34,6 +41,11 @@ export interface DatabaseConnector {
   /** @param query canonical text */
   count(query: string, signal?: AbortSignal): Promise<CountAnswer>;
   search(query: string, page: Page, signal?: AbortSignal): Promise<SearchAnswer>;
+  /**
+   * Words of the database's index in alphabetical order.
+   * @param from the first word, or what it would stand after
+   */
+  scan(field: SearchField, from: string, most: number, signal?: AbortSignal): Promise<ScannedWord[]>;
   /** The database's vocabulary as SKOS Turtle. */
   vocabulary(address: string, signal?: AbortSignal): Promise<string>;
 }

@@ -1,8 +1,12 @@
-import { Controller, Get, Param, Query } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { MIN_LETTERS_BEFORE_ANY_ENDING, tokenise } from '@even-lantern/core';
+import { candidatesSchema, sampleSchema, type Candidates, type SampleRequest } from '@even-lantern/contract';
+import { bodyOf } from '../application/openApi.js';
 import { badInput, notFound } from '../application/problem.js';
+import { Validated } from '../application/validated.js';
 import { DatabasesService } from './databasesService.js';
-import { LookupService } from './lookupService.js';
+import { CandidatesService } from './candidatesService.js';
 import { RehearsalService } from './rehearsalService.js';
 
 @ApiTags('databases')
@@ -10,7 +14,7 @@ import { RehearsalService } from './rehearsalService.js';
 export class DatabasesController {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly lookups: LookupService,
+    private readonly candidates: CandidatesService,
     private readonly rehearsals: RehearsalService,
   ) {}
 
@@ -20,24 +24,15 @@ export class DatabasesController {
     return this.databases.list();
   }
 
-  @Get('databases/:id/lookup')
-  @ApiOperation({ summary: 'The headings and the word that a typed text leads to, with counts' })
-  lookUp(
-    @Param('id') id: string,
-    @Query('text') text: string | undefined,
-    @Query('review') review: string | undefined,
-    @Query('lane') lane: string | undefined,
-  ) {
-    if (typeof text !== 'string' || text.trim() === '') {
-      throw badInput([{ path: 'text', message: 'This term is empty. Write a word or a phrase.' }]);
+  @Get('databases/:id/words')
+  @ApiOperation({ summary: 'The words of the database’s index that begin with some letters' })
+  words(@Param('id') id: string, @Query('begins') begins: string | undefined) {
+    const [word, ...more] = tokenise(String(begins ?? ''));
+    if (word === undefined || more.length > 0 || word.word.length < MIN_LETTERS_BEFORE_ANY_ENDING) {
+      const message = `Write at least ${MIN_LETTERS_BEFORE_ANY_ENDING} letters of one word.`;
+      throw badInput([{ path: 'begins', message }]);
     }
-    return this.lookups.lookUp(id, text, String(review), String(lane));
-  }
-
-  @Get('databases/:id/headings')
-  @ApiOperation({ summary: 'One heading of the database’s vocabulary, with its places and counts' })
-  heading(@Param('id') id: string, @Query('label') label: string | undefined) {
-    return this.lookups.heading(id, String(label ?? ''));
+    return this.databases.wordsBeginning(id, word.word);
   }
 
   @Get('databases/:id/vocabulary')
@@ -45,7 +40,23 @@ export class DatabasesController {
   async vocabulary(@Param('id') id: string) {
     const { vocabulary } = await this.databases.open(id);
     if (vocabulary === null) throw notFound('A vocabulary of this database');
-    return vocabulary.tree.vocabulary;
+    return vocabulary;
+  }
+
+  @Post('reviews/:id/candidates')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What terms would find, and add to a lane, before they are added' })
+  @ApiBody(bodyOf(candidatesSchema))
+  countCandidates(@Param('id') id: string, @Body(new Validated(candidatesSchema)) body: Candidates) {
+    return this.candidates.count(id, body);
+  }
+
+  @Post('samples')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'A few records that a term finds' })
+  @ApiBody(bodyOf(sampleSchema))
+  sample(@Body(new Validated(sampleSchema)) body: SampleRequest) {
+    return this.candidates.sample(body);
   }
 
   @Get('reviews/:id/rehearsal')

@@ -1,14 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
-import {
-  indexForLookup,
-  indexVocabulary,
-  printCql,
-  vocabularyFromTurtle,
-  type LookupIndex,
-  type Query,
-} from '@even-lantern/core';
-import type { Counted, DatabaseProfile } from '@even-lantern/contract';
+import { printCql, vocabularyFromTurtle, type Query, type Vocabulary } from '@even-lantern/core';
+import type { Counted, DatabaseProfile, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
 import { databaseTrouble, notFound } from '../application/problem.js';
 import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
 
@@ -17,17 +10,24 @@ export interface OpenDatabase {
   id: string;
   connector: DatabaseConnector;
   description: DatabaseDescription;
-  /** its vocabulary, made ready for lookup, or null when it has none */
-  vocabulary: LookupIndex | null;
+  /** its vocabulary, or null when it has none */
+  vocabulary: Vocabulary | null;
 }
 
-const REMEMBERED_COUNTS = 5000;
+const REMEMBERED_COUNTS = 20_000;
+/** Words asked for in one scan, and listed at most. */
+const SCAN_PAGE = 200;
+const MOST_WORDS = 2000;
+const SAMPLE_SIZE = 5;
 
 @Injectable()
 export class DatabasesService {
-  private readonly vocabularies = new Map<string, LookupIndex>();
+  private readonly vocabularies = new Map<string, Vocabulary>();
   /** counts by database, release and query: a count holds as long as the release does */
   private readonly counts = new LRUCache<string, number>({ max: REMEMBERED_COUNTS });
+
+  /** counts that are being asked for now, by the same keys */
+  private readonly asking = new Map<string, Promise<Counted>>();
 
   constructor(private readonly connectors: ReadonlyMap<string, DatabaseConnector>) {}
 
@@ -37,7 +37,8 @@ export class DatabasesService {
     const failed: { id: string; reason: string }[] = [];
     for (const [id, connector] of this.connectors) {
       try {
-        const { name, description, release, simulated, records, vocabulary } = await connector.explain();
+        const { name, description, release, simulated, records, vocabulary, limits } =
+          await connector.explain();
         databases.push({
           id,
           name,
@@ -45,6 +46,7 @@ export class DatabasesService {
           release,
           simulated,
           records,
+          limits,
           vocabulary: vocabulary === null ? null : { id: vocabulary.id, name: vocabulary.name },
         });
       } catch (error) {
@@ -78,6 +80,13 @@ export class DatabasesService {
     const key = `${database.id}\n${database.description.release}\n${text}`;
     const known = this.counts.get(key);
     if (known !== undefined) return { hits: known, error: null };
+    const asking =
+      this.asking.get(key) ?? this.ask(database, text, key).finally(() => this.asking.delete(key));
+    this.asking.set(key, asking);
+    return asking;
+  }
+
+  private async ask(database: OpenDatabase, text: string, key: string): Promise<Counted> {
     try {
       const { hits, release } = await database.connector.count(text);
       if (release === database.description.release) this.counts.set(key, hits);
@@ -88,18 +97,54 @@ export class DatabasesService {
     }
   }
 
+  /** The words of the index that begin with some letters. */
+  async wordsBeginning(id: string, letters: string): Promise<IndexWords> {
+    const { connector } = await this.open(id);
+    const words: IndexWord[] = [];
+    try {
+      for (let from = letters; words.length < MOST_WORDS;) {
+        const page = await connector.scan('words', from, SCAN_PAGE);
+        // A server may begin with the word asked from, or with the one after it.
+        const next = page.filter(({ word }) => word.startsWith(letters) && word > (words.at(-1)?.word ?? ''));
+        words.push(...next);
+        if (next.length === 0 || page.length < SCAN_PAGE || page.at(-1)?.word.startsWith(letters) !== true) {
+          return { words, more: false };
+        }
+        from = page.at(-1)?.word ?? '';
+      }
+      return { words: words.slice(0, MOST_WORDS), more: true };
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      throw databaseTrouble(
+        `The words of the index cannot be listed: ${error.message}`,
+        'Nothing was changed.',
+      );
+    }
+  }
+
+  /** The first records that a query finds. */
+  async sample(database: OpenDatabase, query: Query): Promise<Sample> {
+    try {
+      const page = { start: 1, size: SAMPLE_SIZE };
+      const { hits, records } = await database.connector.search(canonicalText(database, query), page);
+      return { hits, error: null, records };
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      return { hits: null, error: error.message, records: [] };
+    }
+  }
+
   private async vocabularyOf(
     connector: DatabaseConnector,
     { vocabulary }: DatabaseDescription,
-  ): Promise<LookupIndex | null> {
+  ): Promise<Vocabulary | null> {
     if (vocabulary === null) return null;
     const known = this.vocabularies.get(vocabulary.id);
     if (known !== undefined) return known;
     const read = vocabularyFromTurtle(await connector.vocabulary(vocabulary.address));
     if (!read.ok) throw new DatabaseError(`Its vocabulary cannot be read: ${read.message}`, false);
-    const index = indexForLookup(indexVocabulary(read.vocabulary));
-    this.vocabularies.set(vocabulary.id, index);
-    return index;
+    this.vocabularies.set(vocabulary.id, read.vocabulary);
+    return read.vocabulary;
   }
 }
 

@@ -87,13 +87,47 @@ test('what the database refuses is told at the line, and a database that is down
   });
 });
 
-test('an empty lookup is refused, and a database without a vocabulary offers the word alone', async () => {
-  const lane = review.elements.find(({ key }) => key === 'I')?.id;
-  const address = `/api/databases/faulty/lookup?review=${review.id}&lane=${lane}&text=`;
-  await server.get(address).expect(400);
-  expect((await server.get(`${address}lamp*`).expect(200)).body).toMatchObject({
-    headings: [],
-    words: { hits: 25, adds: 25, error: null },
+test('a lane tells what its headings find, its words, and both; and what awaits headings', async () => {
+  const explain = database.explain.bind(database);
+  database.explain = async () => ({
+    ...(await explain()),
+    limits: { indexing: ['indexed', 'not yet indexed'] },
   });
-  await server.get('/api/databases/faulty/headings?label=Light').expect(404);
+  database.count = (query) => {
+    const hits = query.includes('indexing')
+      ? 3
+      : query.includes(' not ')
+        ? 10
+        : query.includes(' and ')
+          ? 8
+          : 20;
+    return Promise.resolve({ hits, release: database.release, understood: '' });
+  };
+  const lane = review.elements.find(({ key }) => key === 'I')?.id ?? '';
+  const wordsAlone = (await rehearse()).lanes[lane];
+  expect(wordsAlone).toMatchObject({ headingsOnly: 0, both: 0, wordsOnly: 20, awaitingHeadings: 3 });
+  await server.post(`/api/reviews/${review.id}/terms`, {
+    elementId: lane,
+    origin: 'lookup',
+    content: {
+      kind: 'heading',
+      vocabulary: 'tree',
+      label: 'Light',
+      narrower: false,
+      central: false,
+      subheadings: [],
+    },
+  });
+  expect((await rehearse()).lanes[lane]).toMatchObject({
+    headingsOnly: 12,
+    both: 8,
+    wordsOnly: 10,
+    awaitingHeadings: 3,
+  });
+});
+
+test('a database that cannot tell what awaits headings is not asked', async () => {
+  const lane = review.elements.find(({ key }) => key === 'I')?.id ?? '';
+  expect((await rehearse()).lanes[lane]?.awaitingHeadings).toBeNull();
+  expect(asked.filter((query) => query.includes('indexing'))).toEqual([]);
 });

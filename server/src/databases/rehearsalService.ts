@@ -3,16 +3,29 @@ import {
   addsQuery,
   compileLanes,
   describeLine,
+  laneParts,
+  searchedTerms,
   standaloneQuery,
   type Lane,
   type Line,
   type Query,
 } from '@even-lantern/core';
-import type { Bridge, Counted, Rehearsal, RehearsedLine, TermCount } from '@even-lantern/contract';
+import type {
+  Bridge,
+  Counted,
+  LaneCounts,
+  Rehearsal,
+  RehearsedLine,
+  TermCount,
+} from '@even-lantern/contract';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { canonicalText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
+const NO_PARTS = { headingsOnly: null, both: null, wordsOnly: null, awaitingHeadings: null };
+
+/** The limit by which a database tells the records that indexers have not reached. */
+const INDEXING = { field: 'indexing', awaiting: 'not yet indexed' };
 
 /** Rehearsal: every count of a strategy, asked for without logging anything. */
 @Injectable()
@@ -26,16 +39,19 @@ export class RehearsalService {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
     const strategy = compileLanes(lanes);
-    const [lines, adds, bridges] = await Promise.all([
+    const [lines, adds, bridges, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
       this.countAdditions(database, lanes),
       this.countBridges(database, strategy.lines),
+      Promise.all(lanes.map((lane) => this.countParts(database, lane))),
     ]);
+    const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
     const terms: Record<string, TermCount> = {};
-    const laneCounts: Record<string, Counted> = {};
+    const laneCounts: Record<string, LaneCounts> = {};
     for (const { kind, termId, laneId, hits, error } of lines) {
       if (kind === 'term' && termId !== null) terms[termId] = { hits, error, adds: adds.get(termId) ?? null };
-      if (kind === 'lane' && laneId !== null) laneCounts[laneId] = { hits, error };
+      if (kind === 'lane' && laneId !== null)
+        laneCounts[laneId] = { hits, error, ...(partsOf.get(laneId) ?? NO_PARTS) };
     }
     for (const problem of strategy.problems) {
       if (problem.termId !== null) terms[problem.termId] = { hits: null, adds: null, error: problem.message };
@@ -79,13 +95,39 @@ export class RehearsalService {
   ): Promise<Map<string, number | null>> {
     const counted = await Promise.all(
       lanes.flatMap((lane) =>
-        lane.terms.map(async (term): Promise<[string, number | null]> => {
+        searchedTerms(lane).map(async (term): Promise<[string, number | null]> => {
           const query = addsQuery(term, lane);
           return [term.id, query === null ? null : (await this.databases.count(database, query)).hits];
         }),
       ),
     );
     return new Map(counted);
+  }
+
+  /** How headings and words share in what a lane finds. */
+  private async countParts(database: OpenDatabase, lane: Lane): Promise<Omit<LaneCounts, keyof Counted>> {
+    const { headings, words } = laneParts(lane);
+    const count = async (query: Query) => (await this.databases.count(database, query)).hits;
+    const wordsOnly: Query | null =
+      headings === null || words === null ? words : { kind: 'not', include: words, exclude: headings };
+    const awaiting = database.description.limits[INDEXING.field]?.includes(INDEXING.awaiting) === true;
+    const [byHeadings, both, byWordsOnly, awaitingHeadings] = await Promise.all([
+      headings === null ? 0 : count(headings),
+      headings === null || words === null ? 0 : count({ kind: 'and', operands: [headings, words] }),
+      wordsOnly === null ? 0 : count(wordsOnly),
+      wordsOnly === null || !awaiting
+        ? null
+        : count({
+            kind: 'and',
+            operands: [wordsOnly, { kind: 'limit', field: INDEXING.field, values: [INDEXING.awaiting] }],
+          }),
+    ]);
+    return {
+      headingsOnly: byHeadings === null || both === null ? null : byHeadings - both,
+      both,
+      wordsOnly: byWordsOnly,
+      awaitingHeadings,
+    };
   }
 
   /** Between two lanes: how many records the lanes so far find together. */

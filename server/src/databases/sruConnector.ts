@@ -16,6 +16,7 @@ import {
   type DatabaseConnector,
   type DatabaseDescription,
   type Page,
+  type ScannedWord,
   type SearchAnswer,
 } from './databaseConnector.js';
 
@@ -124,6 +125,21 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
         throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
       return describe(root, explain, address);
     },
+    async scan(field, from, most, signal): Promise<ScannedWord[]> {
+      const parameters = {
+        operation: 'scan',
+        scanClause: `el.${field} = "${from}"`,
+        maximumTerms: String(most),
+      };
+      const root = await request(parameters, signal);
+      const diagnostic = childAt(root, 'diagnostics', 'diagnostic');
+      if (diagnostic !== null) throw new DatabaseError(textAt(diagnostic, 'message'), true);
+      const terms = childAt(root, 'terms');
+      return (terms === null ? [] : childrenNamed(terms, 'term')).map((term) => ({
+        word: textAt(term, 'value'),
+        hits: Number(textAt(term, 'numberOfRecords')) || 0,
+      }));
+    },
     vocabulary: (vocabularyAddress, signal) => get(new URL(vocabularyAddress, address), {}, signal),
   };
 }
@@ -145,6 +161,7 @@ function describe(root: XmlElement, explain: XmlElement, address: string): Datab
   const settings = config === null ? [] : childrenNamed(config, 'setting');
   const cap = settings.find((setting) => setting.attributes.type === 'maximumRecords')?.text ?? '';
   const vocabulary = profile === null ? null : childAt(profile, 'vocabulary');
+  const limits = profile === null ? [] : childrenNamed(profile, 'limit');
   const records = profile === null ? '' : textAt(profile, 'records');
   return {
     name: textAt(explain, 'databaseInfo', 'title') || address,
@@ -160,6 +177,12 @@ function describe(root: XmlElement, explain: XmlElement, address: string): Datab
             name: vocabulary.text.trim(),
             address: vocabulary.attributes.href ?? '',
           },
+    limits: Object.fromEntries(
+      limits.map((limit) => [
+        limit.attributes.field ?? '',
+        childrenNamed(limit, 'value').map(({ text }) => text.trim()),
+      ]),
+    ),
     pageCap: /^[1-9]\d*$/.test(cap) ? Number(cap) : 10,
   };
 }

@@ -4,6 +4,7 @@ import type { Decision } from '@even-lantern/contract';
 import { PeopleService } from '../people/people.js';
 import { RecordsService } from '../records/recordsService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { TermsService } from '../reviews/termsService.js';
 import { RunsService } from '../runs/runsService.js';
 import { demoReview, emptyReviewTitle } from './demoReview.js';
 
@@ -15,6 +16,7 @@ export class DemoService {
   constructor(
     private readonly people: PeopleService,
     private readonly reviews: ReviewsService,
+    private readonly terms: TermsService,
     private readonly runs: RunsService,
     private readonly records: RecordsService,
   ) {}
@@ -28,7 +30,7 @@ export class DemoService {
       await this.reviews.changeElement(element.id, { text, note, searched }, element.version);
       for (const content of terms as TermContent[]) {
         const origin = content.kind === 'heading' ? 'lookup' : 'typed';
-        await this.reviews.addTerm(review.id, { elementId: element.id, content, origin }, person);
+        await this.terms.add(review.id, { elementId: element.id, content, origin }, person);
       }
     }
     await this.reviews.create({ title: emptyReviewTitle }, person);

@@ -1,4 +1,4 @@
-import type { Review, ReviewTerm } from '@even-lantern/contract';
+import type { LaneEvent, Review, ReviewTerm } from '@even-lantern/contract';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
@@ -99,4 +99,67 @@ test('broken JSON and unknown addresses are answered as problems', async () => {
 test('OpenAPI describes the bodies by the schemas that check them', async () => {
   const { body } = await server.get('/api/docs-json').expect(200);
   expect(JSON.stringify(body)).toContain('"searched"');
+});
+
+const history = async (key: string) =>
+  (await server.get(`/api/elements/${element(key)?.id}/history`).expect(200)).body as LaneEvent[];
+
+test('a term can be held back with a reason, is kept, and is searched again', async () => {
+  const term = (await addTerm(words('work*'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${term.id}`, { heldBack: ' ' }, 1).expect(400);
+  const held = await server.patch(`/api/terms/${term.id}`, { heldBack: 'too broad' }, 1).expect(200);
+  expect(held.body).toMatchObject({ heldBack: 'too broad', version: 2 });
+  await server.patch(`/api/terms/${term.id}`, { heldBack: null }, 2).expect(200);
+  expect((await history('P')).map(({ what, reason }) => [what, reason])).toEqual([
+    ['added', null],
+    ['held back', 'too broad'],
+    ['searched again', null],
+  ]);
+});
+
+test('the history of a lane tells what was done, when and by whom', async () => {
+  const term = (await addTerm(words('pager'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${term.id}`, { content: words('pager*') }, 1);
+  await server.patch(`/api/terms/${term.id}`, { content: words('pager*') }, 2);
+  await server.patch(`/api/terms/${term.id}`, { removed: true }, 3);
+  await server.patch(`/api/terms/${term.id}`, { removed: false }, 4);
+  const events = await history('P');
+  expect(events.map(({ what, person }) => `${person}: ${what}`)).toEqual([
+    'Ada: added',
+    'Ada: changed',
+    'Ada: taken out',
+    'Ada: put back',
+  ]);
+  expect(events[1]).toMatchObject({ before: words('pager'), content: words('pager*') });
+  expect(new Date(events[1]?.at ?? '').toISOString()).toBe(events[1]?.at);
+});
+
+test('a term moves to another lane, and both lanes tell of it', async () => {
+  const term = (await addTerm(words('lamp*'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${term.id}`, { elementId: element('I')?.id }, 1).expect(200);
+  const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
+  expect(present.elements.map(({ key, terms }) => key + String(terms.length))).toContain('I1');
+  expect((await history('P')).at(-1)?.what).toBe('moved away');
+  expect((await history('I')).map(({ what }) => what)).toEqual(['moved here']);
+});
+
+test('a term cannot move into a lane of another review', async () => {
+  const other = (await server.post('/api/reviews', { title: 'Other' })).body as Review;
+  const term = (await addTerm(words('lamp*'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${term.id}`, { elementId: other.elements[0]?.id }, 1).expect(404);
+  await server.patch(`/api/terms/${term.id}`, { elementId: 'nowhere' }, 1).expect(404);
+});
+
+test('a heading may be searched with some of its narrower ones', async () => {
+  const content = {
+    kind: 'heading',
+    vocabulary: 'tree',
+    label: 'Light therapy',
+    narrower: ['Dawn simulation'],
+    central: false,
+    subheadings: [],
+  };
+  expect((await addTerm(content).expect(201)).body).toMatchObject({ content });
+  await addTerm({ ...content, narrower: 'some' }).expect(400);
+  await addTerm({ ...content, narrower: ['A', 'A'] }).expect(400);
 });

@@ -27,6 +27,7 @@ import { bodyOf } from '../application/openApi.js';
 import { MatchedVersion, Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from './reviewsService.js';
+import { TermsService } from './termsService.js';
 
 const IfMatchHeader = createParamDecorator(
   (_: unknown, context: ExecutionContext) => context.switchToHttp().getRequest<Request>().headers['if-match'],
@@ -37,7 +38,10 @@ const VERSION_HEADER = { name: 'If-Match', description: 'the version that the ch
 @ApiTags('reviews')
 @Controller()
 export class ReviewsController {
-  constructor(private readonly reviews: ReviewsService) {}
+  constructor(
+    private readonly reviews: ReviewsService,
+    private readonly terms: TermsService,
+  ) {}
 
   @Get('reviews')
   @ApiOperation({ summary: 'All reviews' })
@@ -92,19 +96,25 @@ export class ReviewsController {
     @Body(new Validated(newTermSchema)) body: NewTerm,
     @Actor() person: Person,
   ) {
-    return this.reviews.addTerm(id, body, person);
+    return this.terms.add(id, body, person);
   }
 
   @Patch('terms/:id')
-  @ApiOperation({ summary: 'Change a term, take it out of its lane, or put it back' })
+  @ApiOperation({ summary: 'Change a term, hold it back, move it, take it out of its lane, or put it back' })
   @ApiBody(bodyOf(termChangeSchema))
   @ApiHeader(VERSION_HEADER)
   changeTerm(
     @Param('id') id: string,
     @Body(new Validated(termChangeSchema)) body: TermChange,
     @IfMatch() version: number,
-    @Actor() _person: Person,
+    @Actor() person: Person,
   ) {
-    return this.reviews.changeTerm(id, body, version);
+    return this.terms.change(id, body, version, person);
+  }
+
+  @Get('elements/:id/history')
+  @ApiOperation({ summary: 'What was done in a lane, by whom, and why' })
+  history(@Param('id') id: string) {
+    return this.terms.history(id);
   }
 }

@@ -11,17 +11,16 @@ import {
 import type {
   ElementChange,
   NewReview,
-  NewTerm,
   Person,
   Review,
   ReviewChange,
   ReviewElement,
   ReviewSummary,
   ReviewTerm,
-  TermChange,
 } from '@even-lantern/contract';
-import { DataSource, In, IsNull, type EntityTarget } from 'typeorm';
-import { changedMeanwhile, notFound } from '../application/problem.js';
+import { DataSource, In, IsNull } from 'typeorm';
+import { notFound } from '../application/problem.js';
+import { changeVersion } from '../store/changeVersion.js';
 import { ElementRow, RecordRow, ReviewRow, TermRow } from '../store/entities.js';
 
 /** Elements that a new question searches on. Comparison and outcome often narrow too much. */
@@ -93,7 +92,14 @@ export class ReviewsService {
   }
 
   async change(id: string, { title }: ReviewChange, version: number): Promise<Review> {
-    await this.update(ReviewRow, id, version, { title: title.trim() }, 'review', (row) => row);
+    await changeVersion(
+      this.store.manager,
+      ReviewRow,
+      { id, version },
+      { title: title.trim() },
+      'review',
+      (row) => row,
+    );
     return this.get(id);
   }
 
@@ -102,67 +108,14 @@ export class ReviewsService {
     change: ElementChange,
     version: number,
   ): Promise<Omit<ReviewElement, 'terms'>> {
-    return this.update(ElementRow, id, version, change, 'element', elementOf);
-  }
-
-  async addTerm(
-    reviewId: string,
-    { elementId, content, origin }: NewTerm,
-    person: Person,
-  ): Promise<ReviewTerm> {
-    const element = await this.store.getRepository(ElementRow).findOneBy({ id: elementId, reviewId });
-    if (element === null) throw notFound('This lane');
-    const terms = this.store.getRepository(TermRow);
-    const row = {
-      id: randomUUID(),
-      elementId,
-      position: ((await terms.maximum('position', { elementId })) ?? 0) + 1,
-      content: JSON.stringify(content),
-      origin,
-      createdAt: new Date().toISOString(),
-      createdBy: person.id,
-      removedAt: null,
-      version: 1,
-    };
-    await terms.insert(row);
-    return termOf(row);
-  }
-
-  async changeTerm(id: string, { content, removed }: TermChange, version: number): Promise<ReviewTerm> {
-    const change = {
-      ...(content === undefined ? {} : { content: JSON.stringify(content) }),
-      ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
-    };
-    return this.update(TermRow, id, version, change, 'term', termOf);
+    return this.store.transaction((manager) =>
+      changeVersion(manager, ElementRow, { id, version }, change, 'element', elementOf),
+    );
   }
 
   /** The lanes of a review: its searched elements with their terms. */
   async lanes(reviewId: string): Promise<Lane[]> {
     return lanesOf(await this.get(reviewId));
-  }
-
-  /** Changes a row only if it is still at the version the change was made on. */
-  private async update<Row extends { id: string; version: number }, Shown>(
-    entity: EntityTarget<Row>,
-    id: string,
-    version: number,
-    change: object,
-    what: string,
-    show: (row: Row) => Shown,
-  ): Promise<Shown> {
-    return this.store.transaction(async (manager) => {
-      const result = await manager
-        .createQueryBuilder()
-        .update(entity)
-        .set({ ...change, version: version + 1 } as never)
-        .where('id = :id AND version = :version', { id, version })
-        .updateEntity(false)
-        .execute();
-      const row = await manager.getRepository(entity).findOne({ where: { id } as never });
-      if (row === null) throw notFound(`This ${what}`);
-      if (result.affected === 0) throw changedMeanwhile(what, show(row));
-      return show(row);
-    });
   }
 
   private elementRows(reviewId: string): Promise<ElementRow[]> {
@@ -193,12 +146,13 @@ function elementOf(row: ElementRow): ReviewElement {
   return { id, key: key as ElementKey, text, note, searched, version, terms: [] };
 }
 
-function termOf(row: TermRow): ReviewTerm {
+export function termOf(row: TermRow): ReviewTerm {
   return {
     id: row.id,
     elementId: row.elementId,
     content: JSON.parse(row.content) as TermContent,
     origin: row.origin as TermOrigin,
+    heldBack: row.heldBack,
     version: row.version,
   };
 }

@@ -39,9 +39,28 @@ export class TermRow {
   @Column('varchar') origin: string;
   @Column('varchar') createdAt: string;
   @Column('varchar') createdBy: string;
+  /** why it is kept without being searched */
+  @Column('text', { nullable: true }) heldBack: string | null;
   /** taken out of its lane, but kept */
   @Column('varchar', { nullable: true }) removedAt: string | null;
   @VersionColumn() version: number;
+}
+
+/** One step in the history of a lane. Rows are only ever added. */
+@Entity({ name: 'lane_event' })
+export class LaneEventRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') elementId: string;
+  /** order within the lane, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') termId: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+  @Column('varchar') what: string;
+  /** the term after the step, and before it where it changed, as JSON */
+  @Column('text') content: string;
+  @Column('text', { nullable: true }) before: string | null;
+  @Column('text', { nullable: true }) reason: string | null;
 }
 
 @Entity({ name: 'run' })
@@ -105,6 +124,7 @@ export const ENTITIES = [
   ReviewRow,
   ElementRow,
   TermRow,
+  LaneEventRow,
   RunRow,
   LedgerEntryRow,
   RecordRow,

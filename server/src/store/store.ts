@@ -3,6 +3,7 @@ import { dirname } from 'node:path';
 import { DataSource } from 'typeorm';
 import { ENTITIES } from './entities.js';
 import { FirstTables1790000000000 } from './firstTables.js';
+import { LaneHistory1795000000000 } from './laneHistory.js';
 
 /** Opens the store, bringing its tables up to date first. */
 export async function openStore(path: string): Promise<DataSource> {
@@ -11,7 +12,7 @@ export async function openStore(path: string): Promise<DataSource> {
     type: 'better-sqlite3',
     database: path,
     entities: ENTITIES,
-    migrations: [FirstTables1790000000000],
+    migrations: [FirstTables1790000000000, LaneHistory1795000000000],
     migrationsRun: true,
     synchronize: false,
     enableWAL: true,

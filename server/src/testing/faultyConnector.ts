@@ -26,6 +26,7 @@ export function faultyConnector(hits: number): FaultyConnector {
         simulated: true,
         records: hits,
         vocabulary: null,
+        limits: {},
         pageCap: 10,
       };
     },
@@ -39,6 +40,10 @@ export function faultyConnector(hits: number): FaultyConnector {
       const length = Math.max(0, Math.min(size, connector.hits - start + 1));
       const records = Array.from({ length }, (_, i) => recordOf(start + i));
       return { hits: connector.hits, release: connector.release, understood: '', records };
+    },
+    async scan() {
+      await pass();
+      return [];
     },
     vocabulary: () => Promise.resolve(''),
   };

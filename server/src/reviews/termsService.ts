@@ -1,0 +1,139 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { TermContent } from '@even-lantern/core';
+import type { LaneEvent, NewTerm, Person, ReviewTerm, TermChange } from '@even-lantern/contract';
+import { DataSource, In, type EntityManager } from 'typeorm';
+import { notFound } from '../application/problem.js';
+import { changeVersion } from '../store/changeVersion.js';
+import { ElementRow, LaneEventRow, PersonRow, TermRow } from '../store/entities.js';
+import { termOf } from './reviewsService.js';
+
+type Step = Omit<LaneEvent, 'at' | 'person'> & { elementId: string };
+
+/** The terms of lanes, and the history of what was done to them. */
+@Injectable()
+export class TermsService {
+  constructor(private readonly store: DataSource) {}
+
+  async add(reviewId: string, { elementId, content, origin }: NewTerm, person: Person): Promise<ReviewTerm> {
+    return this.store.transaction(async (manager) => {
+      const element = await manager.findOneBy(ElementRow, { id: elementId, reviewId });
+      if (element === null) throw notFound('This lane');
+      const row = {
+        id: randomUUID(),
+        elementId,
+        position: await nextPosition(manager, elementId),
+        content: JSON.stringify(content),
+        origin,
+        createdAt: new Date().toISOString(),
+        createdBy: person.id,
+        heldBack: null,
+        removedAt: null,
+        version: 1,
+      };
+      await manager.insert(TermRow, row);
+      await note(manager, person, {
+        elementId,
+        termId: row.id,
+        what: 'added',
+        content,
+        before: null,
+        reason: null,
+      });
+      return termOf(row);
+    });
+  }
+
+  async change(id: string, change: TermChange, version: number, person: Person): Promise<ReviewTerm> {
+    return this.store.transaction(async (manager) => {
+      const before = await manager.findOneBy(TermRow, { id });
+      if (before === null) throw notFound('This term');
+      const { content, removed, heldBack, elementId } = change;
+      const moves = elementId !== undefined && elementId !== before.elementId;
+      if (moves) await this.expectSameReview(manager, before.elementId, elementId);
+      const columns = {
+        ...(content === undefined ? {} : { content: JSON.stringify(content) }),
+        ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
+        ...(heldBack === undefined ? {} : { heldBack }),
+        ...(moves ? { elementId, position: await nextPosition(manager, elementId) } : {}),
+      };
+      const term = await changeVersion(manager, TermRow, { id, version }, columns, 'term', termOf);
+      for (const step of stepsBetween(before, change, term, moves)) await note(manager, person, step);
+      return term;
+    });
+  }
+
+  /** What was done in a lane, the earliest first. */
+  async history(elementId: string): Promise<LaneEvent[]> {
+    const events = await this.store
+      .getRepository(LaneEventRow)
+      .find({ where: { elementId }, order: { position: 'ASC' } });
+    const people = await this.store
+      .getRepository(PersonRow)
+      .findBy({ id: In([...new Set(events.map(({ personId }) => personId))]) });
+    const names = new Map(people.map(({ id, name }) => [id, name]));
+    return events.map(({ at, personId, termId, what, content, before, reason }) => ({
+      at,
+      person: names.get(personId) ?? '',
+      termId,
+      what: what as LaneEvent['what'],
+      content: JSON.parse(content) as TermContent,
+      before: before === null ? null : (JSON.parse(before) as TermContent),
+      reason,
+    }));
+  }
+
+  private async expectSameReview(manager: EntityManager, from: string, to: string): Promise<void> {
+    const [here, there] = await Promise.all([from, to].map((id) => manager.findOneBy(ElementRow, { id })));
+    if (there == null || here?.reviewId !== there.reviewId) throw notFound('This lane');
+  }
+}
+
+/** The steps of history that one change makes. */
+function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, moves: boolean): Step[] {
+  const { content } = term;
+  const earlier = JSON.parse(before.content) as TermContent;
+  const step = (what: Step['what'], parts: Partial<Step> = {}): Step => ({
+    elementId: term.elementId,
+    termId: term.id,
+    what,
+    content,
+    before: null,
+    reason: null,
+    ...parts,
+  });
+  const steps: Step[] = [];
+  if (moves) {
+    steps.push(step('moved away', { elementId: before.elementId, content: earlier }), step('moved here'));
+  }
+  if (change.content !== undefined && JSON.stringify(content) !== before.content) {
+    steps.push(step('changed', { before: earlier }));
+  }
+  if (change.heldBack !== undefined && change.heldBack !== before.heldBack) {
+    steps.push(
+      change.heldBack === null ? step('searched again') : step('held back', { reason: change.heldBack }),
+    );
+  }
+  if (change.removed !== undefined && change.removed !== (before.removedAt !== null)) {
+    steps.push(step(change.removed ? 'taken out' : 'put back'));
+  }
+  return steps;
+}
+
+async function note(manager: EntityManager, person: Person, step: Step): Promise<void> {
+  const { elementId, content, before, ...rest } = step;
+  await manager.insert(LaneEventRow, {
+    ...rest,
+    id: randomUUID(),
+    elementId,
+    position: ((await manager.maximum(LaneEventRow, 'position', { elementId })) ?? 0) + 1,
+    at: new Date().toISOString(),
+    personId: person.id,
+    content: JSON.stringify(content),
+    before: before === null ? null : JSON.stringify(before),
+  });
+}
+
+async function nextPosition(manager: EntityManager, elementId: string): Promise<number> {
+  return ((await manager.maximum(TermRow, 'position', { elementId })) ?? 0) + 1;
+}
