@@ -29,7 +29,7 @@ async function main(): Promise<void> {
     await shoot('concepts-lookup');
     await browser.press(Key.ESCAPE);
     await (await browser.named('Light therapy')).click();
-    await browser.sees('Also called');
+    await browser.sees('Its names, as words');
     await shoot('concepts-heading');
     await (await browser.named('Searches')).click();
     await browser.sees('What is sent for');

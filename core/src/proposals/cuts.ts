@@ -43,6 +43,13 @@ export function areKin(one: string, other: string): boolean {
   return false;
 }
 
+/** The word that a stem stands for most often, by which its forms are told from strangers; the stem when none does. */
+export function commonestWord(stem: string, known: readonly KnownWord[]): string {
+  let commonest: KnownWord = { word: stem, hits: 0 };
+  for (const each of known) if (each.word.startsWith(stem) && each.hits > commonest.hits) commonest = each;
+  return commonest.word;
+}
+
 /**
  * Every place where a word may be cut, the longest stem first.
  *

@@ -1,4 +1,4 @@
-export { areKin, bestCut, cutsOf } from './cuts.js';
+export { areKin, bestCut, commonestWord, cutsOf } from './cuts.js';
 export type { BroughtIn, Cut, KnownWord } from './cuts.js';
 export { MAX_PASTED, readPasted } from './pasted.js';
 export type { Pasted, PastedTerm } from './pasted.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { parsePhrase } from '../query/index.js';
 import { naiveWords } from '../testing/naive.js';
-import { apartVariants, areKin, bestCut, cutsOf, readPasted, variantsOf } from './index.js';
+import { apartVariants, areKin, bestCut, commonestWord, cutsOf, readPasted, variantsOf } from './index.js';
 
 const known = (words: Record<string, number>) =>
   Object.entries(words).map(([word, hits]) => ({ word, hits }));
@@ -19,6 +19,17 @@ test('where a shorter cut brings in many strangers, the longer one is best', () 
   const words = known({ light: 50, lights: 20, lighting: 30, lightning: 90, ligament: 400 });
   expect(bestCut(cutsOf('lights', words))?.stem).toBe('lights');
   expect(cutsOf('light', words).map(({ stem }) => stem)).toEqual(['light', 'ligh', 'lig']);
+});
+
+test('a stem is judged by the word it stands for most often', () => {
+  const words = known({ sleepiness: 376, sleeping: 36, sleepier: 2 });
+  expect(commonestWord('sleepi', words)).toBe('sleepiness');
+  expect(
+    cutsOf(commonestWord('sleepi', words), words)
+      .at(-1)
+      ?.words.every(({ kin }) => kin),
+  ).toBe(true);
+  expect(commonestWord('zz', words)).toBe('zz');
 });
 
 test.each([

@@ -2,12 +2,13 @@
 import type { Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
+  type Candidates,
   type DatabaseProfile,
   type Decision,
   type ElementChange,
-  type HeadingDetail,
+  type IndexWords,
+  type LaneEvent,
   type Ledger,
-  type LookupAnswer,
   type NewRun,
   type NewTerm,
   type Person,
@@ -20,6 +21,9 @@ import {
   type ReviewRecord,
   type ReviewSummary,
   type ReviewTerm,
+  type Sample,
+  type SampleRequest,
+  type TermCount,
   type Run,
   type TermChange,
 } from '@even-lantern/contract';
@@ -98,15 +102,23 @@ export const api = createApi({
       query: () => 'databases',
     }),
     vocabulary: build.query<Vocabulary, string>({ query: (database) => `databases/${database}/vocabulary` }),
-    heading: build.query<HeadingDetail, { database: string; label: string }>({
-      query: ({ database, label }) => ({ url: `databases/${database}/headings`, params: { label } }),
+    words: build.query<IndexWords, { database: string; begins: string }>({
+      query: ({ database, begins }) => ({ url: `databases/${database}/words`, params: { begins } }),
     }),
-    lookUp: build.query<LookupAnswer, { database: string; text: string; review: string; lane: string }>({
-      query: ({ database, text, review, lane }) => ({
-        url: `databases/${database}/lookup`,
-        params: { text, review, lane },
+    candidates: build.query<TermCount[], { review: string; candidates: Candidates }>({
+      query: ({ review, candidates }) => ({
+        url: `reviews/${review}/candidates`,
+        method: 'POST',
+        body: candidates,
       }),
       providesTags: ['Counts'],
+    }),
+    sample: build.query<Sample, SampleRequest>({
+      query: (body) => ({ url: 'samples', method: 'POST', body }),
+    }),
+    history: build.query<LaneEvent[], string>({
+      query: (elementId) => `elements/${elementId}/history`,
+      providesTags: ['Review'],
     }),
     rehearsal: build.query<Rehearsal, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/rehearsal`, params: { database } }),

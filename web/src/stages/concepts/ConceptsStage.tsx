@@ -8,6 +8,7 @@ import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneColumn } from './LaneColumn.js';
+import { LaneInspector } from './LaneInspector.js';
 import { TermInspector } from './TermInspector.js';
 
 /** The lanes side by side, with the combined count on the bridge between them. */
@@ -17,10 +18,13 @@ export function ConceptsStage() {
   const [params, setParams] = useSearchParams();
   const lanes = lanesOfReview(review);
   const selected = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === params.get('term'));
-  const select = (id: string | null) => {
+  const laneOfSelected = lanes.find(({ id }) => id === selected?.elementId);
+  const shownLane = lanes.find(({ id }) => id === params.get('lane'));
+  const select = (id: string | null, kind: 'term' | 'lane' = 'term') => {
     const next = new URLSearchParams(params);
-    if (id === null) next.delete('term');
-    else next.set('term', id);
+    next.delete('term');
+    next.delete('lane');
+    if (id !== null) next.set(kind, id);
     setParams(next, { replace: true });
   };
   useHotkeys('n', () => document.querySelector<HTMLInputElement>('[data-lane-input]')?.focus(), {
@@ -76,7 +80,8 @@ export function ConceptsStage() {
                   counts={counts}
                   stale={isFetching || error !== undefined}
                   selectedTerm={selected?.id ?? null}
-                  onSelect={select}
+                  onSelect={(id) => select(id)}
+                  onSelectLane={() => select(lane.id, 'lane')}
                 />
                 {i < lanes.length - 1 && (
                   <div
@@ -94,13 +99,17 @@ export function ConceptsStage() {
           })}
         </div>
       </div>
-      {selected !== undefined && database !== null && (
+      {selected !== undefined && laneOfSelected !== undefined && database !== null && (
         <TermInspector
           key={selected.id}
           term={selected}
+          lane={laneOfSelected}
           count={counts?.terms[selected.id]}
           onClose={() => select(null)}
         />
+      )}
+      {shownLane !== undefined && (
+        <LaneInspector key={shownLane.id} lane={shownLane} onClose={() => select(null)} />
       )}
     </div>
   );

@@ -1,7 +1,10 @@
+import { searchedTerms } from '@even-lantern/core';
 import type { Rehearsal } from '@even-lantern/contract';
 import type { ReviewLane } from '../../app/lanes.js';
+import { Ellipsis } from 'lucide-react';
 import { Count } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
+import { LaneBar } from './LaneBar.js';
 import { LaneInput } from './LaneInput.js';
 import { TermRow } from './TermRow.js';
 
@@ -12,14 +15,17 @@ interface LaneColumnProps {
   stale: boolean;
   selectedTerm: string | null;
   onSelect: (termId: string) => void;
+  /** shows the lane itself beside the lanes */
+  onSelectLane: () => void;
 }
 
 /** The workspace of one concept: its headings, then its words, and the total at the foot. */
-export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect }: LaneColumnProps) {
+export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSelectLane }: LaneColumnProps) {
   const total = counts?.lanes[lane.id];
   const groups = [
-    { name: 'Headings', terms: lane.terms.filter(({ content }) => content.kind === 'heading') },
-    { name: 'Words', terms: lane.terms.filter(({ content }) => content.kind === 'words') },
+    { name: 'Headings', terms: searchedTerms(lane).filter(({ content }) => content.kind === 'heading') },
+    { name: 'Words', terms: searchedTerms(lane).filter(({ content }) => content.kind === 'words') },
+    { name: 'Held back', terms: lane.terms.filter(({ heldBack }) => heldBack !== null) },
   ];
   return (
     <section
@@ -28,9 +34,17 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect }: Lane
     >
       <h2 className="flex items-center gap-2 px-3 pt-3 leading-tight font-bold">
         <ElementTile element={lane.element.key} />
-        <span className="line-clamp-2" title={lane.name}>
+        <span className="line-clamp-2 flex-1" title={lane.name}>
           {lane.name}
         </span>
+        <button
+          className="btn btn-ghost btn-xs btn-square"
+          onClick={onSelectLane}
+          aria-label={`Paste a list, and history of the lane ${lane.name}`}
+          title="Paste a list; history"
+        >
+          <Ellipsis className="h-4 w-4" />
+        </button>
       </h2>
       <LaneInput lane={lane} />
       <div className="min-h-0 flex-1 overflow-y-auto px-3">
@@ -45,7 +59,7 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect }: Lane
             <div key={name} className="pt-2">
               <div className="small-head flex justify-between">
                 <h3>{name}</h3>
-                <span>hits</span>
+                <span>{name === 'Held back' ? 'not searched' : 'hits'}</span>
               </div>
               <ul>
                 {terms.map((term) => (
@@ -64,6 +78,11 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect }: Lane
           ),
         )}
       </div>
+      {total !== undefined && (
+        <div className="px-3 pt-2">
+          <LaneBar counts={total} />
+        </div>
+      )}
       <div className="rule mx-3 flex items-baseline justify-between border-t py-3 text-[15px] font-bold">
         <span>Any of these</span>
         {lane.terms.length === 0 ? (

@@ -1,56 +1,56 @@
-import type { TermContent } from '@even-lantern/core';
-import type { LookupHeading, TermCount } from '@even-lantern/contract';
+import type { LookupHit, TermContent } from '@even-lantern/core';
+import type { TermCount } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
-import { useEffect, useState } from 'react';
-import { api, problemOf } from '../../app/api.js';
+import { useMemo, useState } from 'react';
+import { problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
+import { useCandidates } from '../../app/useCandidates.js';
+import { useLookup } from '../../app/useLookup.js';
 import { useReview } from '../../app/useReview.js';
-import { formatCount } from '../../parts/Count.js';
+import { useSettled } from '../../app/useSettled.js';
+import { headingContent, wordsContent } from './headingContent.js';
+import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
 
-const LOOK_UP_AFTER_MS = 120;
+const COUNT_AFTER_MS = 150;
 
-type Offer = { kind: 'heading'; offer: LookupHeading } | { kind: 'words'; text: string; count: TermCount };
+type Offer = { kind: 'heading'; hit: LookupHit } | { kind: 'words'; text: string };
 
-/** Type a word: the headings it leads to and the word itself are offered, with counts. */
+/** Type a word or a clause: the headings it leads to and the words themselves are offered, with counts. */
 export function LaneInput({ lane }: { lane: ReviewLane }) {
-  const { review, database } = useReview();
+  const { database } = useReview();
   const { add } = useTermEdits();
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
-  const settled = useSettled(text.trim(), LOOK_UP_AFTER_MS);
-  const skip = settled === '' || database === null;
-  const { data, error } = api.useLookUpQuery(
-    { database: database?.id ?? '', text: settled, review: review.id, lane: lane.id },
-    { skip },
+  const typed = text.trim();
+  const hits = useLookup(typed);
+  const vocabulary = database?.vocabulary?.id ?? '';
+  const offers = useMemo(
+    (): Offer[] =>
+      typed === '' || hits === null
+        ? []
+        : isClause(typed)
+          ? [...hits.map((hit): Offer => ({ kind: 'heading', hit })), { kind: 'words', text: typed }]
+          : [
+              ...hits.filter(isSure).map((hit): Offer => ({ kind: 'heading', hit })),
+              { kind: 'words', text: typed },
+              ...hits.filter((hit) => !isSure(hit)).map((hit): Offer => ({ kind: 'heading', hit })),
+            ],
+    [typed, hits],
   );
-  const answer = skip || data?.text !== settled ? undefined : data;
-  const offers: Offer[] =
-    answer === undefined
-      ? []
-      : [
-          ...answer.headings.filter(isSure).map((offer): Offer => ({ kind: 'heading', offer })),
-          ...(answer.words.error === null || answer.words.hits !== null
-            ? [{ kind: 'words', text: answer.text, count: answer.words } as const]
-            : []),
-          ...answer.headings
-            .filter((offer) => !isSure(offer))
-            .map((offer): Offer => ({ kind: 'heading', offer })),
-        ];
+  const contents = useMemo(() => offers.map((offer) => contentOf(offer, vocabulary)), [offers, vocabulary]);
+  const settled = useSettled(contents, COUNT_AFTER_MS);
+  const { counts, error } = useCandidates(settled, { laneId: lane.id });
+  const counted = settled === contents ? counts : undefined;
+  const wordsCount = counted?.[offers.findIndex(({ kind }) => kind === 'words')];
+  const unfinished = wordsCount?.hits === null ? wordsCount.error : null;
 
   const take = async (offer: Offer) => {
-    const content: TermContent =
-      offer.kind === 'heading'
-        ? {
-            kind: 'heading',
-            vocabulary: database?.vocabulary?.id ?? '',
-            label: offer.offer.heading.label,
-            narrower: true,
-            central: false,
-            subheadings: [],
-          }
-        : { kind: 'words', text: offer.text, field: 'words', near: null };
-    const failed = await add(lane.id, content, offer.kind === 'heading' ? 'lookup' : 'typed');
+    const failed = await add(
+      lane.id,
+      contentOf(offer, vocabulary),
+      offer.kind === 'heading' ? 'lookup' : 'typed',
+    );
     setTrouble(failed);
     if (failed === null) setText('');
   };
@@ -71,10 +71,8 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         : changes,
   });
   const problem =
-    trouble ??
-    (answer?.words.error != null && answer.words.hits === null ? answer.words.error : null) ??
-    (error === undefined || skip ? null : problemOf(error).title);
-  const open = combobox.isOpen && settled !== '' && text.trim() !== '';
+    trouble ?? unfinished ?? (error === undefined || typed === '' ? null : problemOf(error).title);
+  const open = combobox.isOpen && typed !== '';
 
   return (
     <div className="relative px-3 pt-2 pb-1">
@@ -85,7 +83,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
             setTrouble(null);
           },
           onKeyDown: (event) => {
-            if (event.key === 'Enter' && text.trim() === '')
+            if (event.key === 'Enter' && typed === '')
               setTrouble('This term is empty. Write a word or a phrase.');
           },
         })}
@@ -104,21 +102,21 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         {...combobox.getMenuProps({ 'aria-label': 'What this leads to' })}
         className={
           open && offers.length > 0
-            ? 'rule bg-base-100 rounded-box absolute right-3 left-3 z-20 mt-1 max-h-96 min-w-64 overflow-auto border shadow-lg'
+            ? 'rule bg-base-100 rounded-box absolute right-3 left-3 z-20 mt-1 max-h-96 min-w-72 overflow-auto border shadow-lg'
             : 'hidden'
         }
       >
         {open &&
           offers.map((offer, index) => (
             <div
-              key={offer.kind === 'heading' ? offer.offer.heading.label : 'words'}
+              key={offer.kind === 'heading' ? offer.hit.heading.label : 'words'}
               {...combobox.getItemProps({ item: offer, index })}
               className={`rule cursor-pointer border-b px-3 py-2 ${combobox.highlightedIndex === index ? 'bg-base-300' : ''}`}
             >
               {offer.kind === 'heading' ? (
-                <HeadingOffer offer={offer.offer} />
+                <HeadingOffer hit={offer.hit} typed={typed} count={counted?.[index]} />
               ) : (
-                <WordsOffer text={offer.text} count={offer.count} />
+                <WordsOffer text={offer.text} count={counted?.[index]} />
               )}
             </div>
           ))}
@@ -127,28 +125,63 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   );
 }
 
-/** Headings that the typed word names outright come before the word itself, likely ones after it. */
-function isSure({ reason }: LookupHeading): boolean {
+/** Nobody searches for a whole clause as a phrase; it is typed to be led to a heading. */
+function isClause(typed: string): boolean {
+  return typed.split(/\s+/).length > 3;
+}
+
+function contentOf(offer: Offer, vocabulary: string): TermContent {
+  return offer.kind === 'heading'
+    ? headingContent(vocabulary, offer.hit.heading.label)
+    : wordsContent(offer.text);
+}
+
+/** Headings that the typed words name outright come before the words themselves, likely ones after them. */
+function isSure({ reason }: LookupHit): boolean {
   return reason === 'same label' || reason === 'entry term';
 }
 
-function HeadingOffer({ offer: { heading, reason, matched, count } }: { offer: LookupHeading }) {
+function HeadingOffer({
+  hit,
+  typed,
+  count,
+}: {
+  hit: LookupHit;
+  typed: string;
+  count: TermCount | undefined;
+}) {
+  const { heading } = hit;
   return (
     <>
       <span className="flex items-baseline justify-between gap-2">
         <b>{heading.label}</b>
         <Numbers count={count} />
       </span>
-      <span className="quiet block text-xs">
-        Heading, with narrower
-        {reason !== 'same label' && matched !== heading.label && `; used for “${matched}”`}
-      </span>
+      <span className="quiet block text-xs">Heading, with narrower; {reasonInWords(hit, typed)}</span>
       {heading.scopeNote !== '' && <span className="block text-xs">{heading.scopeNote}</span>}
     </>
   );
 }
 
-function WordsOffer({ text, count }: { text: string; count: TermCount }) {
+/** Why a heading is offered. */
+export function reasonInWords({ reason, matched, heading }: LookupHit, typed: string): string {
+  switch (reason) {
+    case 'same label':
+      return 'this is its name';
+    case 'entry term':
+      return `“${typed}” is no heading, this is used for “${matched}”`;
+    case 'part of a label':
+      return 'part of its name';
+    case 'part of an entry term':
+      return `used for “${matched}”`;
+    case 'words of the scope note':
+      return 'its scope note says so';
+    case 'likely misspelling':
+      return matched === heading.label ? 'the spelling is close' : `the spelling is close to “${matched}”`;
+  }
+}
+
+function WordsOffer({ text, count }: { text: string; count: TermCount | undefined }) {
   return (
     <>
       <span className="flex items-baseline justify-between gap-2">
@@ -158,23 +191,4 @@ function WordsOffer({ text, count }: { text: string; count: TermCount }) {
       <span className="quiet block text-xs">Words in title, abstract, keywords</span>
     </>
   );
-}
-
-function Numbers({ count: { hits, adds } }: { count: TermCount }) {
-  return (
-    <span className="count text-xs whitespace-nowrap">
-      {hits === null ? '—' : formatCount(hits)}
-      {adds !== null && <span className="quiet"> adds {formatCount(adds)}</span>}
-    </span>
-  );
-}
-
-/** A value once it has stayed the same for a while. */
-function useSettled(value: string, afterMs: number): string {
-  const [settled, setSettled] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), afterMs);
-    return () => clearTimeout(timer);
-  }, [value, afterMs]);
-  return settled;
 }

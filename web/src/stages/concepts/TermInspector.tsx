@@ -1,103 +1,69 @@
-import { describeTerm, parsePhrase, type SearchField, type TermContent } from '@even-lantern/core';
+import { describeTerm, type TermContent } from '@even-lantern/core';
 import type { Problem, ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Trash2, X } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import { api } from '../../app/api.js';
+import { useState, type ReactNode } from 'react';
+import { lanesOfReview, type ReviewLane } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { HeadingFacts } from './HeadingFacts.js';
+import { Endings } from './Endings.js';
+import { HeadingOptions } from './HeadingOptions.js';
+import { HeadingPlace } from './HeadingPlace.js';
+import { HoldBack } from './HoldBack.js';
+import { SampleRecords } from './SampleRecords.js';
 import { useTermEdits } from './useTermEdits.js';
+import { Variants } from './Variants.js';
+import { WordsOptions } from './WordsOptions.js';
 
-const FIELDS: readonly [SearchField, string][] = [
-  ['words', 'title, abstract, keywords'],
-  ['title', 'title only'],
-  ['abstract', 'abstract only'],
-  ['keywords', 'keywords only'],
-  ['headings', 'words in headings'],
-  ['author', 'author'],
-  ['journal', 'journal'],
-];
-
-const DISTANCES = [1, 2, 3, 4, 5, 8, 10, 15];
-
-/** Beside the lanes: what the selected term is, its counts, and what can be done with it. */
-export function TermInspector({
-  term,
-  count,
-  onClose,
-}: {
+interface TermInspectorProps {
   term: ReviewTerm;
+  lane: ReviewLane;
   count: TermCount | undefined;
   onClose: () => void;
-}) {
-  const { database } = useReview();
-  const { change, remove, refresh } = useTermEdits();
-  const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
+}
 
-  const save = async (content: TermContent) => {
-    const failed = await change(term, content);
-    setProblem(failed === null ? null : { problem: failed, mine: content });
+/** Beside the lanes: what the selected term is, its counts, and what can be done with it. */
+export function TermInspector({ term, lane, count, onClose }: TermInspectorProps) {
+  const { database } = useReview();
+  const { add, change, remove } = useTermEdits();
+  const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
+  const { content } = term;
+
+  const save = async (changed: TermContent) => {
+    const failed = await change(term, changed);
+    setProblem(failed === null ? null : { problem: failed, mine: changed });
   };
-  const theirs = problem?.problem.status === 412 ? (problem.problem.current as ReviewTerm) : null;
+  const spellOut = async (contents: readonly TermContent[]) => {
+    const [first, ...others] = contents;
+    if (first === undefined) return;
+    await save(first);
+    await add(lane.id, others, 'proposed');
+  };
 
   return (
-    <aside
-      aria-label="Term"
-      className="rule bg-base-100 flex w-[316px] shrink-0 flex-col gap-3 overflow-y-auto border-l px-4 py-3 max-md:fixed max-md:inset-0 max-md:z-30 max-md:w-auto"
+    <Inspector
+      label="Term"
+      over={content.kind === 'heading' ? (database?.vocabulary?.name ?? 'Heading') : 'Words'}
+      title={describeTerm(content).text}
+      onClose={onClose}
     >
-      <div className="flex items-start justify-between gap-2">
-        <div className="min-w-0">
-          <p className="small-head">
-            {term.content.kind === 'heading' ? database?.vocabulary?.name : 'Words'}
-          </p>
-          <h2 className="text-lg leading-tight font-bold break-words">{describeTerm(term.content).text}</h2>
-        </div>
-        <button className="btn btn-ghost btn-xs btn-square" onClick={onClose} aria-label="Close">
-          <X className="h-4 w-4" />
-        </button>
-      </div>
       {problem !== null && (
-        <ProblemNote problem={problem.problem}>
-          {theirs !== null && (
-            <span className="flex flex-col gap-2 pt-1">
-              <span className="text-base-content">
-                Theirs: {describeTerm(theirs.content).text} ({describeTerm(theirs.content).marks.join(', ')})
-                <br />
-                Yours: {describeTerm(problem.mine).text} ({describeTerm(problem.mine).marks.join(', ')})
-              </span>
-              <span className="flex gap-2">
-                <button
-                  className="btn btn-sm btn-quiet"
-                  onClick={() =>
-                    void change(
-                      { ...term, version: theirs.version, content: theirs.content },
-                      problem.mine,
-                    ).then((failed) =>
-                      setProblem(failed === null ? null : { problem: failed, mine: problem.mine }),
-                    )
-                  }
-                >
-                  Keep mine
-                </button>
-                <button
-                  className="btn btn-sm btn-quiet"
-                  onClick={() => {
-                    setProblem(null);
-                    void refresh();
-                  }}
-                >
-                  Take theirs
-                </button>
-              </span>
-            </span>
-          )}
-        </ProblemNote>
+        <Conflict
+          term={term}
+          problem={problem.problem}
+          mine={problem.mine}
+          onDone={(failed) => setProblem(failed === null ? null : { problem: failed, mine: problem.mine })}
+        />
       )}
-      {term.content.kind === 'heading' ? (
-        <HeadingOptions content={term.content} onChange={(content) => void save(content)} />
+      {content.kind === 'heading' ? (
+        <HeadingOptions
+          termId={term.id}
+          laneId={lane.id}
+          content={content}
+          onChange={(changed) => void save(changed)}
+        />
       ) : (
-        <WordsOptions content={term.content} onChange={(content) => void save(content)} />
+        <WordsOptions content={content} onChange={(changed) => void save(changed)} />
       )}
       <dl className="grid grid-cols-[1fr_auto] gap-y-1">
         <dt>finds</dt>
@@ -110,151 +76,140 @@ export function TermInspector({
         </dd>
       </dl>
       {count?.error != null && <p className="problem text-sm">{count.error}</p>}
-      <button
-        className="btn btn-sm btn-quiet self-start"
-        onClick={() => {
-          void remove(term);
-          onClose();
-        }}
-      >
-        <Trash2 className="h-4 w-4" aria-hidden="true" /> Take out of the lane
-      </button>
-      {term.content.kind === 'heading' && <HeadingFacts label={term.content.label} />}
+      <div className="flex flex-wrap gap-2">
+        <HoldBack key={`${term.id} ${term.heldBack ?? ''}`} term={term} />
+        <button
+          className="btn btn-sm btn-quiet"
+          onClick={() => {
+            void remove(term);
+            onClose();
+          }}
+        >
+          <Trash2 className="h-4 w-4" aria-hidden="true" /> Take out of the lane
+        </button>
+        <MoveTo term={term} lane={lane} />
+      </div>
+      {content.kind === 'heading' ? (
+        <HeadingPlace label={content.label} lane={lane} />
+      ) : (
+        <>
+          <Endings
+            key={content.text}
+            content={content}
+            onChange={(changed) => void save(changed)}
+            onSpellOut={(contents) => void spellOut(contents)}
+          />
+          <Variants term={term} content={content} lane={lane} />
+        </>
+      )}
+      <SampleRecords content={content} />
+    </Inspector>
+  );
+}
+
+/** The frame of what stands beside the work. */
+export function Inspector({
+  label,
+  over,
+  title,
+  onClose,
+  children,
+}: {
+  label: string;
+  over: string;
+  title: string;
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <aside
+      aria-label={label}
+      className="rule bg-base-100 flex w-[336px] shrink-0 flex-col gap-3 overflow-y-auto border-l px-4 py-3 max-md:fixed max-md:inset-0 max-md:z-30 max-md:w-auto"
+    >
+      <div className="flex items-start justify-between gap-2">
+        <div className="min-w-0">
+          <p className="small-head">{over}</p>
+          <h2 className="text-lg leading-tight font-bold break-words">{title}</h2>
+        </div>
+        <button className="btn btn-ghost btn-xs btn-square" onClick={onClose} aria-label="Close">
+          <X className="h-4 w-4" />
+        </button>
+      </div>
+      {children}
     </aside>
   );
 }
 
-function HeadingOptions({
-  content,
-  onChange,
-}: {
-  content: Extract<TermContent, { kind: 'heading' }>;
-  onChange: (content: TermContent) => void;
-}) {
-  const { database } = useReview();
-  const { data } = api.useHeadingQuery(
-    { database: database?.id ?? '', label: content.label },
-    { skip: database === null },
-  );
-  const toggle = (name: string) =>
-    content.subheadings.includes(name)
-      ? content.subheadings.filter((each) => each !== name)
-      : [...content.subheadings, name];
+function MoveTo({ term, lane }: { term: ReviewTerm; lane: ReviewLane }) {
+  const { review } = useReview();
+  const { move } = useTermEdits();
+  const others = lanesOfReview(review).filter(({ id }) => id !== lane.id);
+  if (others.length === 0) return null;
   return (
-    <fieldset className="flex flex-col gap-1">
-      <legend className="small-head pb-1">How it is searched</legend>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={content.narrower}
-          onChange={(event) => onChange({ ...content, narrower: event.target.checked })}
-        />
-        with narrower
-      </label>
-      <label className="flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="checkbox checkbox-sm"
-          checked={content.central}
-          onChange={(event) => onChange({ ...content, central: event.target.checked })}
-        />
-        central
-      </label>
-      {(data?.heading.subheadings.length ?? 0) > 0 && (
-        <details>
-          <summary className="cursor-pointer">
-            {content.subheadings.length === 0
-              ? 'any subheading or none'
-              : `subheading ${content.subheadings.join(' or ')}`}
-          </summary>
-          <div className="flex flex-col gap-1 pt-1 pl-4">
-            {data?.heading.subheadings.map((name) => (
-              <label key={name} className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="checkbox checkbox-xs"
-                  checked={content.subheadings.includes(name)}
-                  onChange={() => onChange({ ...content, subheadings: toggle(name) })}
-                />
-                {name}
-              </label>
-            ))}
-          </div>
-        </details>
-      )}
-    </fieldset>
+    <select
+      className="select select-sm w-40"
+      aria-label="Move to another lane"
+      value=""
+      onChange={(event) => void move(term, event.target.value)}
+    >
+      <option value="">Move to …</option>
+      {others.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
   );
 }
 
-function WordsOptions({
-  content,
-  onChange,
+/** Somebody else changed the term meanwhile: theirs and mine, and which to take. */
+function Conflict({
+  term,
+  problem,
+  mine,
+  onDone,
 }: {
-  content: Extract<TermContent, { kind: 'words' }>;
-  onChange: (content: TermContent) => void;
+  term: ReviewTerm;
+  problem: Problem;
+  mine: TermContent;
+  onDone: (failed: Problem | null) => void;
 }) {
-  const [text, setText] = useState(content.text);
-  useEffect(() => setText(content.text), [content.text]);
-  const phrase = parsePhrase(text);
-  const save = () => {
-    if (text !== content.text && text.trim() !== '') onChange({ ...content, text });
+  const { change, refresh } = useTermEdits();
+  const theirs = problem.status === 412 ? (problem.current as ReviewTerm) : null;
+  const inWords = (content: TermContent) => {
+    const { text, marks } = describeTerm(content);
+    return `${text} (${marks.join(', ')})`;
   };
   return (
-    <div className="flex flex-col gap-2">
-      <label className="flex flex-col gap-1">
-        <span className="small-head">Words</span>
-        <input
-          className="input w-full font-mono text-[13px]"
-          value={text}
-          aria-invalid={!phrase.ok}
-          onChange={(event) => setText(event.target.value)}
-          onBlur={save}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') save();
-            if (event.key === 'Escape') setText(content.text);
-          }}
-        />
-      </label>
-      {!phrase.ok && (
-        <p className="problem text-sm" role="alert">
-          {phrase.error.message}
-        </p>
+    <ProblemNote problem={problem}>
+      {theirs !== null && (
+        <span className="flex flex-col gap-2 pt-1">
+          <span className="text-base-content">
+            Theirs: {inWords(theirs.content)}
+            <br />
+            Yours: {inWords(mine)}
+          </span>
+          <span className="flex gap-2">
+            <button
+              className="btn btn-sm btn-quiet"
+              onClick={() =>
+                void change({ ...term, version: theirs.version, content: theirs.content }, mine).then(onDone)
+              }
+            >
+              Keep mine
+            </button>
+            <button
+              className="btn btn-sm btn-quiet"
+              onClick={() => {
+                onDone(null);
+                void refresh();
+              }}
+            >
+              Take theirs
+            </button>
+          </span>
+        </span>
       )}
-      <p className="quiet text-xs">* stands for any ending, ? for one unknown letter.</p>
-      {phrase.ok && phrase.phrase.length > 1 && (
-        <label className="flex flex-col gap-1">
-          <span className="small-head">Together</span>
-          <select
-            className="select select-sm w-full"
-            value={content.near ?? ''}
-            onChange={(event) =>
-              onChange({ ...content, near: event.target.value === '' ? null : Number(event.target.value) })
-            }
-          >
-            <option value="">as a phrase</option>
-            {DISTANCES.map((distance) => (
-              <option key={distance} value={distance}>
-                within {distance} word{distance === 1 ? '' : 's'} of each other
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-      <label className="flex flex-col gap-1">
-        <span className="small-head">Looked for in</span>
-        <select
-          className="select select-sm w-full"
-          value={content.field}
-          onChange={(event) => onChange({ ...content, field: event.target.value as SearchField })}
-        >
-          {FIELDS.map(([field, name]) => (
-            <option key={field} value={field}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-    </div>
+    </ProblemNote>
   );
 }

@@ -34,16 +34,16 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
       >
         <span className="flex items-baseline justify-between gap-2">
           <span
-            className={`min-w-0 break-words ${term.content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}`}
+            className={`min-w-0 break-words ${term.heldBack === null ? '' : 'quiet line-through'} ${term.content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}`}
           >
             {text}
           </span>
           <span className={stale ? 'opacity-60' : ''}>
-            <Count hits={count?.hits ?? null} error={error} />
+            {term.heldBack === null && <Count hits={count?.hits ?? null} error={error} />}
           </span>
         </span>
         <span className="quiet flex justify-between gap-2 text-xs">
-          <span>{marks.join(', ')}</span>
+          <span>{term.heldBack ?? marks.join(', ')}</span>
           <span className="count whitespace-nowrap">
             {count?.hits === 0 ? (
               <b className="problem">finds nothing</b>
@@ -59,7 +59,9 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
             <TriangleAlert className="h-3.5 w-3.5 shrink-0" aria-label="Trouble" /> {error}
           </span>
         )}
-        {error === null && <AddsBar hits={count?.hits ?? 0} adds={adds ?? 0} of={laneHits ?? 0} />}
+        {error === null && term.heldBack === null && (
+          <AddsBar hits={count?.hits ?? 0} adds={adds ?? 0} of={laneHits ?? 0} />
+        )}
       </button>
     </li>
   );

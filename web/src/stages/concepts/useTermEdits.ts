@@ -1,11 +1,11 @@
 import { describeTerm, type TermContent, type TermOrigin } from '@even-lantern/core';
-import type { ReviewTerm } from '@even-lantern/contract';
+import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 
-/** Adding, changing and taking out terms, each with its way back. */
+/** Adding, changing, moving, holding back and taking out terms, each with its way back. */
 export function useTermEdits() {
   const { review } = useReview();
   const { remember } = useUndo();
@@ -13,33 +13,66 @@ export function useTermEdits() {
   const [changeTerm] = api.useChangeTermMutation();
   const [refresh] = api.useLazyReviewQuery();
 
-  /** The version a term is at now, since others may have raised it. */
-  const versionOf = async (id: string): Promise<number | null> => {
+  /** Makes a change on the version a term is at now, since others may have raised it. */
+  const changeNow = async (id: string, change: TermChange): Promise<void> => {
     const fresh = await refresh(review.id).unwrap();
-    return fresh.elements.flatMap(({ terms }) => terms).find((term) => term.id === id)?.version ?? null;
+    const version = fresh.elements.flatMap(({ terms }) => terms).find((term) => term.id === id)?.version;
+    if (version !== undefined) await changeTerm({ id, version, change }).unwrap();
+  };
+
+  /** @returns the problem, when the change was not made */
+  const edit = async (
+    term: ReviewTerm,
+    change: TermChange,
+    back: TermChange,
+    what: string,
+  ): Promise<Problem | null> => {
+    const result = await changeTerm({ id: term.id, version: term.version, change });
+    if (result.data === undefined) return problemOf(result.error);
+    remember({ what: `${what} ${describeTerm(term.content).text}`, undo: () => changeNow(term.id, back) });
+    return null;
+  };
+
+  const tell = (problem: Problem | null): boolean => {
+    if (problem !== null) toast.error(problem.title, { description: problem.detail });
+    return problem === null;
   };
 
   return {
-    async add(elementId: string, content: TermContent, origin: TermOrigin): Promise<string | null> {
-      const result = await addTerm({ reviewId: review.id, term: { elementId, content, origin } });
-      if (result.data === undefined) return problemOf(result.error).title;
-      const { id } = result.data;
-      remember({
-        what: `added ${describeTerm(content).text}`,
-        undo: async () => {
-          const version = await versionOf(id);
-          if (version !== null) await changeTerm({ id, version, change: { removed: true } }).unwrap();
-        },
-      });
-      return null;
+    /** @returns what is wrong with the first that was not added, or null */
+    async add(
+      elementId: string,
+      contents: TermContent | readonly TermContent[],
+      origin: TermOrigin,
+    ): Promise<string | null> {
+      const ids: string[] = [];
+      const list = Array.isArray(contents) ? (contents as readonly TermContent[]) : [contents as TermContent];
+      let failed: string | null = null;
+      for (const content of list) {
+        const result = await addTerm({ reviewId: review.id, term: { elementId, content, origin } });
+        if (result.data !== undefined) ids.push(result.data.id);
+        else {
+          failed = problemOf(result.error).title;
+          break;
+        }
+      }
+      const [first] = list;
+      if (ids.length > 0 && first !== undefined) {
+        remember({
+          what: `added ${ids.length === 1 ? describeTerm(first).text : `${ids.length} terms`}`,
+          undo: async () => {
+            for (const id of ids) await changeNow(id, { removed: true });
+          },
+        });
+      }
+      return failed;
     },
 
     async remove(term: ReviewTerm): Promise<void> {
       const { text } = describeTerm(term.content);
       const result = await changeTerm({ id: term.id, version: term.version, change: { removed: true } });
       if (result.data === undefined) {
-        const { title, detail } = problemOf(result.error);
-        toast.error(title, { description: detail });
+        tell(problemOf(result.error));
         return;
       }
       const { version } = result.data;
@@ -50,20 +83,22 @@ export function useTermEdits() {
       toast(`Took out ${text}. Ctrl Z puts it back.`);
     },
 
-    /** @returns the problem, when the change was not made */
-    async change(term: ReviewTerm, content: TermContent): Promise<ReturnType<typeof problemOf> | null> {
-      const result = await changeTerm({ id: term.id, version: term.version, change: { content } });
-      if (result.data === undefined) return problemOf(result.error);
-      remember({
-        what: `changed ${describeTerm(term.content).text}`,
-        undo: async () => {
-          const version = await versionOf(term.id);
-          if (version !== null)
-            await changeTerm({ id: term.id, version, change: { content: term.content } }).unwrap();
-        },
-      });
-      return null;
-    },
+    change: (term: ReviewTerm, content: TermContent) =>
+      edit(term, { content }, { content: term.content }, 'changed'),
+
+    /** @param reason why it is kept without being searched; null searches it again */
+    holdBack: async (term: ReviewTerm, reason: string | null): Promise<boolean> =>
+      tell(
+        await edit(
+          term,
+          { heldBack: reason },
+          { heldBack: term.heldBack },
+          reason === null ? 'searched again' : 'held back',
+        ),
+      ),
+
+    move: async (term: ReviewTerm, elementId: string): Promise<boolean> =>
+      tell(await edit(term, { elementId }, { elementId: term.elementId }, 'moved')),
 
     /** Fetches the review anew, after somebody else changed it. */
     refresh: async () => {

@@ -1,20 +1,18 @@
 import {
-  allNarrower,
   highlight,
-  indexVocabulary,
+  searchedTerms,
   termQuery,
   type BibRecord,
   type ElementKey,
-  type EvaluationContext,
   type Highlights,
   type Query,
   type Span,
   type TextField,
 } from '@even-lantern/core';
 import { useCallback, useMemo } from 'react';
-import { api } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
+import { useEvaluationContext } from '../../app/useVocabulary.js';
 
 export interface Layer {
   layer: ElementKey;
@@ -28,24 +26,15 @@ export interface LaneHighlights {
 }
 
 export function useRecordHighlights(): (record: BibRecord) => LaneHighlights[] {
-  const { review, database } = useReview();
-  const { data: vocabulary } = api.useVocabularyQuery(database?.id ?? '', {
-    skip: database?.vocabulary == null,
-  });
-  const context = useMemo((): EvaluationContext => {
-    const tree = vocabulary === undefined ? null : indexVocabulary(vocabulary);
-    return {
-      narrowerOf: (_vocabulary, label) =>
-        tree === null ? null : (allNarrower(tree, label)?.map((heading) => heading.label) ?? null),
-    };
-  }, [vocabulary]);
+  const { review } = useReview();
+  const context = useEvaluationContext();
   const lanes = useMemo(
     () =>
-      lanesOfReview(review).map(({ element, terms }): { element: ElementKey; query: Query } => ({
+      lanesOfReview(review).map(({ element, ...lane }): { element: ElementKey; query: Query } => ({
         element: element.key,
         query: {
           kind: 'or',
-          operands: terms
+          operands: searchedTerms(lane)
             .map(({ content }) => termQuery(content))
             .flatMap((result) => (result.ok ? [result.query] : [])),
         },

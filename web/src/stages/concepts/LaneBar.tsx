@@ -1,0 +1,63 @@
+import type { LaneCounts } from '@even-lantern/contract';
+import { formatCount } from '../../parts/Count.js';
+
+/** What the lane finds by headings only, by both, and by words only: one bar with its numbers. */
+export function LaneBar({ counts }: { counts: LaneCounts }) {
+  const { headingsOnly, both, wordsOnly, awaitingHeadings } = counts;
+  if (headingsOnly === null || both === null || wordsOnly === null) return null;
+  const all = headingsOnly + both + wordsOnly;
+  if (all === 0) return null;
+  const parts = [
+    { name: 'headings', title: 'found by headings only', hits: headingsOnly, color: 'var(--bar-headings)' },
+    { name: 'both', title: 'found by headings and by words', hits: both, color: 'var(--bar-both)' },
+    { name: 'words', title: 'found by words only', hits: wordsOnly, color: 'var(--bar-words)' },
+  ];
+  return (
+    <div className="pb-2 text-xs">
+      <div className="flex h-2 gap-px overflow-hidden rounded" aria-hidden="true">
+        {parts
+          .filter(({ hits }) => hits > 0)
+          .map(({ name, hits, color }) => (
+            <span key={name} style={{ flexGrow: hits, background: color }} />
+          ))}
+      </div>
+      <dl
+        className="grid grid-cols-3 gap-x-2 pt-1"
+        aria-label="Found by headings only, by both, and by words only"
+      >
+        {parts.map(({ name, title, hits, color }) => (
+          <div key={name} title={title}>
+            <dt className="quiet flex items-center gap-1 leading-tight">
+              <span
+                className="h-2 w-2 shrink-0 rounded-sm"
+                style={{ background: color }}
+                aria-hidden="true"
+              />
+              {name}
+            </dt>
+            <dd className="count text-left">{formatCount(hits)}</dd>
+          </div>
+        ))}
+      </dl>
+      {whatItCosts(counts) !== null && <p className="quiet pt-1 leading-snug">{whatItCosts(counts)}</p>}
+      {awaitingHeadings !== null && awaitingHeadings > 0 && headingsOnly + both > 0 && (
+        <p className="quiet pt-1 leading-snug">
+          {formatCount(awaitingHeadings)} of those found by words only have no headings yet.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What a lane of one kind of term gives away. */
+export function whatItCosts({ headingsOnly, both, wordsOnly, awaitingHeadings }: LaneCounts): string | null {
+  if (wordsOnly === 0 && both === 0 && headingsOnly !== 0) {
+    return 'Headings only: the newest records, which have no headings yet, are not found. Add words.';
+  }
+  if (headingsOnly === 0 && both === 0 && wordsOnly !== 0) {
+    const waiting =
+      awaitingHeadings === null ? '' : ` Of these, ${formatCount(awaitingHeadings)} have no headings yet.`;
+    return `Words only: records whose authors say it otherwise are not found. Add a heading.${waiting}`;
+  }
+  return null;
+}

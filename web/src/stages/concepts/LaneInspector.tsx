@@ -1,0 +1,57 @@
+import { describeTerm } from '@even-lantern/core';
+import type { LaneEvent } from '@even-lantern/contract';
+import { format } from 'date-fns';
+import { api, problemOf } from '../../app/api.js';
+import type { ReviewLane } from '../../app/lanes.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { PasteList } from './PasteList.js';
+import { Inspector } from './TermInspector.js';
+
+/** Beside the lanes: a whole lane, to paste a list into, and with its history. */
+export function LaneInspector({ lane, onClose }: { lane: ReviewLane; onClose: () => void }) {
+  return (
+    <Inspector label="Lane" over="Lane" title={lane.name} onClose={onClose}>
+      <PasteList lane={lane} />
+      <History lane={lane} />
+    </Inspector>
+  );
+}
+
+function History({ lane }: { lane: ReviewLane }) {
+  const { data, error } = api.useHistoryQuery(lane.id);
+  return (
+    <section>
+      <h3 className="small-head">What was done in this lane</h3>
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      {data?.length === 0 && <p className="quiet">Nothing yet.</p>}
+      <ol className="flex flex-col gap-1.5 pt-1">
+        {[...(data ?? [])].reverse().map((event, i) => (
+          <li key={i}>
+            <HistoryStep event={event} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function HistoryStep({ event: { at, person, what, content, before, reason } }: { event: LaneEvent }) {
+  const { text, marks } = describeTerm(content);
+  const earlier = before === null ? null : describeTerm(before);
+  return (
+    <>
+      <p>
+        <b>{what}</b> {text} <span className="quiet">({marks.join(', ')})</span>
+        {reason !== null && <>: {reason}</>}
+      </p>
+      {earlier !== null && (
+        <p className="quiet text-xs">
+          before: {earlier.text} ({earlier.marks.join(', ')})
+        </p>
+      )}
+      <p className="quiet text-xs">
+        {format(new Date(at), 'd MMM yyyy HH:mm')}, {person}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,200 @@
+import {
+  headingByLabel,
+  readPasted,
+  textKey,
+  type PastedTerm,
+  type TermContent,
+  type VocabularyTree,
+} from '@even-lantern/core';
+import { ClipboardPaste } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import type { ReviewLane } from '../../app/lanes.js';
+import { useCandidates } from '../../app/useCandidates.js';
+import { useReview } from '../../app/useReview.js';
+import { useSettled } from '../../app/useSettled.js';
+import { useVocabulary } from '../../app/useVocabulary.js';
+import { headingContent, wordsContent } from './headingContent.js';
+import { Numbers } from './Numbers.js';
+import { useTermEdits } from './useTermEdits.js';
+
+interface Row {
+  term: PastedTerm;
+  content: TermContent;
+  /** why it is not taken unless somebody asks for it */
+  against: string | null;
+}
+
+const READ_AFTER_MS = 250;
+const SHOWN = 200;
+
+/** Paste a list of words or a piece of a published strategy: its terms are shown before any is added. */
+export function PasteList({ lane }: { lane: ReviewLane }) {
+  const tree = useVocabulary();
+  const { database } = useReview();
+  const { add } = useTermEdits();
+  const [open, setOpen] = useState(false);
+  const [text, setText] = useState('');
+  const [switched, setSwitched] = useState<ReadonlySet<number>>(new Set());
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const settled = useSettled(text, READ_AFTER_MS);
+  const pasted = useMemo(() => readPasted(settled), [settled]);
+  const rows = useMemo(
+    () => pasted.terms.slice(0, SHOWN).map((term) => rowOf(term, lane, tree, database?.vocabulary?.id ?? '')),
+    [pasted, lane, tree, database],
+  );
+  const contents = useMemo(() => rows.map(({ content }) => content), [rows]);
+  const { counts } = useCandidates(contents, { laneId: lane.id });
+  const isTaken = (row: Row, i: number) => (row.against === null) !== switched.has(i);
+  const taken = rows.filter(isTaken);
+
+  if (!open) {
+    return (
+      <button className="btn btn-sm btn-quiet self-start" onClick={() => setOpen(true)}>
+        <ClipboardPaste className="h-4 w-4" aria-hidden="true" /> Paste a list of terms
+      </button>
+    );
+  }
+  return (
+    <section className="flex flex-col gap-2" aria-label="Paste a list of terms">
+      <label className="flex flex-col gap-1">
+        <span className="small-head">A list, or a piece of a published strategy</span>
+        <textarea
+          className="textarea w-full font-mono text-[12.5px]"
+          rows={5}
+          autoFocus
+          value={text}
+          placeholder={'one term per line, or with commas, or with OR\nin whatever syntax it was published'}
+          onChange={(event) => {
+            setText(event.target.value);
+            setSwitched(new Set());
+          }}
+        />
+      </label>
+      {pasted.cut && <p className="problem text-sm">This is very long; only its beginning is read.</p>}
+      {pasted.terms.length > SHOWN && (
+        <p className="problem text-sm">
+          The first {SHOWN} of {pasted.terms.length} terms are shown. Add them, then paste the rest.
+        </p>
+      )}
+      <ul className="rule divide-y divide-[var(--rule)]">
+        {rows.map((row, i) => (
+          <li key={i}>
+            <label className="flex items-start gap-2 py-1">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs mt-1"
+                checked={isTaken(row, i)}
+                onChange={() => {
+                  const next = new Set(switched);
+                  if (!next.delete(i)) next.add(i);
+                  setSwitched(next);
+                }}
+              />
+              <span className="min-w-0 flex-1">
+                <RowText content={row.content} />
+                {(row.against !== null || row.term.leftOut.length > 0) && (
+                  <span className="quiet block text-xs">
+                    {[
+                      ...(row.against === null ? [] : [row.against]),
+                      ...(row.term.leftOut.length === 0 ? [] : [`left out: ${row.term.leftOut.join(' ')}`]),
+                    ].join('; ')}
+                  </span>
+                )}
+              </span>
+              <Numbers count={counts?.[i]} />
+            </label>
+          </li>
+        ))}
+      </ul>
+      {pasted.skipped.length > 0 && (
+        <details>
+          <summary className="cursor-pointer text-xs">
+            {pasted.skipped.length} line{pasted.skipped.length === 1 ? '' : 's'} without a term
+          </summary>
+          <ul className="text-xs">
+            {pasted.skipped.slice(0, 50).map(({ line, text: skipped, reason }) => (
+              <li key={line} className="break-words">
+                line {line}, {reason}: <span className="font-mono">{skipped}</span>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      {trouble !== null && (
+        <p role="alert" className="problem text-sm">
+          {trouble}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <button
+          className="btn btn-sm btn-primary"
+          disabled={taken.length === 0}
+          onClick={() =>
+            void add(
+              lane.id,
+              taken.map(({ content }) => content),
+              'pasted',
+            ).then((failed) => {
+              setTrouble(failed);
+              if (failed === null) {
+                setText('');
+                setOpen(false);
+              }
+            })
+          }
+        >
+          Add {taken.length} term{taken.length === 1 ? '' : 's'}
+        </button>
+        <button className="btn btn-sm btn-quiet" onClick={() => setOpen(false)}>
+          Cancel
+        </button>
+      </div>
+    </section>
+  );
+}
+
+function RowText({ content }: { content: TermContent }) {
+  if (content.kind === 'heading') {
+    return (
+      <>
+        <b>{content.label}</b> <span className="quiet text-xs">heading, with narrower</span>
+      </>
+    );
+  }
+  return (
+    <>
+      <span className="font-mono text-[12.5px] break-words">{content.text}</span>
+      {content.near !== null && <span className="quiet text-xs"> within {content.near} words</span>}
+    </>
+  );
+}
+
+/** What a pasted term becomes: a heading of this vocabulary where its shape and name say so, words otherwise. */
+function rowOf(term: PastedTerm, lane: ReviewLane, tree: VocabularyTree | null, vocabulary: string): Row {
+  const heading = term.looksLikeHeading && tree !== null ? nameOf(tree, term.text) : null;
+  const content =
+    heading === null
+      ? wordsContent(term.looksLikeHeading ? asWords(term.text) : term.text, term.near)
+      : headingContent(vocabulary, heading);
+  const present = lane.terms.some((each) => sameTerm(each.content, content));
+  const against = present ? 'in the lane already' : term.duplicate ? 'twice in the list' : null;
+  return { term, content, against };
+}
+
+function nameOf(tree: VocabularyTree, name: string): string | null {
+  return headingByLabel(tree, name)?.label ?? tree.byEntryTerm.get(textKey(name))?.[0]?.label ?? null;
+}
+
+function asWords(text: string): string {
+  return /\s/.test(text) && !text.startsWith('"') ? `"${text}"` : text;
+}
+
+function sameTerm(one: TermContent, other: TermContent): boolean {
+  if (one.kind === 'heading') return other.kind === 'heading' && one.label === other.label;
+  return (
+    other.kind === 'words' &&
+    one.near === other.near &&
+    textKey(one.text) === textKey(other.text) &&
+    one.text.includes('*') === other.text.includes('*')
+  );
+}

@@ -1,0 +1,88 @@
+import { parsePhrase, type SearchField } from '@even-lantern/core';
+import { useEffect, useState } from 'react';
+import type { WordsContent } from './headingContent.js';
+
+const FIELDS: readonly [SearchField, string][] = [
+  ['words', 'title, abstract, keywords'],
+  ['title', 'title only'],
+  ['abstract', 'abstract only'],
+  ['keywords', 'keywords only'],
+  ['headings', 'words in headings'],
+  ['author', 'author'],
+  ['journal', 'journal'],
+];
+
+const DISTANCES = [1, 2, 3, 4, 5, 8, 10, 15];
+
+/** The words of a term, how they stand together, and where they are looked for. */
+export function WordsOptions({
+  content,
+  onChange,
+}: {
+  content: WordsContent;
+  onChange: (content: WordsContent) => void;
+}) {
+  const [text, setText] = useState(content.text);
+  useEffect(() => setText(content.text), [content.text]);
+  const phrase = parsePhrase(text);
+  const save = () => {
+    if (text !== content.text && text.trim() !== '') onChange({ ...content, text });
+  };
+  return (
+    <div className="flex flex-col gap-2">
+      <label className="flex flex-col gap-1">
+        <span className="small-head">Words</span>
+        <input
+          className="input w-full font-mono text-[13px]"
+          value={text}
+          aria-invalid={!phrase.ok}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={save}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') save();
+            if (event.key === 'Escape') setText(content.text);
+          }}
+        />
+      </label>
+      {!phrase.ok && (
+        <p className="problem text-sm" role="alert">
+          {phrase.error.message}
+        </p>
+      )}
+      <p className="quiet text-xs">* stands for any ending, ? for one unknown letter.</p>
+      {phrase.ok && phrase.phrase.length > 1 && (
+        <label className="flex flex-col gap-1">
+          <span className="small-head">Together</span>
+          <select
+            className="select select-sm w-full"
+            value={content.near ?? ''}
+            onChange={(event) =>
+              onChange({ ...content, near: event.target.value === '' ? null : Number(event.target.value) })
+            }
+          >
+            <option value="">as a phrase</option>
+            {DISTANCES.map((distance) => (
+              <option key={distance} value={distance}>
+                within {distance} word{distance === 1 ? '' : 's'} of each other
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <label className="flex flex-col gap-1">
+        <span className="small-head">Looked for in</span>
+        <select
+          className="select select-sm w-full"
+          value={content.field}
+          onChange={(event) => onChange({ ...content, field: event.target.value as SearchField })}
+        >
+          {FIELDS.map(([field, name]) => (
+            <option key={field} value={field}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}
