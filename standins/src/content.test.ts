@@ -8,10 +8,15 @@ const { headings } = content.vocabulary;
 const labels = new Set(headings.map(({ label }) => label));
 
 test('the Corvane Subject Tree is large enough, and one heading in ten has several places', () => {
-  expect(headings.length).toBeGreaterThanOrEqual(250);
+  expect(headings.length).toBeGreaterThanOrEqual(700);
   expect(headings.filter(({ broader }) => broader.length > 1).length).toBeGreaterThanOrEqual(
     headings.length / 10,
   );
+});
+
+test('headings have four other names each, on average', () => {
+  const names = headings.reduce((sum, { entryTerms }) => sum + new Set(entryTerms.map(textKey)).size, 0);
+  expect(names / headings.length).toBeGreaterThanOrEqual(4);
 });
 
 test('every relation leads to a heading, and labels are unique', () => {
@@ -59,5 +64,6 @@ test('a mistake in the authored tree is told with its line', () => {
   expect(() => parseTree('Top\n      Too deep')).toThrow(
     new ContentError('line 2: “Too deep” is indented too far'),
   );
+  expect(() => parseTree('Top\n>> Elsewhere\n  Below')).toThrow('line 2: there is no “Elsewhere” above');
   expect(() => parseTree('Top | what is this')).toThrow('line 1: “what is this” begins with no known mark');
 });

@@ -72,11 +72,21 @@ export function parseTree(text: string): Heading[] {
   const groups = new Map<string, string[]>();
   const headings: Heading[] = [];
   const open: { heading: Heading; group: string }[] = [];
+  /** by label, for branches that are written further down */
+  const placed = new Map<string, { heading: Heading; group: string }>();
   for (const [i, line] of text.split('\n').entries()) {
     if (line.trim() === '' || line.startsWith('#')) continue;
     if (line.startsWith('@')) {
       const [name = '', subheadings = ''] = line.slice(1).split(':');
       groups.set(name.trim(), list(subheadings));
+      continue;
+    }
+    if (line.startsWith('>>')) {
+      const label = line.slice(2).trim();
+      const above = placed.get(label);
+      if (above === undefined)
+        throw new ContentError(`line ${i + 1}: there is no “${label}” above to go on from`);
+      open.splice(0, open.length, above);
       continue;
     }
     const depth = (line.length - line.trimStart().length) / 2;
@@ -109,6 +119,7 @@ export function parseTree(text: string): Heading[] {
     heading.subheadings = groups.get(group) ?? [];
     headings.push(heading);
     open.push({ heading, group });
+    placed.set(label, { heading, group });
   }
   makeRelatedMutual(headings);
   return headings;

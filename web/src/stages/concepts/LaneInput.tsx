@@ -1,4 +1,4 @@
-import type { LookupHit, TermContent } from '@even-lantern/core';
+import { parsePhrase, type LookupHit, type TermContent } from '@even-lantern/core';
 import type { TermCount } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
@@ -13,6 +13,8 @@ import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
 
 const COUNT_AFTER_MS = 150;
+/** A phrase that is still being typed is not wrong yet. */
+const TELL_AFTER_MS = 300;
 
 type Offer = { kind: 'heading'; hit: LookupHit } | { kind: 'words'; text: string };
 
@@ -25,25 +27,19 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   const typed = text.trim();
   const hits = useLookup(typed);
   const vocabulary = database?.vocabulary?.id ?? '';
-  const offers = useMemo(
-    (): Offer[] =>
-      typed === '' || hits === null
-        ? []
-        : isClause(typed)
-          ? [...hits.map((hit): Offer => ({ kind: 'heading', hit })), { kind: 'words', text: typed }]
-          : [
-              ...hits.filter(isSure).map((hit): Offer => ({ kind: 'heading', hit })),
-              { kind: 'words', text: typed },
-              ...hits.filter((hit) => !isSure(hit)).map((hit): Offer => ({ kind: 'heading', hit })),
-            ],
-    [typed, hits],
-  );
+  const phrase = useMemo(() => parsePhrase(typed), [typed]);
+  const offers = useMemo((): Offer[] => {
+    if (typed === '' || hits === null) return [];
+    const words: Offer[] = phrase.ok ? [{ kind: 'words', text: typed }] : [];
+    const headings = hits.map((hit): Offer => ({ kind: 'heading', hit }));
+    const sure = isClause(typed) ? headings.length : hits.filter(isSure).length;
+    return [...headings.slice(0, sure), ...words, ...headings.slice(sure)];
+  }, [typed, hits, phrase]);
   const contents = useMemo(() => offers.map((offer) => contentOf(offer, vocabulary)), [offers, vocabulary]);
   const settled = useSettled(contents, COUNT_AFTER_MS);
   const { counts, error } = useCandidates(settled, { laneId: lane.id });
   const counted = settled === contents ? counts : undefined;
-  const wordsCount = counted?.[offers.findIndex(({ kind }) => kind === 'words')];
-  const unfinished = wordsCount?.hits === null ? wordsCount.error : null;
+  const unfinished = useSettled(typed === '' || phrase.ok ? null : phrase.error.message, TELL_AFTER_MS);
 
   const take = async (offer: Offer) => {
     const failed = await add(
@@ -71,7 +67,9 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         : changes,
   });
   const problem =
-    trouble ?? unfinished ?? (error === undefined || typed === '' ? null : problemOf(error).title);
+    trouble ??
+    (typed === '' ? null : unfinished) ??
+    (error === undefined || typed === '' ? null : problemOf(error).title);
   const open = combobox.isOpen && typed !== '';
 
   return (
