@@ -197,7 +197,7 @@ function nearWithin(tokens: Token[], distance: number): void {
 /** Marks for cut words and unknown letters, as the product writes them. */
 function masksIn(text: string): string {
   return text
-    .replace(/([\p{L}\p{N}])[$+!%](?=\s|$|["”)])/gu, '$1*')
+    .replace(/([\p{L}\p{N}])[$+!%]\d*(?=\s|$|["”)])/gu, '$1*')
     .replace(/\*\d+/g, '*')
     .replace(/([\p{L}\p{N}])#(?=[\p{L}\p{N}])/gu, '$1?')
     .replace(/([\p{L}\p{N}])\?+(?=\s|$)/gu, '$1*')

@@ -101,7 +101,7 @@ test.each([
   ['nurse* OR midwi* OR "ward staff"', ['nurse*', 'midwi*', '"ward staff"']],
   ['(“night shift” or nightwork)', ['"night shift"', 'nightwork']],
   ['1. nurses\n2) midwives\n#3 porters\nS4 cleaners', ['nurses', 'midwives', 'porters', 'cleaners']],
-  ['1  nurs$\t12,345\n2  midwi*2  (872)', ['nurs*', 'midwi*']],
+  ['1  nurs$2\t12,345\n2  midwi*2  (872)', ['nurs*', 'midwi*']],
   ['wom#n or randomi?ed or behavio*r', ['wom?n', 'randomi?ed', 'behavio?r']],
   ['night shift.ab,ti. or sleep.zz.', ['"night shift"', 'sleep']],
   ['"bright light"[qq/rr] OR lamp*[qq]', ['"bright light"', 'lamp*']],

@@ -1,6 +1,21 @@
 import { stemmer } from 'stemmer';
 import { american } from './regional.js';
 
+/** Plurals that no rule makes. */
+const IRREGULAR: ReadonlyMap<string, string> = new Map([
+  ['children', 'child'],
+  ['men', 'man'],
+  ['women', 'woman'],
+  ['people', 'person'],
+  ['feet', 'foot'],
+  ['teeth', 'tooth'],
+  ['lice', 'louse'],
+  ['mice', 'mouse'],
+  ['diagnoses', 'diagnosis'],
+  ['crises', 'crisis'],
+  ['analyses', 'analysis'],
+]);
+
 const known = new Map<string, string>();
 const REMEMBERED = 100_000;
 
@@ -13,7 +28,7 @@ export function foldWord(word: string): string {
   let folded = known.get(word);
   if (folded === undefined) {
     if (known.size >= REMEMBERED) known.clear();
-    folded = stemmer(american(word));
+    folded = stemmer(american(IRREGULAR.get(word) ?? word));
     known.set(word, folded);
   }
   return folded;

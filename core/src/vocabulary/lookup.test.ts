@@ -23,7 +23,7 @@ const index = indexForLookup(
       heading('Shift work', ['work in shifts'], 'Work at hours other than the usual day.'),
       heading('Shift workers', ['rota workers']),
       heading('Anaesthetists', []),
-      heading('Sleepiness', ['drowsiness', 'feeling sleepy']),
+      heading('Sleepiness', ['drowsiness', 'feeling sleepy', 'trouble staying awake']),
       heading('Health programmes', []),
     ],
   }),
@@ -48,6 +48,7 @@ test.each([
   ['drowsynes', 'Sleepiness', 'likely misspelling', 'drowsiness'],
   ['damage from sitting', 'Pressure ulcers', 'words of the scope note', 'Pressure ulcers'],
   ['nurses who feel sleepy at night', 'Sleepiness', 'part of an entry term', 'feeling sleepy'],
+  ['can’t stay sleepless', 'Sleepiness', 'part of an entry term', 'trouble staying awake'],
   ['does bright light treatment help', 'Light therapy', 'part of an entry term', 'bright light treatment'],
 ])('“%s” leads to %s: %s', (typed, label, reason, matched) => {
   expect(first(typed)).toEqual([label, reason, matched]);

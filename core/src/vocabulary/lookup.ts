@@ -6,8 +6,8 @@
  * name, and a little for typed words that its other names and its note hold.
  */
 import { foldWord, slips } from '../spelling/index.js';
-import { textKey, tokenise } from '../text/index.js';
-import { contentWords, noteWords } from './lookupWords.js';
+import { textKey } from '../text/index.js';
+import { contentWords, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
 
 export type LookupReason =
@@ -62,9 +62,9 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   tree.vocabulary.headings.forEach((heading, place) => {
     const mine = new Set<string>();
     [heading.label, ...heading.entryTerms].forEach((text, i) => {
-      const words = tokenise(text).map(({ word }) => word);
-      const folded = [...new Set(contentWords(words).map(foldWord))];
-      words.forEach((word) => written.set(word, foldWord(word)));
+      const words = lookupWords(text);
+      const folded = [...new Set(contentWords(words).map(senseOf))];
+      words.forEach((word) => written.set(word, senseOf(word)));
       const number = names.push({ heading: place, text, isLabel: i === 0, mass: 0, folded }) - 1;
       push(joined, joinedKey(words), number);
       for (const word of folded) {
@@ -72,7 +72,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
         mine.add(word);
       }
     });
-    const noted = new Set(noteWords(heading.scopeNote).map(foldWord));
+    const noted = new Set(noteWords(heading.scopeNote).map(senseOf));
     for (const word of noted) push(inNotes, word, place);
     for (const word of new Set([...mine, ...noted]))
       headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
@@ -121,7 +121,7 @@ const LEAST_OF_BEST = 0.35;
  * @param limit the most headings to return
  */
 export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[] {
-  const words = tokenise(typed).map(({ word }) => word);
+  const words = lookupWords(typed);
   if (words.length === 0) return [];
   const best = new Map<number, Candidate>();
   const offer = (candidate: Candidate) => {
@@ -164,7 +164,7 @@ function reasonOf({ name, score, misspelt }: Candidate): LookupReason {
 function readingsOf(index: LookupIndex, words: readonly string[]): Reading[][] {
   const meant = contentWords(words);
   return meant.map((word, i) => {
-    const folded = foldWord(word);
+    const folded = senseOf(word);
     const readings: Reading[] = [{ folded, quality: 1, misspelt: false }];
     for (const pair of [`${meant[i - 1] ?? ''}${word}`, `${word}${meant[i + 1] ?? ''}`]) {
       const together = foldWord(pair);
@@ -187,7 +187,7 @@ function begunWith(index: LookupIndex, start: string): Reading[] {
     if (!word.startsWith(start)) break;
     if (word !== start) found.add(folded);
   }
-  found.delete(foldWord(start));
+  found.delete(senseOf(start));
   return [...found].map((folded) => ({ folded, quality: BEGUN_QUALITY, misspelt: false }));
 }
 
@@ -198,7 +198,7 @@ function split(index: LookupIndex, word: string): Reading[] {
     const halves = [word.slice(0, at), word.slice(at)];
     if (!halves.every(isWritten)) continue;
     return contentWords(halves).map((half) => ({
-      folded: foldWord(half),
+      folded: senseOf(half),
       quality: JOINED_QUALITY,
       misspelt: false,
     }));

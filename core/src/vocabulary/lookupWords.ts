@@ -1,16 +1,42 @@
+import { foldWord } from '../spelling/index.js';
 import { tokenise } from '../text/index.js';
 
 /** English words that say nothing about a subject. */
 const EMPTY_WORDS = new Set(
   (
-    'a about after all also am an and any are as at be because been before being both but by can cannot could did ' +
+    'a about after all also am an and any are as at be because been before being both but by can could did ' +
     'do does doing don during each every for from get gets getting give given giving go goes going had has have having he her his how ' +
-    'i if in into is it its just like made make makes many may me more most much must my no nor not of often on one ones or ' +
+    'i if in into is it its just like made make makes may me more most much must my no nor not of often on one ones or ' +
     'other our out over own s same she should so some such t than that the their them then there these they this those ' +
     'through to too under until up us use used uses using very was way we were what when where which while who whom whose ' +
     'why will with within without would you your'
   ).split(' '),
 );
+
+/** Plain words that say the same of a subject, so that “can’t sleep” leads where “trouble sleeping” does. */
+const SENSES: ReadonlyMap<string, string> = new Map(
+  [
+    'trouble cannot unable inability difficulty difficulties difficult hard problem problems',
+    'lack shortage shortages insufficient missing deficiency',
+    'many multiple several numerous',
+    'older old elderly aged',
+    'worker workers staff personnel employee employees',
+  ].flatMap((group) => {
+    const [first = '', ...others] = group.split(' ');
+    return others.map((word): [string, string] => [word, first]);
+  }),
+);
+
+/** What words of one family and one sense share, for lookup alone. */
+export function senseOf(word: string): string {
+  return foldWord(SENSES.get(word) ?? word);
+}
+
+/** The words of a typed text or a name, with what is said in two words said in one. */
+export function lookupWords(text: string): string[] {
+  const plain = text.replace(/\bcan['’ʼ]?t\b/gi, 'cannot').replace(/\bnot enough\b/gi, 'insufficient');
+  return tokenise(plain).map(({ word }) => word);
+}
 
 /** The words that mean something; all of them, when none does. */
 export function contentWords(words: readonly string[]): string[] {
@@ -24,5 +50,5 @@ export function noteWords(note: string): string[] {
     .split(/(?<=[.;])\s+/)
     .filter((sentence) => !/^for\b.*\buse\b/i.test(sentence.trim()))
     .join(' ');
-  return contentWords(tokenise(own).map(({ word }) => word)).filter((word) => !EMPTY_WORDS.has(word));
+  return contentWords(lookupWords(own)).filter((word) => !EMPTY_WORDS.has(word));
 }

@@ -9,6 +9,7 @@ import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneColumn } from './LaneColumn.js';
 import { LaneInspector } from './LaneInspector.js';
+import { TermDrag } from './TermDrag.js';
 import { TermInspector } from './TermInspector.js';
 
 /** The lanes side by side, with the combined count on the bridge between them. */
@@ -20,10 +21,12 @@ export function ConceptsStage() {
   const selected = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === params.get('term'));
   const laneOfSelected = lanes.find(({ id }) => id === selected?.elementId);
   const shownLane = lanes.find(({ id }) => id === params.get('lane'));
-  const select = (id: string | null, kind: 'term' | 'lane' = 'term') => {
+  const select = (id: string | null, kind: 'term' | 'lane' = 'term', hold = false) => {
     const next = new URLSearchParams(params);
     next.delete('term');
     next.delete('lane');
+    next.delete('hold');
+    if (hold) next.set('hold', 'why');
     if (id !== null) next.set(kind, id);
     setParams(next, { replace: true });
   };
@@ -70,40 +73,43 @@ export function ConceptsStage() {
             </button>
           </ProblemNote>
         )}
-        <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
-          {lanes.map((lane, i) => {
-            const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
-            return (
-              <Fragment key={lane.id}>
-                <LaneColumn
-                  lane={lane}
-                  counts={counts}
-                  stale={isFetching || error !== undefined}
-                  selectedTerm={selected?.id ?? null}
-                  onSelect={(id) => select(id)}
-                  onSelectLane={() => select(lane.id, 'lane')}
-                />
-                {i < lanes.length - 1 && (
-                  <div
-                    className="flex w-14 shrink-0 flex-col items-center pt-36"
-                    aria-label="Lanes so far, together"
-                  >
-                    <span className="quiet text-xs">AND</span>
-                    <span className="rule w-full border-y py-1 text-center font-bold">
-                      {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
-                    </span>
-                  </div>
-                )}
-              </Fragment>
-            );
-          })}
-        </div>
+        <TermDrag lanes={lanes} onHold={(id) => select(id, 'term', true)}>
+          <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
+            {lanes.map((lane, i) => {
+              const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
+              return (
+                <Fragment key={lane.id}>
+                  <LaneColumn
+                    lane={lane}
+                    counts={counts}
+                    stale={isFetching || error !== undefined}
+                    selectedTerm={selected?.id ?? null}
+                    onSelect={(id) => select(id)}
+                    onSelectLane={() => select(lane.id, 'lane')}
+                  />
+                  {i < lanes.length - 1 && (
+                    <div
+                      className="flex w-14 shrink-0 flex-col items-center pt-36"
+                      aria-label="Lanes so far, together"
+                    >
+                      <span className="quiet text-xs">AND</span>
+                      <span className="rule w-full border-y py-1 text-center font-bold">
+                        {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
+                      </span>
+                    </div>
+                  )}
+                </Fragment>
+              );
+            })}
+          </div>
+        </TermDrag>
       </div>
       {selected !== undefined && laneOfSelected !== undefined && database !== null && (
         <TermInspector
-          key={selected.id}
+          key={`${selected.id} ${params.get('hold') ?? ''}`}
           term={selected}
           lane={laneOfSelected}
+          askWhyHeld={params.get('hold') !== null}
           count={counts?.terms[selected.id]}
           onClose={() => select(null)}
         />

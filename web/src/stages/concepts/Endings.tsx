@@ -16,6 +16,8 @@ import type { WordsContent } from './headingContent.js';
 /** So many letters are never cut off, since too many words begin with fewer. */
 const FEWEST_LETTERS = 4;
 const SHOWN = 30;
+/** How far beyond the present cut another is offered. */
+const MOST_AHEAD = 3;
 
 interface EndingsProps {
   content: WordsContent;
@@ -52,7 +54,9 @@ export function Endings({ content, onChange, onSpellOut }: EndingsProps) {
           cuts={cutsOf(
             last.anyEnding ? commonestWord(last.text, currentData.words) : last.text,
             currentData.words,
-          ).filter(({ stem }) => stem.length >= begins.length && stem.length <= last.text.length + 1)}
+          ).filter(
+            ({ stem }) => stem.length >= begins.length && stem.length <= last.text.length + MOST_AHEAD,
+          )}
           last={last}
           more={currentData.more}
           onCut={(pattern) => onChange({ ...content, text: written([...phrase.slice(0, -1), pattern]) })}

@@ -7,9 +7,9 @@ import { useTermEdits } from './useTermEdits.js';
 const REASONS = ['too broad', 'wrong sense', 'adds nothing'];
 
 /** Keeps a term without searching it, with the reason, which is reported later. */
-export function HoldBack({ term }: { term: ReviewTerm }) {
+export function HoldBack({ term, asking }: { term: ReviewTerm; asking: boolean }) {
   const { holdBack } = useTermEdits();
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(asking);
   if (term.heldBack !== null) {
     return (
       <div className="rule bg-base-300 flex flex-col gap-2 rounded border p-2">

@@ -1,3 +1,4 @@
+import { useDroppable } from '@dnd-kit/core';
 import { searchedTerms } from '@even-lantern/core';
 import type { Rehearsal } from '@even-lantern/contract';
 import type { ReviewLane } from '../../app/lanes.js';
@@ -21,6 +22,7 @@ interface LaneColumnProps {
 
 /** The workspace of one concept: its headings, then its words, and the total at the foot. */
 export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSelectLane }: LaneColumnProps) {
+  const { setNodeRef, isOver } = useDroppable({ id: lane.id });
   const total = counts?.lanes[lane.id];
   const groups = [
     { name: 'Headings', terms: searchedTerms(lane).filter(({ content }) => content.kind === 'heading') },
@@ -29,8 +31,9 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
   ];
   return (
     <section
+      ref={setNodeRef}
       aria-label={`Lane: ${lane.name}`}
-      className="rule rounded-box bg-base-100 flex min-h-0 min-w-[220px] flex-1 flex-col border md:max-w-[420px]"
+      className={`${isOver ? 'outline-2' : ''} rule rounded-box bg-base-100 flex min-h-0 min-w-[220px] flex-1 flex-col border md:max-w-[420px]`}
     >
       <h2 className="flex items-center gap-2 px-3 pt-3 leading-tight font-bold">
         <ElementTile element={lane.element.key} />

@@ -19,11 +19,13 @@ interface TermInspectorProps {
   term: ReviewTerm;
   lane: ReviewLane;
   count: TermCount | undefined;
+  /** whether it is about to be held back and only the reason is missing */
+  askWhyHeld: boolean;
   onClose: () => void;
 }
 
 /** Beside the lanes: what the selected term is, its counts, and what can be done with it. */
-export function TermInspector({ term, lane, count, onClose }: TermInspectorProps) {
+export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermInspectorProps) {
   const { database } = useReview();
   const { add, change, remove } = useTermEdits();
   const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
@@ -77,7 +79,7 @@ export function TermInspector({ term, lane, count, onClose }: TermInspectorProps
       </dl>
       {count?.error != null && <p className="problem text-sm">{count.error}</p>}
       <div className="flex flex-wrap gap-2">
-        <HoldBack key={`${term.id} ${term.heldBack ?? ''}`} term={term} />
+        <HoldBack key={`${term.id} ${term.heldBack ?? ''}`} term={term} asking={askWhyHeld} />
         <button
           className="btn btn-sm btn-quiet"
           onClick={() => {

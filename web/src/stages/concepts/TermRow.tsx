@@ -1,3 +1,4 @@
+import { useDraggable } from '@dnd-kit/core';
 import { describeTerm } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
 import { TriangleAlert } from 'lucide-react';
@@ -17,12 +18,15 @@ interface TermRowProps {
 export function TermRow({ term, count, laneHits, stale, selected, onSelect }: TermRowProps) {
   const { text, marks } = describeTerm(term.content);
   const { remove } = useTermEdits();
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: term.id });
   const moved = useMovedFrom(count?.hits ?? null) !== null;
   const error = count?.error ?? null;
   const adds = count?.adds ?? null;
   return (
     <li
-      className={`rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}
+      ref={setNodeRef}
+      {...listeners}
+      className={`${isDragging ? 'opacity-40' : ''} rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}
     >
       <button
         className="block w-full cursor-pointer py-1.5 pr-3 pl-[9px] text-left"

@@ -1,0 +1,190 @@
+/** The concepts bench: headings walked and chosen, words cut and spelled, lists pasted, terms moved and held back. */
+import type { WebElement } from 'selenium-webdriver';
+import { Key, openBrowser, type Browser } from './browser.js';
+import { startStack, type Stack } from './stack.js';
+
+let stack: Stack;
+let browser: Browser;
+
+beforeAll(async () => {
+  stack = await startStack();
+  browser = await openBrowser();
+  await browser.goTo(stack.address);
+  await (await browser.named('Continue as Mara Quillfeather')).click();
+  await (await browser.named('Bright light at night')).click();
+  await browser.sees('In adult hospital staff');
+  await browser.press(Key.chord(Key.ALT, '2'));
+  await browser.sees('adds');
+});
+afterAll(async () => {
+  await browser.close();
+  await stack.stop();
+});
+
+const lane = (letter: 'P' | 'I' | 'O') =>
+  `section[aria-label^="Lane: ${{ P: 'adult', I: 'timed', O: 'sleepiness' }[letter]}"]`;
+const inspector = 'aside[aria-label=Term]';
+const number = (text: string) => Number(text.replace(/[^\d]/g, ''));
+
+/** The label in the inspector that begins with a text, with its control and its count. */
+async function choice(text: string): Promise<WebElement> {
+  const found = await browser.driver.wait(
+    async () => {
+      const labels = await browser.driver.findElements({ css: `${inspector} label` });
+      for (const label of labels) if ((await label.getText()).startsWith(text)) return label;
+      return null;
+    },
+    10_000,
+    `no choice begins with ${text}`,
+  );
+  if (found === null) throw new Error(text);
+  return found;
+}
+
+async function countOf(text: string): Promise<number> {
+  let shown = '';
+  await browser.driver.wait(
+    async () => /\d$/.test((shown = (await (await choice(text)).getText()).trim())),
+    10_000,
+    `${text} has no count`,
+  );
+  return number(shown.slice(text.length));
+}
+
+/** Presses on a term and begins to drag it. */
+async function lift(name: string): Promise<void> {
+  const row = await browser.named(name);
+  await browser.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', row);
+  const actions = browser.driver.actions();
+  await actions.move({ origin: row }).press().move({ origin: row, x: 4, y: 12 }).pause(50).perform();
+}
+
+async function dropOn(selector: string): Promise<void> {
+  const target = await browser.find(selector);
+  await browser.driver
+    .actions()
+    .move({ origin: target, x: 3 })
+    .pause(50)
+    .move({ origin: target })
+    .pause(100)
+    .perform();
+  await browser.driver.actions().release().perform();
+}
+
+test('three of five narrower headings are chosen, and each effect is shown before it is made', async () => {
+  await (await browser.named('Shift work')).click();
+  await browser.sees('with some of the narrower');
+  await (await choice('with some of the narrower')).click();
+  await browser.sees('Each with what lies below it.');
+  for (const label of ['Early morning shifts', 'Extended shifts']) {
+    const foretold = await countOf(label);
+    await (await choice(label)).click();
+    await browser.textWhen(`${inspector} dl dd`, (text) => number(text.split(' was ')[0] ?? '') === foretold);
+  }
+  await browser.textWhen(lane('P'), (text) => text.includes('with 3 of its narrower'));
+  expect(await browser.seriousFindings()).toEqual([]);
+});
+
+test('one goes up, down and across in the tree and comes back, and adds several headings at once', async () => {
+  await browser.sees('Directly below');
+  await (await browser.named('Working hours')).click();
+  await browser.sees('back to Shift work');
+  await (await browser.named('Rest breaks')).click();
+  await browser.sees('back to Working hours');
+  await browser.sees('coffee breaks');
+  await (await browser.named('back to Working hours')).click();
+  await (await browser.named('back to Shift work')).click();
+  const tick = await browser.find('input[aria-label="Add On-call duty"]');
+  await tick.sendKeys(Key.SPACE);
+  await (await browser.find('input[aria-label="Add Quick returns"]')).sendKeys(Key.SPACE);
+  await (await browser.named('Add 2 headings to the lane')).click();
+  await browser.textWhen(
+    lane('P'),
+    (text) => text.includes('On-call duty') && text.includes('Quick returns'),
+  );
+});
+
+test('a heading’s names are offered as words, with what each would add', async () => {
+  await browser.textWhen(inspector, (text) =>
+    /Its names, as words\s+Shift work \d/.test(text.replace(/\s+/g, ' ')),
+  );
+  await (await browser.find('button[aria-label="Add the words Shift work"]')).click();
+  await browser.textWhen(lane('P'), (text) => text.includes('“shift work”'));
+});
+
+test('a cut word is corrected after its strangers are seen', async () => {
+  const input = await browser.find(`${lane('P')} input`);
+  await input.sendKeys('work*');
+  await (await browser.named('work*')).click();
+  await browser.textWhen(lane('P'), (text) => /work\*\s+\d/.test(text));
+  await (await browser.named('work*')).click();
+  await browser.sees('Endings of “work*”');
+  await (await browser.named('Endings of')).click();
+  await browser.sees('perhaps not meant');
+  await browser.textWhen(`${inspector} ul[tabindex]`, (text) => /^\? work(place|shop)/.test(text));
+  await (
+    await browser.find(`${inspector} [role=radiogroup]`)
+  )
+    .findElement({ css: ':checked' })
+    .sendKeys(Key.ARROW_RIGHT);
+  await browser.press(Key.ARROW_RIGHT);
+  await (await browser.named('Cut to worker*')).click();
+  await browser.textWhen(lane('P'), (text) => text.includes('worker*') && !/^work\*/m.test(text));
+});
+
+test('a spelling that nobody uses is not offered unless asked for, and one that is used can be added', async () => {
+  await (await browser.named('“day sleep”')).click();
+  await browser.sees('Other ways authors write it');
+  await browser.sees('that find nothing');
+  await (await browser.find('button[aria-label="Add day sleep"]')).click();
+  await browser.textWhen(lane('O'), (text) => text.includes('day within 3 words of sleep'));
+});
+
+test('a published strategy is pasted, its terms are shown, and those wanted are added at once', async () => {
+  await (await browser.find(`${lane('I')} button[aria-label^="Paste a list"]`)).click();
+  await (await browser.named('Paste a list of terms')).click();
+  await browser.press(
+    '1. (lamp$1 or "light box*").zz,yy. (2,041)\n2. exq Light therapy/\n3. dawn qdj3 light\n4. or/1-3\n5. lamp*',
+  );
+  await browser.sees('in the lane already');
+  await browser.sees('twice in the list');
+  await browser.sees('1 line without a term');
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (await browser.named('Add 3 terms')).click();
+  await browser.textWhen(
+    lane('I'),
+    (text) => text.includes('dawn within 3 words of light') && text.includes('lamp*'),
+  );
+});
+
+test('a term is dragged into another lane, and dragged down to be held back with a reason', async () => {
+  await lift('lamp*');
+  await dropOn(lane('O'));
+  await browser.textWhen(lane('O'), (text) => text.includes('lamp*'));
+  await lift('lamp*');
+  await dropOn('[data-testid=hold-area]');
+  await browser.sees('Why is it not to be searched?');
+  await (await browser.named('wrong sense')).click();
+  await browser.textWhen(lane('O'), (text) => /Held back[\s\S]*lamp\*[\s\S]*wrong sense/.test(text));
+});
+
+test('by keyboard a term is searched again, moved to another lane, and the lane tells all of it', async () => {
+  await (await browser.named('lamp*')).sendKeys(Key.ENTER);
+  await (await browser.named('Search it again')).sendKeys(Key.ENTER);
+  await browser.sees('Hold back');
+  await (await browser.find('select[aria-label="Move to another lane"]')).sendKeys('timed', Key.ENTER);
+  await browser.textWhen(lane('I'), (text) => text.includes('lamp*'));
+  await (await browser.find(`${lane('O')} button[aria-label^="Paste a list"]`)).sendKeys(Key.ENTER);
+  const history = await browser.textWhen('aside[aria-label=Lane]', (text) => text.includes('moved away'));
+  expect(history).toMatch(
+    /moved away lamp\*[\s\S]*searched again lamp\*[\s\S]*held back lamp\*.*wrong sense[\s\S]*moved here/,
+  );
+  expect(history).toContain('Mara Quillfeather');
+});
+
+test('a whole clause leads to headings before the words themselves', async () => {
+  await (await browser.find(`${lane('O')} input`)).sendKeys("staff who can't stay awake at night");
+  await browser.textWhen(`${lane('O')} [role=listbox]`, (text) => text.includes('Sleepiness'));
+  await browser.press(Key.chord(Key.CONTROL, 'a'), 'slepiness');
+  await browser.textWhen(`${lane('O')} [role=listbox]`, (text) => text.includes('the spelling is close'));
+});
