@@ -56,6 +56,8 @@ export interface Rehearsal {
   terms: Record<string, TermCount>;
   lanes: Record<string, LaneCounts>;
   bridges: Bridge[];
+  /** by lane, what all the other lanes find together; null where there is no other */
+  without: Record<string, Counted | null>;
   whole: Counted;
   problems: { laneId: string | null; termId: string | null; message: string }[];
 }

@@ -1,9 +1,11 @@
 import Joi from 'joi';
 import {
+  FRAMEWORK_IDS,
   MAX_NEAR_DISTANCE,
   MAX_TERM_LENGTH,
   SEARCH_FIELDS,
   TERM_ORIGINS,
+  type FrameworkId,
   type QuestionElement,
   type Term,
   type TermContent,
@@ -36,6 +38,7 @@ export interface Review {
   id: string;
   title: string;
   version: number;
+  framework: FrameworkId;
   elements: ReviewElement[];
 }
 
@@ -44,7 +47,16 @@ export interface NewReview {
 }
 
 export interface ReviewChange {
-  title: string;
+  title?: string;
+  framework?: FrameworkId;
+}
+
+/** An earlier wording of an element. */
+export interface Wording {
+  text: string;
+  /** when it was last written at */
+  at: string;
+  person: string;
 }
 
 export interface ElementChange {
@@ -69,15 +81,15 @@ export interface TermChange {
   elementId?: string;
 }
 
-const title = Joi.string()
-  .trim()
-  .min(1)
-  .max(300)
-  .required()
-  .messages({ 'string.empty': 'Give the review a title.' });
+const title = Joi.string().trim().min(1).max(300).messages({ 'string.empty': 'Give the review a title.' });
 
-export const newReviewSchema = Joi.object<NewReview>({ title });
-export const reviewChangeSchema = Joi.object<ReviewChange>({ title });
+export const newReviewSchema = Joi.object<NewReview>({
+  title: title.required().messages({ 'any.required': 'Give the review a title.' }),
+});
+export const reviewChangeSchema = Joi.object<ReviewChange>({
+  title,
+  framework: Joi.string().valid(...FRAMEWORK_IDS),
+}).min(1);
 
 export const elementChangeSchema = Joi.object<ElementChange>({
   text: Joi.string().allow('').max(2000),

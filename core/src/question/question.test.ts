@@ -1,4 +1,11 @@
-import { questionSentence, type ElementKey } from './index.js';
+import {
+  arrangeElements,
+  elementShape,
+  frameworkOf,
+  FRAMEWORKS,
+  questionSentence,
+  type ElementKey,
+} from './index.js';
 
 const sentence = (texts: Partial<Record<ElementKey, string>>) =>
   questionSentence(Object.entries(texts).map(([key, text]) => ({ key: key as ElementKey, text })));
@@ -15,4 +22,60 @@ test('what is missing is left out', () => {
     'In night staff, does bright light affect sleep?',
   );
   expect(sentence({ P: 'night staff', O: 'sleep' })).toBe('In night staff, what is the effect on sleep?');
+});
+
+test('setting comes last, and elements of other frameworks are left out', () => {
+  expect(sentence({ P: 'nurses', I: 'naps', O: 'errors', S: 'in acute hospitals', E: 'noise' })).toBe(
+    'In nurses, does naps affect errors, in acute hospitals?',
+  );
+});
+
+test.each([
+  [
+    'peo',
+    { P: 'nurses', E: 'rotating shifts', O: 'burnout' },
+    'In nurses, is rotating shifts linked to burnout?',
+  ],
+  ['peo', { E: 'noise' }, 'Is noise linked to …?'],
+  [
+    'pico-qualitative',
+    { P: 'volunteers', PI: 'being woken on call', Co: 'in rural services' },
+    'How do volunteers live with being woken on call, in rural services?',
+  ],
+  [
+    'spider',
+    {
+      Sa: 'volunteers',
+      PI: 'being woken',
+      Ev: 'their family life',
+      D: 'interviews',
+      R: 'qualitative research',
+    },
+    'What do volunteers say of being woken, namely their family life, as studied by interviews, in qualitative research?',
+  ],
+  ['spider', {}, ''],
+] as const)('a question by %s has its own sentence', (framework, texts, expected) => {
+  const elements = Object.entries(texts).map(([key, text]) => ({ key: key as ElementKey, text }));
+  expect(questionSentence(elements, framework)).toBe(expected);
+});
+
+test('what was written under another framework stays in view; what was left empty does not', () => {
+  const element = (key: ElementKey, text: string) => ({ key, text, note: '', searched: false });
+  const elements = [
+    element('P', 'nurses'),
+    element('I', 'naps'),
+    element('C', ''),
+    element('E', ''),
+    element('O', ''),
+  ];
+  const { own, others } = arrangeElements('peo', elements, ({ text }) => text === '');
+  expect(own.map(({ key }) => key)).toEqual(['P', 'E', 'O']);
+  expect(others.map(({ key }) => key)).toEqual(['I']);
+});
+
+test('every framework has elements that have a shape, and searches on some of its own', () => {
+  for (const { id, elements, searchedAtFirst } of FRAMEWORKS) {
+    expect(frameworkOf(id).elements.map((key) => elementShape(key).name).length).toBe(elements.length);
+    expect(searchedAtFirst.every((key) => elements.includes(key))).toBe(true);
+  }
 });

@@ -131,3 +131,17 @@ test('a database that cannot tell what awaits headings is not asked', async () =
   expect((await rehearse()).lanes[lane]?.awaitingHeadings).toBeNull();
   expect(asked.filter((query) => query.includes('indexing'))).toEqual([]);
 });
+
+test('each lane is told what is found without it, once there is another', async () => {
+  const lane = (key: string) => review.elements.find((each) => each.key === key)?.id ?? '';
+  expect((await rehearse()).without).toEqual({ [lane('I')]: null });
+  await server.patch(`/api/elements/${lane('P')}`, { searched: true }, 2).expect(200);
+  await server.post(`/api/reviews/${review.id}/terms`, {
+    elementId: lane('P'),
+    origin: 'typed',
+    content: { kind: 'words', text: 'nurse*', field: 'words', near: null },
+  });
+  asked = [];
+  expect((await rehearse()).without).toMatchObject({ [lane('P')]: { hits: 25 }, [lane('I')]: { hits: 25 } });
+  expect(asked).toContain('el.words = "nurse*"');
+});

@@ -39,10 +39,11 @@ export class RehearsalService {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
     const strategy = compileLanes(lanes);
-    const [lines, adds, bridges, parts] = await Promise.all([
+    const [lines, adds, bridges, without, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
       this.countAdditions(database, lanes),
       this.countBridges(database, strategy.lines),
+      this.countWithout(database, strategy.lines),
       Promise.all(lanes.map((lane) => this.countParts(database, lane))),
     ]);
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
@@ -66,6 +67,7 @@ export class RehearsalService {
       terms,
       lanes: laneCounts,
       bridges,
+      without,
       whole: last?.kind === 'whole' ? { hits: last.hits, error: last.error } : NOTHING,
       problems: strategy.problems,
     };
@@ -128,6 +130,25 @@ export class RehearsalService {
       wordsOnly: byWordsOnly,
       awaitingHeadings,
     };
+  }
+
+  /** For each lane, what is found without it. */
+  private async countWithout(
+    database: OpenDatabase,
+    lines: readonly Line[],
+  ): Promise<Record<string, Counted | null>> {
+    const laneLines = lines.filter((line) => line.kind === 'lane');
+    const counts = await Promise.all(
+      laneLines.map(async ({ laneId }): Promise<[string, Counted | null]> => {
+        const operands = laneLines
+          .filter((line) => line.laneId !== laneId)
+          .map((line) => standaloneQuery(line, lines));
+        const counted =
+          operands.length === 0 ? null : await this.databases.count(database, { kind: 'and', operands });
+        return [laneId ?? '', counted];
+      }),
+    );
+    return Object.fromEntries(counts);
   }
 
   /** Between two lanes: how many records the lanes so far find together. */

@@ -22,7 +22,7 @@ interface DemoElement {
   terms: TermContent[];
 }
 
-const elements: Record<ElementKey, DemoElement> = {
+const elements: Partial<Record<ElementKey, DemoElement>> = {
   P: {
     text: 'adult hospital staff on night or rotating shifts',
     note: 'Nurses are most of those studied; porters, laboratory staff and doctors count too.',
@@ -69,7 +69,6 @@ const elements: Record<ElementKey, DemoElement> = {
       words('alertness'),
     ],
   },
-  T: { text: '', note: '', searched: false, terms: [] },
 };
 
 /** The demo: timed bright light for hospital staff who work at night. */

@@ -1,5 +1,5 @@
 import { Injectable, Logger } from '@nestjs/common';
-import type { ElementKey, TermContent } from '@even-lantern/core';
+import type { TermContent } from '@even-lantern/core';
 import type { Decision } from '@even-lantern/contract';
 import { PeopleService } from '../people/people.js';
 import { RecordsService } from '../records/recordsService.js';
@@ -7,6 +7,8 @@ import { ReviewsService } from '../reviews/reviewsService.js';
 import { TermsService } from '../reviews/termsService.js';
 import { RunsService } from '../runs/runsService.js';
 import { demoReview, emptyReviewTitle } from './demoReview.js';
+
+const NOT_WRITTEN = { text: '', note: '', searched: false, terms: [] };
 
 /** Fills an empty store with the demo: one review that has been worked on, and one to try. */
 @Injectable()
@@ -26,8 +28,8 @@ export class DemoService {
     const person = await this.people.add({ name: demoReview.person });
     const review = await this.reviews.create({ title: demoReview.title }, person);
     for (const element of review.elements) {
-      const { text, note, searched, terms } = demoReview.elements[element.key as ElementKey];
-      await this.reviews.changeElement(element.id, { text, note, searched }, element.version);
+      const { text, note, searched, terms } = demoReview.elements[element.key] ?? NOT_WRITTEN;
+      await this.reviews.changeElement(element.id, { text, note, searched }, element.version, person);
       for (const content of terms as TermContent[]) {
         const origin = content.kind === 'heading' ? 'lookup' : 'typed';
         await this.terms.add(review.id, { elementId: element.id, content, origin }, person);

@@ -1,4 +1,4 @@
-import type { LaneEvent, Review, ReviewTerm } from '@even-lantern/contract';
+import type { LaneEvent, Review, ReviewTerm, Wording } from '@even-lantern/contract';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
@@ -26,6 +26,7 @@ test('a new review has its elements, and searches on population and intervention
     'C',
     'O',
     'T',
+    'S',
   ]);
 });
 
@@ -162,4 +163,36 @@ test('a heading may be searched with some of its narrower ones', async () => {
   expect((await addTerm(content).expect(201)).body).toMatchObject({ content });
   await addTerm({ ...content, narrower: 'some' }).expect(400);
   await addTerm({ ...content, narrower: ['A', 'A'] }).expect(400);
+});
+
+test('a question is framed another way, and what was written before stays', async () => {
+  await server.patch(`/api/elements/${element('I')?.id}`, { text: 'planned naps' }, 1);
+  const framed = (await server.patch(`/api/reviews/${review.id}`, { framework: 'peo' }, 1).expect(200))
+    .body as Review;
+  expect(framed).toMatchObject({ framework: 'peo', title: 'Woken on call', version: 2 });
+  const of = (key: string) => framed.elements.find((each) => each.key === key);
+  expect(of('E')).toMatchObject({ text: '', searched: true });
+  expect(of('I')).toMatchObject({ text: 'planned naps', searched: true });
+  const back = (await server.patch(`/api/reviews/${review.id}`, { framework: 'pico' }, 2)).body as Review;
+  expect(back.elements.find(({ key }) => key === 'E')?.searched).toBe(false);
+  await server.patch(`/api/reviews/${review.id}`, { framework: 'unheard-of' }, 3).expect(400);
+  await server.patch(`/api/reviews/${review.id}`, {}, 3).expect(400);
+});
+
+test('earlier wordings stay with their dates; what one person writes in one go is one wording', async () => {
+  const id = element('P')?.id ?? '';
+  const write = (text: string, version: number) =>
+    server.patch(`/api/elements/${id}`, { text }, version).expect(200);
+  const wordings = async () =>
+    (await server.get(`/api/elements/${id}/wordings`).expect(200)).body as Wording[];
+  await write('volun', 1);
+  await write('volunteers', 2);
+  expect(await wordings()).toEqual([]);
+  const minute = 61_000;
+  const now = Date.now();
+  const clock = jest.spyOn(Date, 'now').mockReturnValue(now + minute);
+  await write('volunteers on rotas', 3);
+  clock.mockRestore();
+  expect(await wordings()).toMatchObject([{ text: 'volunteers', person: 'Ada' }]);
+  await server.get('/api/elements/nowhere/wordings').expect(404);
 });

@@ -63,7 +63,7 @@ export class ReviewsController {
   }
 
   @Patch('reviews/:id')
-  @ApiOperation({ summary: 'Rename a review' })
+  @ApiOperation({ summary: 'Rename a review, or frame its question in another way' })
   @ApiBody(bodyOf(reviewChangeSchema))
   @ApiHeader(VERSION_HEADER)
   change(
@@ -83,9 +83,15 @@ export class ReviewsController {
     @Param('id') id: string,
     @Body(new Validated(elementChangeSchema)) body: ElementChange,
     @IfMatch() version: number,
-    @Actor() _person: Person,
+    @Actor() person: Person,
   ) {
-    return this.reviews.changeElement(id, body, version);
+    return this.reviews.changeElement(id, body, version, person);
+  }
+
+  @Get('elements/:id/wordings')
+  @ApiOperation({ summary: 'Earlier wordings of an element' })
+  wordings(@Param('id') id: string) {
+    return this.reviews.wordings(id);
   }
 
   @Post('reviews/:id/terms')

@@ -1,9 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
-  ELEMENTS,
+  ELEMENT_KEYS,
+  elementShape,
+  frameworkOf,
   questionSentence,
   type ElementKey,
+  type Framework,
+  type FrameworkId,
   type Lane,
   type TermContent,
   type TermOrigin,
@@ -17,14 +21,14 @@ import type {
   ReviewElement,
   ReviewSummary,
   ReviewTerm,
+  Wording,
 } from '@even-lantern/contract';
-import { DataSource, In, IsNull } from 'typeorm';
+import { DataSource, In, IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, RecordRow, ReviewRow, TermRow } from '../store/entities.js';
+import { ElementRow, PersonRow, RecordRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
 
-/** Elements that a new question searches on. Comparison and outcome often narrow too much. */
-const SEARCHED_AT_FIRST: readonly ElementKey[] = ['P', 'I'];
+const FIRST_FRAMEWORK = 'pico';
 
 @Injectable()
 export class ReviewsService {
@@ -33,12 +37,12 @@ export class ReviewsService {
   async list(): Promise<ReviewSummary[]> {
     const reviews = await this.store.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
     return Promise.all(
-      reviews.map(async ({ id, title, version, createdAt }) => ({
+      reviews.map(async ({ id, title, version, framework, createdAt }) => ({
         id,
         title,
         version,
         createdAt,
-        sentence: questionSentence((await this.elementRows(id)).map(elementOf)),
+        sentence: questionSentence((await this.elementRows(id)).map(elementOf), framework as FrameworkId),
         unread: await this.store.getRepository(RecordRow).countBy({ reviewId: id, decision: 'undecided' }),
       })),
     );
@@ -50,23 +54,16 @@ export class ReviewsService {
       const review = {
         id,
         title: title.trim(),
+        framework: FIRST_FRAMEWORK,
         createdAt: new Date().toISOString(),
         createdBy: person.id,
         version: 1,
       };
       await manager.insert(ReviewRow, review);
+      const { elements, searchedAtFirst } = frameworkOf(FIRST_FRAMEWORK);
       await manager.insert(
         ElementRow,
-        ELEMENTS.map(({ key }, position) => ({
-          id: randomUUID(),
-          reviewId: id,
-          key,
-          position,
-          text: '',
-          note: '',
-          searched: SEARCHED_AT_FIRST.includes(key),
-          version: 1,
-        })),
+        elements.map((key) => newElement(id, key, searchedAtFirst.includes(key))),
       );
     });
     return this.get(id);
@@ -84,6 +81,7 @@ export class ReviewsService {
       id,
       title: review.title,
       version: review.version,
+      framework: review.framework as FrameworkId,
       elements: elements.map((element) => ({
         ...elementOf(element),
         terms: terms.filter((term) => term.elementId === element.id).map(termOf),
@@ -91,26 +89,63 @@ export class ReviewsService {
     };
   }
 
-  async change(id: string, { title }: ReviewChange, version: number): Promise<Review> {
-    await changeVersion(
-      this.store.manager,
-      ReviewRow,
-      { id, version },
-      { title: title.trim() },
-      'review',
-      (row) => row,
-    );
+  /** Renames a review, or frames its question in another way. Whatever was written stays. */
+  async change(id: string, { title, framework }: ReviewChange, version: number): Promise<Review> {
+    await this.store.transaction(async (manager) => {
+      const columns = {
+        ...(title === undefined ? {} : { title: title.trim() }),
+        ...(framework === undefined ? {} : { framework }),
+      };
+      await changeVersion(manager, ReviewRow, { id, version }, columns, 'review', (row) => row);
+      if (framework !== undefined) await this.frame(manager, id, frameworkOf(framework));
+    });
     return this.get(id);
+  }
+
+  /** Adds the elements that a framework has and the review lacks, and no longer searches on empty ones it has not. */
+  private async frame(manager: EntityManager, id: string, framework: Framework): Promise<void> {
+    const rows = await manager.findBy(ElementRow, { reviewId: id });
+    const missing = framework.elements.filter((key) => !rows.some((row) => row.key === key));
+    await manager.insert(
+      ElementRow,
+      missing.map((key) => newElement(id, key, framework.searchedAtFirst.includes(key))),
+    );
+    for (const row of rows) {
+      const own = (framework.elements as readonly string[]).includes(row.key);
+      const used =
+        row.text !== '' || (await manager.countBy(TermRow, { elementId: row.id, removedAt: IsNull() })) > 0;
+      if (own || used || !row.searched) continue;
+      await manager.update(ElementRow, { id: row.id }, { searched: false, version: row.version + 1 });
+    }
   }
 
   async changeElement(
     id: string,
     change: ElementChange,
     version: number,
+    person: Person,
   ): Promise<Omit<ReviewElement, 'terms'>> {
-    return this.store.transaction((manager) =>
-      changeVersion(manager, ElementRow, { id, version }, change, 'element', elementOf),
-    );
+    return this.store.transaction(async (manager) => {
+      const element = await changeVersion(manager, ElementRow, { id, version }, change, 'element', elementOf);
+      if (change.text !== undefined) await keepWording(manager, id, change.text, person);
+      return element;
+    });
+  }
+
+  /** What an element said before, the latest first; the present wording is not among them. */
+  async wordings(elementId: string): Promise<Wording[]> {
+    const element = await this.store.getRepository(ElementRow).findOneBy({ id: elementId });
+    if (element === null) throw notFound('This element');
+    const rows = await this.store
+      .getRepository(WordingRow)
+      .find({ where: { elementId }, order: { position: 'DESC' } });
+    const people = await this.store
+      .getRepository(PersonRow)
+      .findBy({ id: In(rows.map(({ personId }) => personId)) });
+    const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? '';
+    return rows
+      .filter(({ text }, i) => text !== '' && !(i === 0 && text === element.text))
+      .map(({ text, at, personId }) => ({ text, at, person: nameOf(personId) }));
   }
 
   /** The lanes of a review: its searched elements with their terms. */
@@ -128,7 +163,7 @@ export function lanesOf(review: Review): Lane[] {
     .filter((element) => element.searched)
     .map((element) => ({
       id: element.id,
-      name: element.text.trim() || (ELEMENTS.find(({ key }) => key === element.key)?.name ?? element.key),
+      name: element.text.trim() || elementShape(element.key).name,
       terms: inOrderOfKind(element.terms),
     }));
 }
@@ -139,6 +174,35 @@ function inOrderOfKind<T extends { content: TermContent }>(terms: readonly T[]):
     ...terms.filter(({ content }) => content.kind === 'heading'),
     ...terms.filter(({ content }) => content.kind === 'words'),
   ];
+}
+
+function newElement(reviewId: string, key: ElementKey, searched: boolean) {
+  const position = ELEMENT_KEYS.indexOf(key);
+  return { id: randomUUID(), reviewId, key, position, text: '', note: '', searched, version: 1 };
+}
+
+/** Writing that goes on within this time of the last is one wording. */
+const ONE_WORDING_MS = 60_000;
+
+async function keepWording(
+  manager: EntityManager,
+  elementId: string,
+  text: string,
+  person: Person,
+): Promise<void> {
+  const [last] = await manager.find(WordingRow, {
+    where: { elementId },
+    order: { position: 'DESC' },
+    take: 1,
+  });
+  const at = new Date().toISOString();
+  if (last?.text === text) return;
+  if (last?.personId === person.id && Date.now() - Date.parse(last.at) < ONE_WORDING_MS) {
+    await manager.update(WordingRow, { id: last.id }, { text, at });
+    return;
+  }
+  const position = (last?.position ?? 0) + 1;
+  await manager.insert(WordingRow, { id: randomUUID(), elementId, position, text, at, personId: person.id });
 }
 
 function elementOf(row: ElementRow): ReviewElement {

@@ -12,6 +12,7 @@ export class PersonRow {
 export class ReviewRow {
   @PrimaryColumn('varchar') id: string;
   @Column('varchar') title: string;
+  @Column('varchar') framework: string;
   @Column('varchar') createdAt: string;
   @Column('varchar') createdBy: string;
   @VersionColumn() version: number;
@@ -44,6 +45,19 @@ export class TermRow {
   /** taken out of its lane, but kept */
   @Column('varchar', { nullable: true }) removedAt: string | null;
   @VersionColumn() version: number;
+}
+
+/** What an element said, from when it was written until somebody wrote something else. */
+@Entity({ name: 'wording' })
+export class WordingRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') elementId: string;
+  /** order within the element, from 1 */
+  @Column('integer') position: number;
+  @Column('text') text: string;
+  /** last written at */
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
 }
 
 /** One step in the history of a lane. Rows are only ever added. */
@@ -123,6 +137,7 @@ export const ENTITIES = [
   PersonRow,
   ReviewRow,
   ElementRow,
+  WordingRow,
   TermRow,
   LaneEventRow,
   RunRow,

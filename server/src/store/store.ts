@@ -4,6 +4,7 @@ import { DataSource } from 'typeorm';
 import { ENTITIES } from './entities.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
+import { QuestionHistory1795000000001 } from './questionHistory.js';
 
 /** Opens the store, bringing its tables up to date first. */
 export async function openStore(path: string): Promise<DataSource> {
@@ -12,7 +13,7 @@ export async function openStore(path: string): Promise<DataSource> {
     type: 'better-sqlite3',
     database: path,
     entities: ENTITIES,
-    migrations: [FirstTables1790000000000, LaneHistory1795000000000],
+    migrations: [FirstTables1790000000000, LaneHistory1795000000000, QuestionHistory1795000000001],
     migrationsRun: true,
     synchronize: false,
     enableWAL: true,

@@ -1,5 +1,5 @@
 /** The frame: header, stage rail, stage area, ledger strip. */
-import { questionSentence } from '@even-lantern/core';
+import { elementShape, questionSentence } from '@even-lantern/core';
 import { lanesOfReview } from './lanes.js';
 import {
   BookOpen,
@@ -66,7 +66,7 @@ export function Shell() {
     <div className="flex h-full flex-col">
       <Header
         title={review.data.title}
-        sentence={questionSentence(review.data.elements)}
+        sentence={questionSentence(review.data.elements, review.data.framework)}
         reviewId={reviewId}
         database={
           database === null
@@ -174,7 +174,9 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
   );
-  const written = review.elements.filter(({ text }) => text.trim() !== '').map(({ key }) => key);
+  const written = review.elements
+    .filter(({ text }) => text.trim() !== '')
+    .map(({ key }) => elementShape(key).letter);
   const lines = rehearsal.data?.lines.length ?? 0;
   const unread = records.data?.counts.undecided ?? 0;
   const keep = params.get('ledger') === 'open' ? search : '';

@@ -17,6 +17,7 @@ import {
   type RecordQuery,
   type Rehearsal,
   type Review,
+  type ReviewChange,
   type ReviewElement,
   type ReviewRecord,
   type ReviewSummary,
@@ -26,6 +27,7 @@ import {
   type TermCount,
   type Run,
   type TermChange,
+  type Wording,
 } from '@even-lantern/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { personId } from './person.js';
@@ -41,7 +43,7 @@ export const api = createApi({
       return headers;
     },
   }),
-  tagTypes: ['People', 'Reviews', 'Review', 'Counts', 'Ledger', 'Records', 'Record'],
+  tagTypes: ['Wordings', 'People', 'Reviews', 'Review', 'Counts', 'Ledger', 'Records', 'Record'],
   endpoints: (build) => ({
     people: build.query<Person[], void>({ query: () => 'people', providesTags: ['People'] }),
     addPerson: build.mutation<Person, string>({
@@ -54,14 +56,14 @@ export const api = createApi({
       invalidatesTags: ['Reviews'],
     }),
     review: build.query<Review, string>({ query: (id) => `reviews/${id}`, providesTags: ['Review'] }),
-    changeReview: build.mutation<Review, { id: string; version: number; title: string }>({
-      query: ({ id, version, title }) => ({
+    changeReview: build.mutation<Review, { id: string; version: number } & ReviewChange>({
+      query: ({ id, version, ...change }) => ({
         url: `reviews/${id}`,
         method: 'PATCH',
-        body: { title },
+        body: change,
         headers: ifMatch(version),
       }),
-      invalidatesTags: ['Reviews', 'Review'],
+      invalidatesTags: ['Reviews', 'Review', 'Counts'],
     }),
     changeElement: build.mutation<
       Omit<ReviewElement, 'terms'>,
@@ -83,7 +85,7 @@ export const api = createApi({
           }),
         );
       },
-      invalidatesTags: (_result, error) => (error ? [] : ['Reviews', 'Counts']),
+      invalidatesTags: (_result, error) => (error ? [] : ['Reviews', 'Counts', 'Wordings']),
     }),
     addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm }>({
       query: ({ reviewId, term }) => ({ url: `reviews/${reviewId}/terms`, method: 'POST', body: term }),
@@ -115,6 +117,10 @@ export const api = createApi({
     }),
     sample: build.query<Sample, SampleRequest>({
       query: (body) => ({ url: 'samples', method: 'POST', body }),
+    }),
+    wordings: build.query<Wording[], string>({
+      query: (elementId) => `elements/${elementId}/wordings`,
+      providesTags: ['Wordings'],
     }),
     history: build.query<LaneEvent[], string>({
       query: (elementId) => `elements/${elementId}/history`,

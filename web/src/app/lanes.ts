@@ -1,4 +1,4 @@
-import { ELEMENTS, type ElementKey, type Lane } from '@even-lantern/core';
+import { elementShape, type ElementKey, type Lane } from '@even-lantern/core';
 import type { Review, ReviewElement, ReviewTerm } from '@even-lantern/contract';
 
 export interface ReviewLane extends Lane {
@@ -22,5 +22,5 @@ export function lanesOfReview(review: Review): ReviewLane[] {
 }
 
 export function elementName(key: ElementKey): string {
-  return ELEMENTS.find((element) => element.key === key)?.name ?? key;
+  return elementShape(key).name;
 }

@@ -1,15 +1,15 @@
-import { ELEMENTS, type ElementKey } from '@even-lantern/core';
+import { elementShape, type ElementKey } from '@even-lantern/core';
 
 /** The letter of an element; the letter, not the tint, identifies it. */
 export function ElementTile({ element }: { element: ElementKey }) {
-  const name = ELEMENTS.find(({ key }) => key === element)?.name;
+  const { name, letter } = elementShape(element);
   return (
     <span
       title={name}
       className="inline-flex h-6 w-6 shrink-0 items-center justify-center rounded text-xs font-bold"
       style={{ background: `var(--tint-${element})` }}
     >
-      {element}
+      {letter}
     </span>
   );
 }

@@ -1,4 +1,4 @@
-import { ELEMENTS } from '@even-lantern/core';
+import { elementShape } from '@even-lantern/core';
 import type { ElementChange, ReviewElement } from '@even-lantern/contract';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { api, problemOf } from '../../app/api.js';
@@ -6,6 +6,8 @@ import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { ElementEffect } from './ElementEffect.js';
+import { Wordings } from './Wordings.js';
 
 const SAVE_AFTER_MS = 400;
 
@@ -15,7 +17,7 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
   const { remember } = useUndo();
   const [changeElement, saving] = api.useChangeElementMutation();
   const [refresh] = api.useLazyReviewQuery();
-  const shape = ELEMENTS.find(({ key }) => key === element.key);
+  const shape = elementShape(element.key);
   const [draft, setDraft] = useState({ text: element.text, note: element.note });
   const latest = useRef(element);
   latest.current = element;
@@ -39,7 +41,7 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
 
   const saveDraft = useEffectEvent(() => {
     const before = { text: element.text, note: element.note };
-    void save(draft, before, `wrote ${shape?.name.toLowerCase() ?? 'an element'}`);
+    void save(draft, before, `wrote ${shape.name.toLowerCase()}`);
   });
   useEffect(() => {
     if (!dirty || saving.isLoading || saving.isError) return;
@@ -65,10 +67,10 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
   const theirs = conflict ? (problemOf(saving.error).current as ReviewElement) : null;
 
   return (
-    <section className="grid gap-x-6 gap-y-2 py-2 md:grid-cols-[11rem_1fr_1fr]" aria-label={shape?.name}>
+    <section className="grid gap-x-6 gap-y-2 py-2 md:grid-cols-[11rem_1fr_1fr]" aria-label={shape.name}>
       <div className="flex flex-col gap-2">
         <span className="flex items-center gap-2 font-semibold">
-          <ElementTile element={element.key} /> {shape?.name}
+          <ElementTile element={element.key} /> {shape.name}
         </span>
         <label className="flex cursor-pointer items-center gap-2">
           <input
@@ -80,24 +82,28 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
               void save(
                 { searched },
                 { searched: !searched },
-                `${searched ? 'searched' : 'did not search'} on ${shape?.name ?? ''}`,
+                `${searched ? 'searched' : 'did not search'} on ${shape.name}`,
               );
             }}
           />
           search on this
         </label>
+        <ElementEffect element={element} />
       </div>
-      <label className="flex flex-col gap-1">
-        <span className="small-head">{shape?.asks}</span>
-        <textarea
-          className="textarea min-h-12 w-full text-[15px]"
-          rows={2}
-          maxLength={2000}
-          value={draft.text}
-          placeholder={`such as: ${shape?.example ?? ''}`}
-          onChange={(event) => edit({ text: event.target.value })}
-        />
-      </label>
+      <div className="flex flex-col gap-1">
+        <label className="flex flex-col gap-1">
+          <span className="small-head">{shape.asks}</span>
+          <textarea
+            className="textarea min-h-12 w-full text-[15px]"
+            rows={2}
+            maxLength={2000}
+            value={draft.text}
+            placeholder={`such as: ${shape.example}`}
+            onChange={(event) => edit({ text: event.target.value })}
+          />
+        </label>
+        <Wordings elementId={element.id} onTake={(text) => edit({ text })} />
+      </div>
       <label className="flex flex-col gap-1">
         <span className="small-head">Note</span>
         <textarea

@@ -1,19 +1,31 @@
-import { ELEMENTS, questionSentence } from '@even-lantern/core';
+import {
+  arrangeElements,
+  elementShape,
+  FRAMEWORKS,
+  questionSentence,
+  type FrameworkId,
+} from '@even-lantern/core';
+import type { ReviewElement } from '@even-lantern/contract';
 import { ArrowRight } from 'lucide-react';
+import { toast } from 'sonner';
 import { Link } from 'react-router';
+import { api, problemOf } from '../../app/api.js';
+import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ElementEditor } from './ElementEditor.js';
 
 /** The question, framed as elements and read back as one sentence. */
 export function QuestionStage() {
   const { review } = useReview();
-  const sentence = questionSentence(review.elements);
+  const sentence = questionSentence(review.elements, review.framework);
   const searched = review.elements.filter((element) => element.searched);
+  const { own, others } = arrangeElements(review.framework, review.elements, isEmpty);
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-3 px-6 py-3">
-      <div className="flex items-baseline gap-3">
+      <div className="flex flex-wrap items-baseline gap-x-3">
         <h1 className="text-[17px] font-bold">Question</h1>
-        <p className="quiet">Write what you know; leave the rest open. It is saved as you write.</p>
+        <p className="quiet flex-1">Write what you know; leave the rest open. It is saved as you write.</p>
+        <FrameworkChoice />
       </div>
       <p className="rule border-y py-3 font-serif text-xl leading-snug" data-testid="sentence">
         {sentence === '' ? (
@@ -23,11 +35,24 @@ export function QuestionStage() {
         )}
       </p>
       <div className="rule divide-y divide-[var(--rule)]">
-        {ELEMENTS.map(({ key }) => {
-          const element = review.elements.find((each) => each.key === key);
-          return element === undefined ? null : <ElementEditor key={element.id} element={element} />;
-        })}
+        {own.map((element) => (
+          <ElementEditor key={element.id} element={element} />
+        ))}
       </div>
+      {others.length > 0 && (
+        <section aria-label="Written under another framework">
+          <h2 className="small-head">Written under another framework</h2>
+          <p className="quiet text-sm">
+            These are kept. They are not part of the sentence; those that are searched on still have their
+            lane.
+          </p>
+          <div className="rule divide-y divide-[var(--rule)]">
+            {others.map((element) => (
+              <ElementEditor key={element.id} element={element} />
+            ))}
+          </div>
+        </section>
+      )}
       <div className="flex items-center gap-4 pb-6">
         <Link className="btn btn-primary" to="../concepts" relative="path">
           Map the concepts <ArrowRight className="h-4 w-4" aria-hidden="true" />
@@ -35,9 +60,51 @@ export function QuestionStage() {
         <p className="quiet">
           {searched.length === 0
             ? 'No element is searched on. Switch on at least one.'
-            : `Searched on: ${searched.map(({ key }) => ELEMENTS.find((each) => each.key === key)?.name).join(', ')}. Comparison and outcome often narrow too much.`}
+            : `Searched on: ${searched.map(({ key }) => elementShape(key).name).join(', ')}. The counts beside each show what it costs.`}
         </p>
       </div>
     </div>
+  );
+}
+
+function isEmpty({ text, note, searched, terms }: ReviewElement): boolean {
+  return text === '' && note === '' && !searched && terms.length === 0;
+}
+
+function FrameworkChoice() {
+  const { review } = useReview();
+  const { remember } = useUndo();
+  const [changeReview] = api.useChangeReviewMutation();
+  const [refresh] = api.useLazyReviewQuery();
+  const frame = async (framework: FrameworkId) => {
+    const before = review.framework;
+    const result = await changeReview({ id: review.id, version: review.version, framework });
+    if (result.data === undefined) {
+      toast.error(problemOf(result.error).title);
+      return;
+    }
+    remember({
+      what: 'framed the question another way',
+      undo: async () => {
+        const { version } = await refresh(review.id).unwrap();
+        await changeReview({ id: review.id, version, framework: before }).unwrap();
+      },
+    });
+  };
+  return (
+    <label className="flex items-center gap-2 text-sm">
+      Framed as
+      <select
+        className="select select-sm w-64"
+        value={review.framework}
+        onChange={(event) => void frame(event.target.value as FrameworkId)}
+      >
+        {FRAMEWORKS.map(({ id, name, purpose }) => (
+          <option key={id} value={id}>
+            {name}: {purpose}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -1,0 +1,31 @@
+import type { ReviewElement } from '@even-lantern/contract';
+import { useRehearsal } from '../../app/useRehearsal.js';
+import { formatCount } from '../../parts/Count.js';
+
+/** An outcome or comparison that leaves less than this share is worth a second thought. */
+const NARROW_SHARE = 0.8;
+
+/** What searching on an element does to the count: with it, and without it. */
+export function ElementEffect({ element }: { element: ReviewElement }) {
+  const { data } = useRehearsal();
+  if (!element.searched || data === undefined) return null;
+  if (element.terms.length === 0) {
+    return <p className="quiet text-xs">No terms in its lane yet, so nothing can be counted.</p>;
+  }
+  const withIt = data.whole.hits;
+  const without = data.without[element.id];
+  if (withIt === null || without == null || without.hits === null) return null;
+  const lost = without.hits - withIt;
+  return (
+    <p className="text-xs" aria-label="What it does to the count">
+      <span className="count">
+        <b>{formatCount(withIt)}</b> with it, {formatCount(without.hits)} without
+      </span>
+      {withIt < without.hits * NARROW_SHARE && (element.key === 'O' || element.key === 'C') && (
+        <span className="problem block">
+          It costs {formatCount(lost)} records. Search on it only if it must be said.
+        </span>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,30 @@
+import { format } from 'date-fns';
+import { api } from '../../app/api.js';
+
+/** Earlier wordings of an element, each of which can be taken back. */
+export function Wordings({ elementId, onTake }: { elementId: string; onTake: (text: string) => void }) {
+  const { data = [] } = api.useWordingsQuery(elementId);
+  if (data.length === 0) return null;
+  return (
+    <details className="text-xs">
+      <summary className="quiet cursor-pointer">
+        {data.length} earlier wording{data.length === 1 ? '' : 's'}
+      </summary>
+      <ul className="flex flex-col gap-1 pt-1">
+        {data.map(({ text, at, person }) => (
+          <li key={at} className="flex items-start gap-2">
+            <span className="min-w-0 flex-1">
+              “{text}”
+              <span className="quiet block">
+                {format(new Date(at), 'd MMM yyyy HH:mm')}, {person}
+              </span>
+            </span>
+            <button type="button" className="btn btn-xs btn-quiet" onClick={() => onTake(text)}>
+              Take back
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
