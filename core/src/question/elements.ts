@@ -126,7 +126,7 @@ export interface Framework {
 export const FRAMEWORKS: readonly Framework[] = [
   {
     id: 'pico',
-    name: 'PICO, with time and setting',
+    name: 'PICO',
     purpose: 'what an intervention does',
     elements: ['P', 'I', 'C', 'O', 'T', 'S'],
     searchedAtFirst: ['P', 'I'],
@@ -141,14 +141,14 @@ export const FRAMEWORKS: readonly Framework[] = [
   {
     id: 'pico-qualitative',
     name: 'PICo',
-    purpose: 'how people live through something (qualitative)',
+    purpose: 'how people live through something',
     elements: ['P', 'PI', 'Co'],
     searchedAtFirst: ['P', 'PI'],
   },
   {
     id: 'spider',
     name: 'SPIDER',
-    purpose: 'what people say of something, by design of study (qualitative and mixed)',
+    purpose: 'what people say of something',
     elements: ['Sa', 'PI', 'D', 'Ev', 'R'],
     searchedAtFirst: ['Sa', 'PI'],
   },

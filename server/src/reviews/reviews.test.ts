@@ -196,3 +196,10 @@ test('earlier wordings stay with their dates; what one person writes in one go i
   expect(await wordings()).toMatchObject([{ text: 'volunteers', person: 'Ada' }]);
   await server.get('/api/elements/nowhere/wordings').expect(404);
 });
+
+test('framing a review anew that has lanes does not give it empty ones', async () => {
+  await addTerm(words('pager*'));
+  const framed = (await server.patch(`/api/reviews/${review.id}`, { framework: 'spider' }, 1).expect(200))
+    .body as Review;
+  expect(framed.elements.filter(({ searched }) => searched).map(({ key }) => key)).toEqual(['P']);
+});

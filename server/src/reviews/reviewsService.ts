@@ -106,9 +106,15 @@ export class ReviewsService {
   private async frame(manager: EntityManager, id: string, framework: Framework): Promise<void> {
     const rows = await manager.findBy(ElementRow, { reviewId: id });
     const missing = framework.elements.filter((key) => !rows.some((row) => row.key === key));
+    const searchedTerms = await manager.countBy(TermRow, {
+      elementId: In(rows.filter(({ searched }) => searched).map((row) => row.id)),
+      removedAt: IsNull(),
+    });
+    // An empty lane would leave a strategy that has been worked on without its count.
+    const atFirst = searchedTerms > 0 ? [] : framework.searchedAtFirst;
     await manager.insert(
       ElementRow,
-      missing.map((key) => newElement(id, key, framework.searchedAtFirst.includes(key))),
+      missing.map((key) => newElement(id, key, atFirst.includes(key))),
     );
     for (const row of rows) {
       const own = (framework.elements as readonly string[]).includes(row.key);

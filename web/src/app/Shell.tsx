@@ -102,7 +102,7 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
   return (
     <header className="rule flex h-[46px] shrink-0 items-center gap-4 border-b px-4">
       <Link to="/reviews" aria-label="Even Lantern, all reviews">
-        <Mark />
+        <Mark compact />
       </Link>
       <Link
         to={`/reviews/${reviewId}/question`}

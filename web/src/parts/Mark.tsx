@@ -1,4 +1,5 @@
-export function Mark() {
+/** @param compact without the name on narrow screens */
+export function Mark({ compact = false }: { compact?: boolean }) {
   return (
     <span className="flex items-center gap-2 font-bold whitespace-nowrap">
       <svg viewBox="0 0 24 24" className="h-6 w-6" aria-hidden="true">
@@ -15,7 +16,7 @@ export function Mark() {
           fill="var(--color-accent)"
         />
       </svg>
-      Even Lantern
+      <span className={compact ? 'max-sm:sr-only' : ''}>Even Lantern</span>
     </span>
   );
 }

@@ -3,7 +3,7 @@ import { useRehearsal } from '../../app/useRehearsal.js';
 import { formatCount } from '../../parts/Count.js';
 
 /** An outcome or comparison that leaves less than this share is worth a second thought. */
-const NARROW_SHARE = 0.8;
+const NARROW_SHARE = 0.9;
 
 /** What searching on an element does to the count: with it, and without it. */
 export function ElementEffect({ element }: { element: ReviewElement }) {

@@ -7,6 +7,7 @@ import {
 } from '@even-lantern/core';
 import type { ReviewElement } from '@even-lantern/contract';
 import { ArrowRight } from 'lucide-react';
+import { useRef } from 'react';
 import { toast } from 'sonner';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
@@ -76,9 +77,10 @@ function FrameworkChoice() {
   const { remember } = useUndo();
   const [changeReview] = api.useChangeReviewMutation();
   const [refresh] = api.useLazyReviewQuery();
-  const frame = async (framework: FrameworkId) => {
-    const before = review.framework;
-    const result = await changeReview({ id: review.id, version: review.version, framework });
+  const last = useRef(Promise.resolve());
+  const change = async (framework: FrameworkId) => {
+    const { version, framework: before } = await refresh(review.id).unwrap();
+    const result = await changeReview({ id: review.id, version, framework });
     if (result.data === undefined) {
       toast.error(problemOf(result.error).title);
       return;
@@ -86,18 +88,24 @@ function FrameworkChoice() {
     remember({
       what: 'framed the question another way',
       undo: async () => {
-        const { version } = await refresh(review.id).unwrap();
-        await changeReview({ id: review.id, version, framework: before }).unwrap();
+        const fresh = await refresh(review.id).unwrap();
+        await changeReview({ id: review.id, version: fresh.version, framework: before }).unwrap();
       },
     });
+  };
+  // By keyboard one choice follows another at once; each is made on what the one before left.
+  const frame = (framework: FrameworkId) => {
+    last.current = last.current
+      .then(() => change(framework))
+      .catch((error: unknown) => void toast.error(problemOf(error).title));
   };
   return (
     <label className="flex items-center gap-2 text-sm">
       Framed as
       <select
-        className="select select-sm w-64"
+        className="select select-sm w-72"
         value={review.framework}
-        onChange={(event) => void frame(event.target.value as FrameworkId)}
+        onChange={(event) => frame(event.target.value as FrameworkId)}
       >
         {FRAMEWORKS.map(({ id, name, purpose }) => (
           <option key={id} value={id}>
