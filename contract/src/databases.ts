@@ -75,6 +75,25 @@ export interface IndexWords {
   more: boolean;
 }
 
+export interface ValueCount {
+  value: string;
+  count: number;
+}
+
+/** What the records that hold all words of a text are like. Each list is empty where the database does not count it. */
+export interface Overview {
+  text: string;
+  hits: number;
+  release: string;
+  /** in order of years */
+  years: ValueCount[];
+  /** kinds of publication and design */
+  kinds: ValueCount[];
+  headings: ValueCount[];
+  /** the authors’ own keywords */
+  keywords: ValueCount[];
+}
+
 export interface Sample extends Counted {
   records: BibRecord[];
 }

@@ -163,3 +163,28 @@ test('records are made once and then read from disk', () => {
   expect(database?.records).toHaveLength(600);
   expect(readdirSync(dataFolder)).toHaveLength(1);
 });
+
+test('facets count the values of an index in what was found, and each narrows to just its count', async () => {
+  const root = await ask({ query: 'sleep*', maximumRecords: '0', facetLimit: '3:el.heading,40:el.year' });
+  const facets = childAt(root, 'facetedResults', 'datasource', 'facets');
+  const [heading, year] = facets === null ? [] : childrenNamed(facets, 'facet');
+  if (heading === undefined || year === undefined) throw new Error('no facets');
+  const terms = (facet: XmlElement) =>
+    childrenNamed(childAt(facet, 'terms') ?? facet, 'term').map((term) => ({
+      query: textAt(term, 'query'),
+      count: Number(textAt(term, 'count')),
+    }));
+  expect([textAt(heading, 'index'), terms(heading).length]).toEqual(['el.heading', 3]);
+  expect(terms(year).reduce((sum, { count }) => sum + count, 0)).toBe(hits(root));
+  for (const { query, count } of [...terms(heading), ...terms(year).slice(0, 3)]) {
+    expect([
+      query,
+      hits(await ask({ query: `el.words = "sleep*" and ${query}`, maximumRecords: '0' })),
+    ]).toEqual([query, count]);
+  }
+});
+
+test('facets that do not exist, or cannot be read, are refused', async () => {
+  expect(diagnostic(await ask({ query: 'sleep', facetLimit: '5:el.moonlight' }))).toMatch(/\/16$/);
+  expect(diagnostic(await ask({ query: 'sleep', facetLimit: 'many!' }))).toMatch(/\/6$/);
+});

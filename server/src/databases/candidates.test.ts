@@ -1,4 +1,4 @@
-import type { IndexWords, Review, Sample, TermCount } from '@even-lantern/contract';
+import type { IndexWords, Overview, Review, Sample, TermCount } from '@even-lantern/contract';
 import { DatabaseError } from './databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
@@ -108,4 +108,25 @@ test('too few letters, several words and a database that cannot list its words a
   expect((await wordsBeginning('light').expect(502)).body).toMatchObject({
     title: expect.stringContaining('It cannot be scanned.'),
   });
+});
+
+const overview = (text: string) =>
+  server.get(`/api/databases/faulty/overview?text=${encodeURIComponent(text)}`);
+
+test('an overview of a broad text looks for all of its words, and tells what the database counts', async () => {
+  const queries: string[] = [];
+  const { facets } = database;
+  database.facets = (query, indexes) => {
+    queries.push(query);
+    return facets(query, indexes);
+  };
+  const found = (await overview('light night').expect(200)).body as Overview;
+  expect(queries).toEqual(['el.words = "light" and el.words = "night"']);
+  expect(found).toMatchObject({ hits: 25, years: [{ value: '2026', count: 25 }], headings: [] });
+});
+
+test('an overview of nothing, and one from a database that fails, are explained', async () => {
+  expect((await overview(' ').expect(400)).body).toMatchObject({ errors: [{ path: 'text' }] });
+  database.callsLeft = 0;
+  await overview('light').expect(502);
 });

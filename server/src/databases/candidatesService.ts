@@ -1,8 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { searchedTerms, termQuery, type Query, type TermContent } from '@even-lantern/core';
-import type { Candidates, Sample, SampleRequest, TermCount } from '@even-lantern/contract';
+import { parsePhrase, searchedTerms, termQuery, type Query, type TermContent } from '@even-lantern/core';
+import type { Candidates, Overview, Sample, SampleRequest, TermCount } from '@even-lantern/contract';
+import { badInput } from '../application/problem.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
+
+/** How many values of each index an overview asks for. */
+const OVERVIEW_FACETS = { year: 200, publicationType: 12, heading: 20, keywords: 20 };
 
 /** What terms would find and add before anybody adds them. */
 @Injectable()
@@ -32,6 +36,29 @@ export class CandidatesService {
     const own = termQuery(content);
     if (!own.ok) return { hits: null, error: own.message, records: [] };
     return this.databases.sample(await this.databases.open(database), own.query);
+  }
+
+  /** The lay of the land: what the records that hold all words of a text are like. */
+  async overview(databaseId: string, text: string): Promise<Overview> {
+    const parsed = parsePhrase(text);
+    if (!parsed.ok) throw badInput([{ path: 'text', message: parsed.error.message }]);
+    const operands = parsed.phrase.map((pattern): Query => ({
+      kind: 'words',
+      field: 'words',
+      phrase: [pattern],
+    }));
+    const query: Query = { kind: 'and', operands };
+    const database = await this.databases.open(databaseId);
+    const { hits, facets } = await this.databases.facets(database, query, OVERVIEW_FACETS);
+    return {
+      text,
+      hits,
+      release: database.description.release,
+      years: (facets.year ?? []).sort((a, b) => Number(a.value) - Number(b.value)),
+      kinds: facets.publicationType ?? [],
+      headings: facets.heading ?? [],
+      keywords: facets.keywords ?? [],
+    };
   }
 
   private async countOne(

@@ -30,6 +30,17 @@ export interface ScannedWord {
   hits: number;
 }
 
+export interface FacetValue {
+  value: string;
+  count: number;
+}
+
+export interface FacetAnswer {
+  hits: number;
+  /** by the index asked for, the most frequent first; without those the database does not count */
+  facets: Record<string, FacetValue[]>;
+}
+
 export interface Page {
   /** from 1 */
   start: number;
@@ -46,6 +57,8 @@ export interface DatabaseConnector {
    * @param from the first word, or what it would stand after
    */
   scan(field: SearchField, from: string, most: number, signal?: AbortSignal): Promise<ScannedWord[]>;
+  /** @param indexes how many values of each index are wanted */
+  facets(query: string, indexes: Record<string, number>, signal?: AbortSignal): Promise<FacetAnswer>;
   /** The database's vocabulary as SKOS Turtle. */
   vocabulary(address: string, signal?: AbortSignal): Promise<string>;
 }

@@ -35,6 +35,12 @@ export class DatabasesController {
     return this.databases.wordsBeginning(id, word.word);
   }
 
+  @Get('databases/:id/overview')
+  @ApiOperation({ summary: 'Years, kinds, headings and author words of what a broad text finds' })
+  overview(@Param('id') id: string, @Query('text') text: string | undefined) {
+    return this.candidates.overview(id, String(text ?? ''));
+  }
+
   @Get('databases/:id/vocabulary')
   @ApiOperation({ summary: 'The whole vocabulary of a database' })
   async vocabulary(@Param('id') id: string) {

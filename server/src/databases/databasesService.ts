@@ -3,7 +3,12 @@ import { LRUCache } from 'lru-cache';
 import { printCql, vocabularyFromTurtle, type Query, type Vocabulary } from '@even-lantern/core';
 import type { Counted, DatabaseProfile, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
 import { databaseTrouble, notFound } from '../application/problem.js';
-import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
+import {
+  DatabaseError,
+  type DatabaseConnector,
+  type DatabaseDescription,
+  type FacetAnswer,
+} from './databaseConnector.js';
 
 /** A database as it is known now: the connector to it and how it describes itself. */
 export interface OpenDatabase {
@@ -119,6 +124,16 @@ export class DatabasesService {
         `The words of the index cannot be listed: ${error.message}`,
         'Nothing was changed.',
       );
+    }
+  }
+
+  /** @throws ProblemException when the database fails, or cannot count by index */
+  async facets(database: OpenDatabase, query: Query, indexes: Record<string, number>): Promise<FacetAnswer> {
+    try {
+      return await database.connector.facets(canonicalText(database, query), indexes);
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      throw databaseTrouble(`The database cannot give an overview: ${error.message}`, 'Nothing was changed.');
     }
   }
 

@@ -15,6 +15,8 @@ import {
   type CountAnswer,
   type DatabaseConnector,
   type DatabaseDescription,
+  type FacetAnswer,
+  type FacetValue,
   type Page,
   type ScannedWord,
   type SearchAnswer,
@@ -85,7 +87,13 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
     return xml.root;
   };
 
-  const search = async (query: string, page: Page, signal?: AbortSignal): Promise<SearchAnswer> => {
+  /** @returns the answer and how many records it tells of */
+  const searchRetrieve = async (
+    query: string,
+    page: Page,
+    further: Record<string, string>,
+    signal?: AbortSignal,
+  ): Promise<{ root: XmlElement; hits: number }> => {
     const root = await request(
       {
         query,
@@ -93,6 +101,7 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
         startRecord: String(page.start),
         maximumRecords: String(page.size),
         recordSchema: 'mods',
+        ...further,
       },
       signal,
     );
@@ -104,8 +113,13 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
     }
     if (!/^\d+$/.test(total))
       throw new DatabaseError(`The answer from ${host} holds no number of records.`, false);
+    return { root, hits: Number(total) };
+  };
+
+  const search = async (query: string, page: Page, signal?: AbortSignal): Promise<SearchAnswer> => {
+    const { root, hits } = await searchRetrieve(query, page, {}, signal);
     return {
-      hits: Number(total),
+      hits,
       release: textAt(root, 'extraResponseData', 'profile', 'release'),
       understood: textAt(root, 'echoedSearchRetrieveRequest', 'query'),
       records: recordsOf(root, host),
@@ -125,6 +139,14 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
         throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
       return describe(root, explain, address);
     },
+    async facets(query, indexes, signal): Promise<FacetAnswer> {
+      const facetLimit = Object.entries(indexes)
+        .map(([index, limit]) => `${limit}:el.${index}`)
+        .join(',');
+      const { root, hits } = await searchRetrieve(query, { start: 1, size: 0 }, { facetLimit }, signal);
+      const facets = childAt(root, 'facetedResults', 'datasource', 'facets');
+      return { hits, facets: facets === null ? {} : facetsIn(facets) };
+    },
     async scan(field, from, most, signal): Promise<ScannedWord[]> {
       const parameters = {
         operation: 'scan',
@@ -142,6 +164,19 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
     },
     vocabulary: (vocabularyAddress, signal) => get(new URL(vocabularyAddress, address), {}, signal),
   };
+}
+
+function facetsIn(facets: XmlElement): Record<string, FacetValue[]> {
+  return Object.fromEntries(
+    childrenNamed(facets, 'facet').map((facet): [string, FacetValue[]] => {
+      const terms = childAt(facet, 'terms');
+      const values = (terms === null ? [] : childrenNamed(terms, 'term')).map((term) => ({
+        value: textAt(term, 'actualTerm'),
+        count: Number(textAt(term, 'count')) || 0,
+      }));
+      return [textAt(facet, 'index').replace(/^el\./, ''), values];
+    }),
+  );
 }
 
 function recordsOf(root: XmlElement, host: string): BibRecord[] {

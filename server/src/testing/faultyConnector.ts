@@ -41,6 +41,10 @@ export function faultyConnector(hits: number): FaultyConnector {
       const records = Array.from({ length }, (_, i) => recordOf(start + i));
       return { hits: connector.hits, release: connector.release, understood: '', records };
     },
+    async facets() {
+      await pass();
+      return { hits: connector.hits, facets: { year: [{ value: '2026', count: connector.hits }] } };
+    },
     async scan() {
       await pass();
       return [];

@@ -2,8 +2,10 @@
 import { escapeXml, recordToMods, type BibRecord } from '@even-lantern/core';
 import type { StandInDatabase } from './database.js';
 import type { Diagnostic } from './diagnostics.js';
+import type { Facet } from './facets.js';
 
 const RESPONSE = 'http://docs.oasis-open.org/ns/search-ws/sruResponse';
+const FACETED = 'http://docs.oasis-open.org/ns/search-ws/facetedResults';
 const SCAN = 'http://docs.oasis-open.org/ns/search-ws/scan';
 const DIAGNOSTIC = 'http://docs.oasis-open.org/ns/search-ws/diagnostic';
 const EXPLAIN = 'http://explain.z3950.org/dtd/2.0/';
@@ -27,6 +29,7 @@ export interface SearchAnswer {
   /** records as XML, or as escaped text */
   escaping: 'xml' | 'string';
   echoed: Readonly<Record<string, string>>;
+  facets: readonly Facet[];
   diagnostics: readonly Diagnostic[];
 }
 
@@ -47,6 +50,7 @@ export function searchAnswer(database: StandInDatabase, answer: SearchAnswer): s
     `<echoedSearchRetrieveRequest>${Object.entries(answer.echoed)
       .map(([name, value]) => element(name, value))
       .join('')}</echoedSearchRetrieveRequest>`,
+    facetsElement(answer.facets, database),
     diagnosticsElement(answer.diagnostics),
     releaseElement(database),
     element('resultCountPrecision', 'info:srw/vocabulary/resultCountPrecision/1/exact'),
@@ -168,6 +172,18 @@ function recordToDc(record: BibRecord): string {
     dc('language', record.language),
     '</srw_dc:dc>',
   ].join('');
+}
+
+function facetsElement(facets: readonly Facet[], database: StandInDatabase): string {
+  if (facets.length === 0) return '';
+  const each = facets.map(({ label, index, terms }) => {
+    const counted = terms.map(
+      ({ value, query, count }) =>
+        `<term>${element('actualTerm', value)}${element('query', query)}${element('count', count)}</term>`,
+    );
+    return `<facet>${element('facetDisplayLabel', label)}${element('index', index)}${element('relation', '=')}<terms>${counted.join('')}</terms></facet>`;
+  });
+  return `<facetedResults xmlns="${FACETED}"><datasource>${element('datasourceDisplayLabel', database.name)}<facets>${each.join('')}</facets></datasource></facetedResults>`;
 }
 
 function diagnosticsElement(diagnostics: readonly Diagnostic[]): string {

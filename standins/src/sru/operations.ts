@@ -16,6 +16,7 @@ import {
 } from '@even-lantern/core';
 import { explainAnswer, refusal, scanAnswer, searchAnswer, SCHEMAS, MODS_SCHEMA } from './answers.js';
 import type { StandInDatabase } from './database.js';
+import { facetsOf, readFacetLimit } from './facets.js';
 import { refuse, SruStop, type Diagnostic } from './diagnostics.js';
 
 export type SruParameters = Readonly<Record<string, string | undefined>>;
@@ -23,7 +24,7 @@ export type SruParameters = Readonly<Record<string, string | undefined>>;
 const KNOWN_PARAMETERS = new Set([
   'operation', 'version', 'query', 'queryType', 'startRecord', 'maximumRecords', 'recordSchema',
   'recordXMLEscaping', 'recordPacking', 'resultSetTTL', 'stylesheet', 'sortKeys', 'renderedBy', 'httpAccept',
-  'responseType', 'scanClause', 'maximumTerms', 'responsePosition', 'release',
+  'facetLimit', 'facetSort', 'responseType', 'scanClause', 'maximumTerms', 'responsePosition', 'release',
 ]); // prettier-ignore
 
 const DEFAULT_PAGE = 10;
@@ -94,6 +95,15 @@ export function sruService(database: StandInDatabase): SruService {
         if (record !== undefined) records.push(record);
       }
     }
+    const facets =
+      parameters.facetLimit === undefined
+        ? []
+        : facetsOf(
+            database,
+            docsOf(found.documents),
+            readFacetLimit(parameters.facetLimit, database),
+            parameters.facetSort?.startsWith('alphanumeric') === true ? 'value' : 'count',
+          );
     const understood = printCql(query, { vocabulary: database.tree.vocabulary.id });
     return searchAnswer(database, {
       total,
@@ -109,6 +119,7 @@ export function sruService(database: StandInDatabase): SruService {
         recordSchema: schema,
         ...(parameters.sortKeys === undefined ? {} : { sortKeys: parameters.sortKeys }),
       },
+      facets,
       diagnostics,
     });
   };

@@ -11,6 +11,7 @@ import {
   type Ledger,
   type NewRun,
   type NewTerm,
+  type Overview,
   type Person,
   type Problem,
   type RecordPage,
@@ -106,6 +107,9 @@ export const api = createApi({
     vocabulary: build.query<Vocabulary, string>({ query: (database) => `databases/${database}/vocabulary` }),
     words: build.query<IndexWords, { database: string; begins: string }>({
       query: ({ database, begins }) => ({ url: `databases/${database}/words`, params: { begins } }),
+    }),
+    overview: build.query<Overview, { database: string; text: string }>({
+      query: ({ database, text }) => ({ url: `databases/${database}/overview`, params: { text } }),
     }),
     candidates: build.query<TermCount[], { review: string; candidates: Candidates }>({
       query: ({ review, candidates }) => ({

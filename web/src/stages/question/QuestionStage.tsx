@@ -14,6 +14,7 @@ import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ElementEditor } from './ElementEditor.js';
+import { Overview } from './Overview.js';
 
 /** The question, framed as elements and read back as one sentence. */
 export function QuestionStage() {
@@ -64,6 +65,7 @@ export function QuestionStage() {
             : `Searched on: ${searched.map(({ key }) => elementShape(key).name).join(', ')}. The counts beside each show what it costs.`}
         </p>
       </div>
+      <Overview />
     </div>
   );
 }

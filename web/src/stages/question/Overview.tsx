@@ -1,0 +1,158 @@
+import { elementShape, type TermContent } from '@even-lantern/core';
+import type { Overview as OverviewAnswer, ValueCount } from '@even-lantern/contract';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { api, problemOf } from '../../app/api.js';
+import { useReview } from '../../app/useReview.js';
+import { formatCount } from '../../parts/Count.js';
+import { LineForm } from '../../parts/LineForm.js';
+import { headingContent, wordsContent } from '../concepts/headingContent.js';
+import { useTermEdits } from '../concepts/useTermEdits.js';
+import { Years } from './Years.js';
+
+/** Scan a broad text in the database, to see the lay of the land; what is found can be taken into the question. */
+export function Overview() {
+  const { database } = useReview();
+  const [text, setText] = useState('');
+  const { currentData, error, isFetching } = api.useOverviewQuery(
+    { database: database?.id ?? '', text },
+    { skip: text === '' || database === null },
+  );
+  return (
+    <section aria-label="Scan" className="rule flex flex-col gap-3 border-t pt-4 pb-8">
+      <div>
+        <h2 className="font-bold">See the lay of the land</h2>
+        <p className="quiet">
+          Scan a broad text: what years, kinds of study, headings and authors’ words there are in{' '}
+          {database?.name ?? 'the database'}.
+        </p>
+      </div>
+      <div className="max-w-xl">
+        <LineForm
+          label="Scan for records with all of these words"
+          button="Scan"
+          placeholder="such as: light night nurses"
+          problem={error === undefined || text === '' ? null : problemOf(error)}
+          onSubmit={(typed) => setText(typed.trim())}
+        />
+      </div>
+      {isFetching && <p className="quiet">Scanning …</p>}
+      {currentData !== undefined && text !== '' && <Land found={currentData} />}
+    </section>
+  );
+}
+
+function Land({ found }: { found: OverviewAnswer }) {
+  const { database } = useReview();
+  const vocabulary = database?.vocabulary?.id ?? '';
+  return (
+    <>
+      <p>
+        <b>{formatCount(found.hits)}</b> records hold all of “{found.text}”.
+      </p>
+      {found.hits > 0 && (
+        <div className="grid gap-6 md:grid-cols-2">
+          <Years years={found.years} />
+          <Values name="Kinds of publication and design" values={found.kinds} of={found.hits} />
+          <Values
+            name="Most frequent headings"
+            values={found.headings}
+            of={found.hits}
+            contentOf={(label) => headingContent(vocabulary, label)}
+          />
+          <Values
+            name="Authors’ own keywords"
+            values={found.keywords}
+            of={found.hits}
+            contentOf={(word) => wordsContent(word.includes(' ') ? `"${word}"` : word)}
+          />
+        </div>
+      )}
+    </>
+  );
+}
+
+interface ValuesProps {
+  name: string;
+  values: readonly ValueCount[];
+  of: number;
+  /** the term that a value becomes in a lane; kinds become none */
+  contentOf?: (value: string) => TermContent;
+}
+
+function Values({ name, values, of, contentOf }: ValuesProps) {
+  if (values.length === 0) return null;
+  return (
+    <section>
+      <h3 className="small-head">{name}</h3>
+      <ul>
+        {values.map(({ value, count }) => (
+          <li key={value} className="flex items-center gap-2 py-0.5">
+            <span className="relative min-w-0 flex-1 px-1">
+              <span
+                className="absolute inset-y-0 left-0 rounded"
+                style={{ width: `${(100 * count) / of}%`, background: 'var(--bar-rest)' }}
+                aria-hidden="true"
+              />
+              <span className="relative">{value}</span>
+            </span>
+            <span className="count w-12">{formatCount(count)}</span>
+            <TakeInto value={value} content={contentOf?.(value) ?? null} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Takes what was found into an element's text or, where it can be searched, into its lane. */
+function TakeInto({ value, content }: { value: string; content: TermContent | null }) {
+  const { review } = useReview();
+  const { add } = useTermEdits();
+  const [changeElement] = api.useChangeElementMutation();
+  const take = async (chosen: string) => {
+    const [where, id] = chosen.split(' ');
+    const element = review.elements.find((each) => each.id === id);
+    if (element === undefined) return;
+    const { name } = elementShape(element.key);
+    if (where === 'lane' && content !== null) {
+      const failed = await add(element.id, content, 'proposed');
+      if (failed === null) toast(`Added ${value} to the lane of ${name.toLowerCase()}.`);
+      else toast.error(failed);
+      return;
+    }
+    const text = element.text.trim() === '' ? value : `${element.text.trim()}, ${value}`;
+    const { version } = element;
+    const result = await changeElement({ reviewId: review.id, id: element.id, version, change: { text } });
+    if (result.data === undefined) toast.error(problemOf(result.error).title);
+    else toast(`Wrote ${value} into ${name.toLowerCase()}.`);
+  };
+  return (
+    <select
+      className="select select-xs w-24"
+      aria-label={`Take ${value} into`}
+      value=""
+      onChange={(event) => void take(event.target.value)}
+    >
+      <option value="">Take into</option>
+      {content !== null && (
+        <optgroup label="a lane">
+          {review.elements
+            .filter(({ searched }) => searched)
+            .map(({ id, key }) => (
+              <option key={id} value={`lane ${id}`}>
+                lane {elementShape(key).name}
+              </option>
+            ))}
+        </optgroup>
+      )}
+      <optgroup label="the question">
+        {review.elements.map(({ id, key }) => (
+          <option key={id} value={`text ${id}`}>
+            {elementShape(key).name}
+          </option>
+        ))}
+      </optgroup>
+    </select>
+  );
+}
