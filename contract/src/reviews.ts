@@ -1,11 +1,14 @@
 import Joi from 'joi';
 import {
+  ELEMENT_KEYS,
   FRAMEWORK_IDS,
+  LANES_FORM,
   MAX_NEAR_DISTANCE,
   MAX_TERM_LENGTH,
   SEARCH_FIELDS,
   TERM_ORIGINS,
   type FrameworkId,
+  type LanesDocument,
   type QuestionElement,
   type Term,
   type TermContent,
@@ -195,6 +198,45 @@ export const candidatesSchema = Joi.object<Candidates>({
   instead: Joi.string().allow(null).required(),
   contents: Joi.array().items(termContent).max(MAX_CANDIDATES).required(),
 });
+
+const laneDocument = Joi.object({
+  name: Joi.string().allow('').max(2000).required(),
+  element: Joi.string()
+    .valid(...ELEMENT_KEYS)
+    .required(),
+  terms: Joi.array()
+    .items(
+      Joi.object({
+        content: termContent.required(),
+        origin: Joi.string()
+          .valid(...TERM_ORIGINS)
+          .required(),
+        heldBack: Joi.string().max(1000).allow(null).required(),
+      }),
+    )
+    .max(2000)
+    .required(),
+});
+
+/** Lanes as they are exported and read back. */
+export const lanesSchema = Joi.object<LanesDocument>({
+  form: Joi.string()
+    .valid(LANES_FORM)
+    .required()
+    .messages({
+      'any.only': `This is not a file of lanes of the form ${LANES_FORM}.`,
+      'any.required': `This is not a file of lanes: “form” should be ${LANES_FORM}.`,
+    }),
+  title: Joi.string().allow('').max(300).required(),
+  lanes: Joi.array().items(laneDocument).max(50).required(),
+});
+
+/** What came of reading lanes. */
+export interface LanesRead {
+  added: number;
+  /** terms that were in their lane already */
+  present: number;
+}
 
 /** A few records that a term finds, to see what kind they are. */
 export interface SampleRequest {

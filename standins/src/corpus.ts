@@ -6,7 +6,7 @@ import type { BibRecord } from '@even-lantern/core';
 import { generateRecords, type Content, type GenerateOptions } from './generate.js';
 
 /** Raised whenever the generator's code changes what it makes. */
-const GENERATOR_VERSION = 2;
+const GENERATOR_VERSION = 3;
 
 /**
  * Reads the records from the folder, or makes and keeps them when they are missing or were made otherwise.

@@ -51,7 +51,14 @@ export function tell(design: Design, topic: Topic, chance: Chance): Told {
     label,
     text: spell(text),
   }));
-  return { title: spell(capitalise(title)), abstract, outcomes: cast.outcomes.map(({ outcome }) => outcome) };
+  // Indexers can only index what a record tells.
+  const told = [title, ...abstract.map(({ text }) => text)].join(' ').toLowerCase();
+  const outcomes = cast.outcomes
+    .filter(({ name, outcome }) =>
+      [name, outcome.instrument].some((words) => told.includes(spell(words).toLowerCase())),
+    )
+    .map(({ outcome }) => outcome);
+  return { title: spell(capitalise(title)), abstract, outcomes };
 }
 
 function castOf(topic: Topic, chance: Chance): Cast {

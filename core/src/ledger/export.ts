@@ -1,4 +1,5 @@
 import { stringify } from 'csv-stringify/sync';
+import { markdownText } from '../text/index.js';
 import type { LedgerEntry } from './entry.js';
 
 /** The ledger as CSV (RFC 4180), one row per line of every entry. Cells that look like formulas are defused. */
@@ -21,39 +22,34 @@ export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
 
 /** The ledger as a Markdown document that can be read as it is. */
 export function ledgerToMarkdown(entries: readonly LedgerEntry[], title: string): string {
-  const parts = [`# Ledger: ${inline(title)}`, ''];
+  const parts = [`# Ledger: ${markdownText(title)}`, ''];
   if (entries.length === 0) parts.push('Nothing has been run and logged yet.', '');
   for (const { content, hash, previousHash } of entries) {
     const outcome =
       content.outcome === 'complete' ? 'complete' : `interrupted: ${content.reason ?? 'reason unknown'}`;
     parts.push(
-      `## Entry ${content.entry}: ${inline(content.databaseName)}, ${content.startedAt}`,
+      `## Entry ${content.entry}: ${markdownText(content.databaseName)}, ${content.startedAt}`,
       '',
-      `- Outcome: ${inline(outcome)}`,
-      `- Database release: ${inline(content.release)}`,
-      `- Started: ${content.startedAt} (UTC); time zone of the person: ${inline(content.timeZone)}`,
+      `- Outcome: ${markdownText(outcome)}`,
+      `- Database release: ${markdownText(content.release)}`,
+      `- Started: ${content.startedAt} (UTC); time zone of the person: ${markdownText(content.timeZone)}`,
       `- Duration: ${content.durationMs} ms`,
-      `- Ran by: ${inline(content.ranBy)}`,
+      `- Ran by: ${markdownText(content.ranBy)}`,
       `- Hits: ${content.hits ?? 'not counted'}; records fetched: ${content.fetched}`,
       `- Result fingerprint (SHA-256 of the sorted accession ids): \`${content.fingerprint}\``,
       `- Application version: ${content.applicationVersion}`,
       `- Entry hash: \`${hash}\`; previous entry: ${previousHash === null ? 'none' : `\`${previousHash}\``}`,
       '',
-      `| Line | What it searches | String sent (${inline(content.dialect)}) | Hits |`,
+      `| Line | What it searches | String sent (${markdownText(content.dialect)}) | Hits |`,
       '| --- | --- | --- | ---: |',
       ...content.lines.map(
         (line) =>
-          `| L${line.number} | ${inline(line.description)} | ${code(line.string)} | ${line.hits ?? 'not counted'} |`,
+          `| L${line.number} | ${markdownText(line.description)} | ${code(line.string)} | ${line.hits ?? 'not counted'} |`,
       ),
       '',
     );
   }
   return parts.join('\n');
-}
-
-/** Text that stays text: markup in titles and names must not act. */
-function inline(text: string): string {
-  return text.replace(/[\\`*_[\]<>|#]/g, (char) => `\\${char}`).replace(/\s+/g, ' ');
 }
 
 /** A code span in a table cell, fenced by more backticks than it holds. */

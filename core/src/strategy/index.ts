@@ -9,5 +9,7 @@ export {
   termQuery,
 } from './compile.js';
 export type { TermQueryResult } from './compile.js';
+export { LANES_FORM, lanesToCsv, lanesToDocument, lanesToMarkdown } from './laneExport.js';
+export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';
 export { TERM_ORIGINS } from './model.js';
 export type { Lane, Line, Strategy, StrategyProblem, Term, TermContent, TermOrigin } from './model.js';

@@ -1,2 +1,3 @@
+export { markdownText } from './markdown.js';
 export { forEachWord, textKey, tokenise } from './tokens.js';
 export type { Token } from './tokens.js';

@@ -42,6 +42,59 @@ export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
   });
 }
 
+/** Writes a vocabulary as JSON-LD 1.1 (W3C Recommendation, 2020), with the same addresses as in Turtle. */
+export function vocabularyToJsonLd(vocabulary: Vocabulary): string {
+  const scheme = `urn:even-lantern:vocabulary:${vocabulary.id}`;
+  const node = (label: string) => `${scheme}:${encodeURIComponent(label)}`;
+  return JSON.stringify(
+    {
+      '@context': {
+        '@language': 'en',
+        skos: SKOS,
+        dct: DCT,
+        id: '@id',
+        type: '@type',
+        identifier: { '@id': 'dct:identifier', '@language': null },
+        issued: { '@id': 'dct:issued', '@language': null },
+        title: 'dct:title',
+        inScheme: { '@id': 'skos:inScheme', '@type': '@id' },
+        topConceptOf: { '@id': 'skos:topConceptOf', '@type': '@id' },
+        prefLabel: 'skos:prefLabel',
+        altLabel: 'skos:altLabel',
+        scopeNote: 'skos:scopeNote',
+        historyNote: 'skos:historyNote',
+        broader: { '@id': 'skos:broader', '@type': '@id' },
+        related: { '@id': 'skos:related', '@type': '@id' },
+        subheading: { '@id': ALLOWED_SUBHEADING, '@language': null },
+      },
+      '@graph': [
+        {
+          id: scheme,
+          type: 'skos:ConceptScheme',
+          identifier: vocabulary.id,
+          title: vocabulary.name,
+          issued: vocabulary.release,
+        },
+        ...vocabulary.headings.map((heading) => ({
+          id: node(heading.label),
+          type: 'skos:Concept',
+          inScheme: scheme,
+          ...(heading.broader.length === 0 ? { topConceptOf: scheme } : {}),
+          prefLabel: heading.label,
+          altLabel: heading.entryTerms,
+          ...(heading.scopeNote === '' ? {} : { scopeNote: heading.scopeNote }),
+          ...(heading.historyNote === null ? {} : { historyNote: heading.historyNote }),
+          broader: heading.broader.map(node),
+          related: heading.related.map(node),
+          subheading: heading.subheadings,
+        })),
+      ],
+    },
+    null,
+    1,
+  );
+}
+
 /**
  * Reads a SKOS vocabulary from Turtle. Relations to concepts that are not in the file are left out.
  * @returns the vocabulary, or what is wrong and in which line

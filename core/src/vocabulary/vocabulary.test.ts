@@ -4,6 +4,7 @@ import {
   indexVocabulary,
   pathsTo,
   vocabularyFromTurtle,
+  vocabularyToJsonLd,
   vocabularyToTurtle,
   type Heading,
   type Vocabulary,
@@ -63,4 +64,20 @@ test('a circle in a foreign vocabulary does not trap the walk', () => {
   expect(allNarrower(circle, 'A')?.map(({ label }) => label)).toEqual(['B']);
   const a = headingByLabel(circle, 'A');
   expect(a && pathsTo(circle, a)).toHaveLength(1);
+});
+
+test('as JSON-LD a vocabulary says of each heading what its Turtle says', async () => {
+  const { '@graph': graph, '@context': context } = JSON.parse(vocabularyToJsonLd(vocabulary)) as {
+    '@graph': Record<string, unknown>[];
+    '@context': Record<string, unknown>;
+  };
+  const turtle = await vocabularyToTurtle(vocabulary);
+  for (const { id } of graph) expect(turtle).toContain(String(id));
+  expect(graph.find(({ prefLabel }) => prefLabel === 'Light therapy')).toMatchObject({
+    type: 'skos:Concept',
+    altLabel: ['bright light treatment', 'phototherapy'],
+    broader: ['urn:even-lantern:vocabulary:tree:Treatments', 'urn:even-lantern:vocabulary:tree:Sleep%20care'],
+    subheading: ['effects'],
+  });
+  expect(context.skos).toBe('http://www.w3.org/2004/02/skos/core#');
 });

@@ -19,6 +19,7 @@ import { HealthController } from '../health/healthController.js';
 import { PeopleController, PeopleService, PersonPipe } from '../people/people.js';
 import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
+import { LanesController } from '../reviews/lanesController.js';
 import { ReviewsController } from '../reviews/reviewsController.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { TermsService } from '../reviews/termsService.js';
@@ -56,6 +57,7 @@ class ApplicationModule {
       ],
       controllers: [
         PeopleController,
+        LanesController,
         ReviewsController,
         DatabasesController,
         RunsController,

@@ -1,6 +1,11 @@
-import { Body, Controller, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Post, Query } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { MIN_LETTERS_BEFORE_ANY_ENDING, tokenise } from '@even-lantern/core';
+import {
+  MIN_LETTERS_BEFORE_ANY_ENDING,
+  tokenise,
+  vocabularyToJsonLd,
+  vocabularyToTurtle,
+} from '@even-lantern/core';
 import { candidatesSchema, sampleSchema, type Candidates, type SampleRequest } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { badInput, notFound } from '../application/problem.js';
@@ -63,6 +68,22 @@ export class DatabasesController {
   @ApiBody(bodyOf(sampleSchema))
   sample(@Body(new Validated(sampleSchema)) body: SampleRequest) {
     return this.candidates.sample(body);
+  }
+
+  @Get('databases/:id/vocabulary.ttl')
+  @ApiOperation({ summary: 'The vocabulary as SKOS in Turtle' })
+  @Header('Content-Type', 'text/turtle; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="vocabulary.ttl"')
+  async turtle(@Param('id') id: string): Promise<string> {
+    return vocabularyToTurtle(await this.vocabulary(id));
+  }
+
+  @Get('databases/:id/vocabulary.jsonld')
+  @ApiOperation({ summary: 'The vocabulary as SKOS in JSON-LD' })
+  @Header('Content-Type', 'application/ld+json; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="vocabulary.jsonld"')
+  async jsonLd(@Param('id') id: string): Promise<string> {
+    return vocabularyToJsonLd(await this.vocabulary(id));
   }
 
   @Get('reviews/:id/rehearsal')

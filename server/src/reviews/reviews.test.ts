@@ -1,4 +1,14 @@
-import type { LaneEvent, Review, ReviewTerm, Wording } from '@even-lantern/contract';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import {
+  lanesSchema,
+  type LaneEvent,
+  type LanesRead,
+  type Review,
+  type ReviewTerm,
+  type Wording,
+} from '@even-lantern/contract';
+import { bodyOf } from '../application/openApi.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
@@ -202,4 +212,40 @@ test('framing a review anew that has lanes does not give it empty ones', async (
   const framed = (await server.patch(`/api/reviews/${review.id}`, { framework: 'spider' }, 1).expect(200))
     .body as Review;
   expect(framed.elements.filter(({ searched }) => searched).map(({ key }) => key)).toEqual(['P']);
+});
+
+test('lanes that are exported can be read back into another review, and only once', async () => {
+  await addTerm(words('pager*'));
+  const held = (await addTerm(words('work*'))).body as ReviewTerm;
+  await server.patch(`/api/terms/${held.id}`, { heldBack: 'too broad' }, 1);
+  const lanes = (await server.get(`/api/reviews/${review.id}/lanes.json`).expect(200)).body as object;
+  const other = (await server.post('/api/reviews', { title: 'Again' })).body as Review;
+  const read = async () =>
+    (await server.post(`/api/reviews/${other.id}/lanes`, lanes).expect(200)).body as LanesRead;
+  expect(await read()).toEqual({ added: 2, present: 0 });
+  expect(await read()).toEqual({ added: 0, present: 2 });
+  const again = (await server.get(`/api/reviews/${other.id}/lanes.json`)).body as { lanes: object[] };
+  expect(again.lanes[0]).toEqual((lanes as { lanes: object[] }).lanes[0]);
+});
+
+test('lanes are exported as tables, and a file that holds none is refused whole', async () => {
+  await addTerm(words('=pager'));
+  const csv = await server.get(`/api/reviews/${review.id}/lanes.csv`).expect(200);
+  expect(csv.headers['content-type']).toMatch('text/csv');
+  expect(csv.text).toContain('pager');
+  expect((await server.get(`/api/reviews/${review.id}/lanes.md`).expect(200)).text).toContain('# Concepts:');
+  const refused = await server
+    .post(`/api/reviews/${review.id}/lanes`, { form: 'a shopping list' })
+    .expect(400);
+  expect(JSON.stringify(refused.body)).toContain('This is not a file of lanes');
+  const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
+  expect(present.elements.flatMap(({ terms }) => terms)).toHaveLength(1);
+});
+
+test('the schema in the guide is the one that files of lanes are checked with', () => {
+  const written = readFileSync(
+    join(__dirname, '..', '..', '..', 'docs', 'guide', 'lanes.schema.json'),
+    'utf8',
+  );
+  expect(JSON.parse(written)).toEqual((bodyOf(lanesSchema) as { schema: unknown }).schema);
 });

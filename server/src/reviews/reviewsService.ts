@@ -182,7 +182,7 @@ function inOrderOfKind<T extends { content: TermContent }>(terms: readonly T[]):
   ];
 }
 
-function newElement(reviewId: string, key: ElementKey, searched: boolean) {
+export function newElement(reviewId: string, key: ElementKey, searched: boolean) {
   const position = ELEMENT_KEYS.indexOf(key);
   return { id: randomUUID(), reviewId, key, position, text: '', note: '', searched, version: 1 };
 }

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { TermContent } from '@even-lantern/core';
-import type { LaneEvent, NewTerm, Person, ReviewTerm, TermChange } from '@even-lantern/contract';
-import { DataSource, In, type EntityManager } from 'typeorm';
+import type { ElementKey, LanesDocument, TermContent } from '@even-lantern/core';
+import type { LaneEvent, LanesRead, NewTerm, Person, ReviewTerm, TermChange } from '@even-lantern/contract';
+import { DataSource, In, IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, LaneEventRow, PersonRow, TermRow } from '../store/entities.js';
-import { termOf } from './reviewsService.js';
+import { ElementRow, LaneEventRow, PersonRow, ReviewRow, TermRow } from '../store/entities.js';
+import { newElement, termOf } from './reviewsService.js';
 
 type Step = Omit<LaneEvent, 'at' | 'person'> & { elementId: string };
 
@@ -19,19 +19,8 @@ export class TermsService {
     return this.store.transaction(async (manager) => {
       const element = await manager.findOneBy(ElementRow, { id: elementId, reviewId });
       if (element === null) throw notFound('This lane');
-      const row = {
-        id: randomUUID(),
-        elementId,
-        position: await nextPosition(manager, elementId),
-        content: JSON.stringify(content),
-        origin,
-        createdAt: new Date().toISOString(),
-        createdBy: person.id,
-        heldBack: null,
-        removedAt: null,
-        version: 1,
-      };
-      await manager.insert(TermRow, row);
+      const parts = { content: JSON.stringify(content), origin, heldBack: null };
+      const row = await newRow(manager, elementId, parts, person);
       await note(manager, person, {
         elementId,
         termId: row.id,
@@ -60,6 +49,33 @@ export class TermsService {
       const term = await changeVersion(manager, TermRow, { id, version }, columns, 'term', termOf);
       for (const step of stepsBetween(before, change, term, moves)) await note(manager, person, step);
       return term;
+    });
+  }
+
+  /** Adds the terms of exported lanes to the elements of the same name, all of them or none. */
+  async addLanes(reviewId: string, { lanes }: LanesDocument, person: Person): Promise<LanesRead> {
+    return this.store.transaction(async (manager) => {
+      let [added, present] = [0, 0];
+      for (const { element: key, name, terms } of lanes) {
+        const element = await ensureElement(manager, reviewId, key, name);
+        const there = await manager.findBy(TermRow, { elementId: element.id, removedAt: IsNull() });
+        const known = new Set(there.map(({ content }) => content));
+        for (const { content, origin, heldBack } of terms) {
+          const text = JSON.stringify(content);
+          if (known.has(text)) {
+            present += 1;
+            continue;
+          }
+          known.add(text);
+          const row = await newRow(manager, element.id, { content: text, origin, heldBack }, person);
+          const step = { elementId: element.id, termId: row.id, content, before: null };
+          await note(manager, person, { ...step, what: 'added', reason: null });
+          if (heldBack !== null)
+            await note(manager, person, { ...step, what: 'held back', reason: heldBack });
+          added += 1;
+        }
+      }
+      return { added, present };
     });
   }
 
@@ -118,6 +134,52 @@ function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, mov
     steps.push(step(change.removed ? 'taken out' : 'put back'));
   }
   return steps;
+}
+
+/** The element of a review with a key; made, searched on and named when the review has none yet. */
+async function ensureElement(
+  manager: EntityManager,
+  reviewId: string,
+  key: string,
+  name: string,
+): Promise<{ id: string }> {
+  const review = await manager.findOneBy(ReviewRow, { id: reviewId });
+  if (review === null) throw notFound('This review');
+  const known = await manager.findOneBy(ElementRow, { reviewId, key });
+  if (known === null) {
+    const element = { ...newElement(reviewId, key as ElementKey, true), text: name };
+    await manager.insert(ElementRow, element);
+    return element;
+  }
+  if (!known.searched || known.text === '') {
+    const change = {
+      searched: true,
+      text: known.text === '' ? name : known.text,
+      version: known.version + 1,
+    };
+    await manager.update(ElementRow, { id: known.id }, change);
+  }
+  return known;
+}
+
+async function newRow(
+  manager: EntityManager,
+  elementId: string,
+  parts: Pick<TermRow, 'content' | 'origin' | 'heldBack'>,
+  person: Person,
+): Promise<TermRow> {
+  const row = {
+    ...parts,
+    id: randomUUID(),
+    elementId,
+    position: await nextPosition(manager, elementId),
+    createdAt: new Date().toISOString(),
+    createdBy: person.id,
+    removedAt: null,
+    version: 1,
+  };
+  await manager.insert(TermRow, row);
+  return row;
 }
 
 async function note(manager: EntityManager, person: Person, step: Step): Promise<void> {

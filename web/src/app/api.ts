@@ -1,5 +1,5 @@
 /** Everything the interface asks of the server. */
-import type { Vocabulary } from '@even-lantern/core';
+import type { LanesDocument, Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
   type Candidates,
@@ -8,6 +8,7 @@ import {
   type ElementChange,
   type IndexWords,
   type LaneEvent,
+  type LanesRead,
   type Ledger,
   type NewRun,
   type NewTerm,
@@ -100,6 +101,10 @@ export const api = createApi({
         headers: ifMatch(version),
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
+    }),
+    readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({
+      query: ({ reviewId, lanes }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lanes }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts']),
     }),
     databases: build.query<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }, void>({
       query: () => 'databases',

@@ -8,6 +8,7 @@ import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneColumn } from './LaneColumn.js';
+import { LanesMenu } from './LanesMenu.js';
 import { LaneInspector } from './LaneInspector.js';
 import { TermDrag } from './TermDrag.js';
 import { TermInspector } from './TermInspector.js';
@@ -56,6 +57,7 @@ export function ConceptsStage() {
               Terms in a lane are joined with OR, lanes with AND.
             </p>
           </div>
+          <LanesMenu />
           <p aria-live="polite" className="whitespace-nowrap">
             {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
             Together{' '}

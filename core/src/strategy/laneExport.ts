@@ -1,0 +1,71 @@
+/** Lanes in open forms: JSON to be read back, and tables to be read by people. */
+import { stringify } from 'csv-stringify/sync';
+import { markdownText } from '../text/index.js';
+import { describeTerm } from './compile.js';
+import type { Lane, TermContent, TermOrigin } from './model.js';
+
+/** The name of the form, which a reader checks first. Raised when the form changes. */
+export const LANES_FORM = 'even-lantern-lanes/1';
+
+/** The JSON form of lanes; `docs/guide/lanes-schema.json` describes it. */
+export interface LanesDocument {
+  form: typeof LANES_FORM;
+  title: string;
+  lanes: LaneDocument[];
+}
+
+export interface LaneDocument {
+  name: string;
+  /** the key of the question's element */
+  element: string;
+  terms: { content: TermContent; origin: TermOrigin; heldBack: string | null }[];
+}
+
+export interface NamedLane extends Lane {
+  element: string;
+}
+
+export function lanesToDocument(title: string, lanes: readonly NamedLane[]): LanesDocument {
+  return {
+    form: LANES_FORM,
+    title,
+    lanes: lanes.map(({ name, element, terms }) => ({
+      name,
+      element,
+      terms: terms.map(({ content, origin, heldBack }) => ({ content, origin, heldBack })),
+    })),
+  };
+}
+
+/** One row a term (RFC 4180). Cells that look like formulas are defused. */
+export function lanesToCsv(lanes: readonly NamedLane[]): string {
+  const header = ['lane', 'element', 'kind', 'term', 'how it is searched', 'held back because', 'came from'];
+  const rows = lanes.flatMap(({ name, element, terms }) =>
+    terms.map(({ content, heldBack, origin }) => {
+      const { text, marks } = describeTerm(content);
+      return [name, element, content.kind, text, marks.join('; '), heldBack ?? '', origin];
+    }),
+  );
+  return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
+}
+
+/** A table a lane, to be read as it is. */
+export function lanesToMarkdown(title: string, lanes: readonly NamedLane[]): string {
+  const parts = [`# Concepts: ${markdownText(title)}`, ''];
+  for (const { name, element, terms } of lanes) {
+    parts.push(`## ${markdownText(element)}: ${markdownText(name)}`, '');
+    if (terms.length === 0) parts.push('Nothing to search yet.', '');
+    else {
+      parts.push('| Term | How it is searched |', '| --- | --- |');
+      for (const { content, heldBack } of terms) {
+        const { text, marks } = describeTerm(content);
+        const how = heldBack === null ? marks.join(', ') : `held back: ${heldBack}`;
+        parts.push(
+          `| ${markdownText(text)}${content.kind === 'heading' ? ' (heading)' : ''} | ${markdownText(how)} |`,
+        );
+      }
+      parts.push('');
+    }
+  }
+  return parts.join('\n');
+}

@@ -1,0 +1,88 @@
+import type { LanesDocument } from '@even-lantern/core';
+import { FileDown, FileUp } from 'lucide-react';
+import { useRef } from 'react';
+import { toast } from 'sonner';
+import { api, problemOf } from '../../app/api.js';
+import { useReview } from '../../app/useReview.js';
+
+const MOST_BYTES = 2_000_000;
+
+/** Lanes and vocabulary as files in open forms, out and in. */
+export function LanesMenu() {
+  const { review, database } = useReview();
+  const [readLanes] = api.useReadLanesMutation();
+  const picker = useRef<HTMLInputElement>(null);
+  const read = async (file: File) => {
+    if (file.size > MOST_BYTES) {
+      toast.error('This file is too large to be lanes. Nothing was added.');
+      return;
+    }
+    let lanes: LanesDocument;
+    try {
+      lanes = JSON.parse(await file.text()) as LanesDocument;
+    } catch {
+      toast.error('This file is not JSON. Nothing was added.');
+      return;
+    }
+    const result = await readLanes({ reviewId: review.id, lanes });
+    if (result.data === undefined) {
+      const { title, errors = [] } = problemOf(result.error);
+      toast.error(`${errors[0]?.message ?? title} Nothing was added.`);
+      return;
+    }
+    const { added, present } = result.data;
+    toast(`Added ${added} term${added === 1 ? '' : 's'}; ${present} were there already.`);
+  };
+  const base = `/api/reviews/${review.id}/lanes`;
+  return (
+    <details className="relative text-sm">
+      <summary className="btn btn-xs btn-quiet">
+        <FileDown className="h-3.5 w-3.5" aria-hidden="true" /> Files
+      </summary>
+      <ul className="rule bg-base-100 rounded-box absolute right-0 z-20 mt-1 flex w-64 flex-col gap-1 border p-2 shadow-lg">
+        <li className="small-head px-2">Lanes</li>
+        <FileLink href={`${base}.json`} name="JSON, to be read back" />
+        <FileLink href={`${base}.csv`} name="CSV table" />
+        <FileLink href={`${base}.md`} name="Markdown document" />
+        <li>
+          <button
+            className="hover:bg-base-300 flex w-full cursor-pointer items-center gap-2 rounded px-2 py-1 text-left"
+            onClick={() => picker.current?.click()}
+          >
+            <FileUp className="h-3.5 w-3.5" aria-hidden="true" /> Read lanes from JSON …
+          </button>
+          <input
+            ref={picker}
+            type="file"
+            accept="application/json,.json"
+            className="sr-only"
+            aria-label="File of lanes"
+            tabIndex={-1}
+            onChange={(event) => {
+              const [file] = event.target.files ?? [];
+              if (file !== undefined) void read(file);
+              event.target.value = '';
+            }}
+          />
+        </li>
+        {database?.vocabulary != null && (
+          <>
+            <li className="small-head px-2 pt-1">{database.vocabulary.name}</li>
+            <FileLink href={`/api/databases/${database.id}/vocabulary.ttl`} name="SKOS as Turtle" />
+            <FileLink href={`/api/databases/${database.id}/vocabulary.jsonld`} name="SKOS as JSON-LD" />
+          </>
+        )}
+      </ul>
+    </details>
+  );
+}
+
+function FileLink({ href, name }: { href: string; name: string }) {
+  return (
+    <li>
+      <a className="hover:bg-base-300 block rounded px-2 py-1" href={href} download>
+        {name}
+      </a>
+    </li>
+  );
+}
