@@ -104,7 +104,7 @@ function Neighbours({
         const above = headingByLabel(tree, label);
         return above === null ? [] : directlyBelow(tree, above).map((each) => each.label);
       })
-      .filter((label) => label !== heading.label);
+      .filter((label) => label !== heading.label && !heading.related.includes(label));
     return [
       { name: 'Directly below', labels: below },
       { name: 'Related', labels: heading.related },

@@ -1,0 +1,128 @@
+/** Components within a review, with a vocabulary of their own and a server made of a table of answers. */
+import { useEffect, type ReactNode } from 'react';
+import type { Heading, Vocabulary } from '@even-lantern/core';
+import type { Candidates, Review, ReviewTerm, TermCount } from '@even-lantern/contract';
+import { Outlet, Route, Routes } from 'react-router';
+import { Toaster } from 'sonner';
+import { UndoProvider } from '../app/undo.js';
+import { lanesOfReview, type ReviewLane } from '../app/lanes.js';
+import { useReview, type ReviewContext } from '../app/useReview.js';
+import { fakeServer, type Asked } from './fakeServer.js';
+import { renderAt } from './renderAt.js';
+
+const heading = (label: string, broader: string[], entryTerms: string[] = []): Heading => ({
+  label,
+  entryTerms,
+  scopeNote: label === 'Sleepiness' ? 'The wish to sleep.' : '',
+  broader,
+  related: label === 'Light therapy' ? ['Lighting'] : [],
+  historyNote: null,
+  subheadings: label === 'Light therapy' ? ['dose'] : [],
+});
+
+export const vocabulary: Vocabulary = {
+  id: 'tree',
+  name: 'A tree',
+  release: '2026-10-01',
+  headings: [
+    heading('Treatments', []),
+    heading('Light therapy', ['Treatments'], ['phototherapy', 'bright light treatment']),
+    heading('Dawn simulation', ['Light therapy']),
+    heading('Light glasses', ['Light therapy']),
+    heading('Lighting', ['Treatments'], ['lamps']),
+    heading('Sleepiness', [], ['drowsiness']),
+  ],
+};
+
+const database = {
+  id: 'db',
+  name: 'A database',
+  description: '',
+  release: '2026-10-01',
+  simulated: true,
+  records: 100,
+  vocabulary: { id: 'tree', name: 'A tree' },
+  limits: {},
+};
+
+export const term = (
+  id: string,
+  content: ReviewTerm['content'],
+  parts: Partial<ReviewTerm> = {},
+): ReviewTerm => ({
+  id,
+  elementId: 'e-i',
+  origin: 'typed',
+  heldBack: null,
+  version: 1,
+  content,
+  ...parts,
+});
+
+export function reviewWith(terms: ReviewTerm[]): Review {
+  const element = (id: string, key: 'P' | 'I', text: string, own: ReviewTerm[]) => ({
+    id,
+    key,
+    text,
+    note: '',
+    searched: true,
+    version: 1,
+    terms: own,
+  });
+  return {
+    id: 'r1',
+    title: 'Lamps',
+    version: 1,
+    framework: 'pico',
+    elements: [element('e-p', 'P', 'nurses', []), element('e-i', 'I', 'bright light', terms)],
+  };
+}
+
+/** Counts by what is asked for: a number for each text or label. */
+export const countsBy =
+  (hits: (content: Candidates['contents'][number]) => number) =>
+  ({ body }: Asked): TermCount[] =>
+    (body as Candidates).contents.map((content) => ({
+      hits: hits(content),
+      adds: hits(content),
+      error: null,
+    }));
+
+/** Renders what a review and its second lane are shown by. */
+export function renderInReview(
+  review: Review,
+  content: (lane: ReviewLane) => ReactNode,
+  answers: Parameters<typeof fakeServer>[0] = {},
+) {
+  const asked = fakeServer({
+    'GET databases/db/vocabulary': () => vocabulary,
+    'GET reviews/r1': () => review,
+    'POST reviews/r1/candidates': countsBy(() => 7),
+    'GET databases/db/words': () => ({ words: [], more: false }),
+    'POST samples': () => ({ hits: 0, error: null, records: [] }),
+    ...answers,
+  });
+  window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never;
+  const context: ReviewContext = { review, database };
+  const user = renderAt(
+    '/',
+    <UndoProvider>
+      <Routes>
+        <Route element={<Outlet context={context} />}>
+          <Route index element={<InLane content={content} />} />
+        </Route>
+      </Routes>
+      <Toaster />
+    </UndoProvider>,
+  );
+  return { user, asked };
+}
+
+function InLane({ content }: { content: (lane: ReviewLane) => ReactNode }) {
+  const { review } = useReview();
+  const lane = lanesOfReview(review)[1];
+  useEffect(() => {
+    if (lane === undefined) throw new Error('the review has no second lane');
+  }, [lane]);
+  return lane === undefined ? null : content(lane);
+}
