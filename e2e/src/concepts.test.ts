@@ -188,3 +188,26 @@ test('a whole clause leads to headings before the words themselves', async () =>
   await browser.press(Key.chord(Key.CONTROL, 'a'), 'slepiness');
   await browser.textWhen(`${lane('O')} [role=listbox]`, (text) => text.includes('the spelling is close'));
 });
+
+test('a broad text is scanned, and what is found is taken into a lane and into the question', async () => {
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.ALT, '1'));
+  await (await browser.find('section[aria-label=Scan] input')).sendKeys('light night', Key.ENTER);
+  await browser.sees('records hold all of “light night”');
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (await browser.find('select[aria-label="Take Day sleep into"]')).sendKeys('lane Outcome', Key.ENTER);
+  await browser.sees('Added Day sleep to the lane of outcome.');
+  await (await browser.find('select[aria-label="Take drug safety into"]')).sendKeys('Setting', Key.ENTER);
+  await browser.textWhen('[data-testid=sentence]', (text) => text.includes('drug safety'));
+});
+
+test('framed another way, the question loses nothing', async () => {
+  const lanes = await browser.textOf('nav');
+  await (await browser.find('main select')).sendKeys('SPIDER', Key.ENTER);
+  await browser.sees('Phenomenon of interest');
+  await browser.sees('Written under another framework');
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (await browser.find('main select')).sendKeys('PICO', Key.ENTER);
+  await browser.textWhen('[data-testid=sentence]', (text) => text.startsWith('In adult hospital staff'));
+  expect(await browser.textOf('nav')).toBe(lanes);
+});

@@ -19,7 +19,12 @@ async function main(): Promise<void> {
     await shoot('reviews');
     await (await browser.named('Bright light at night')).click();
     await browser.sees('In adult hospital staff');
+    await browser.sees('without');
     await shoot('question');
+    await (await browser.find('section[aria-label=Scan] input')).sendKeys('light night', Key.ENTER);
+    await browser.sees('records hold all of');
+    await browser.driver.executeScript("document.querySelector('section[aria-label=Scan]').scrollIntoView()");
+    await shoot('question-scan');
     await (await browser.named('Concepts')).click();
     await browser.textWhen('[data-testid=whole]', (text) => /\d/.test(text));
     await browser.sees('adds');
@@ -31,6 +36,15 @@ async function main(): Promise<void> {
     await (await browser.named('Light therapy')).click();
     await browser.sees('Its names, as words');
     await shoot('concepts-heading');
+    await (await browser.named('sleepi*')).click();
+    await (await browser.named('Endings of')).click();
+    await browser.sees('brings in');
+    await shoot('concepts-words');
+    await (await browser.find('[aria-label^="Paste a list, and history of the lane adult"]')).click();
+    await (await browser.named('Paste a list of terms')).click();
+    await browser.press('1. nurs$ or midwi* or "ward staff"\n2. Hospital staff/\n3. night near5 duty');
+    await browser.sees('in the lane already');
+    await shoot('concepts-paste');
     await (await browser.named('Searches')).click();
     await browser.sees('What is sent for');
     await shoot('searches');
