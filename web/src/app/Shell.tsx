@@ -78,7 +78,7 @@ export function Shell() {
       />
       <div className="flex min-h-0 flex-1 max-md:flex-col">
         <Rail context={context} />
-        <main className="min-h-0 min-w-0 flex-1 overflow-auto">
+        <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
           <Outlet context={context} />
         </main>
       </div>

@@ -35,7 +35,7 @@ export function LanesMenu() {
   };
   const base = `/api/reviews/${review.id}/lanes`;
   return (
-    <details className="relative text-sm">
+    <details className="relative self-center text-sm">
       <summary className="btn btn-xs btn-quiet">
         <FileDown className="h-3.5 w-3.5" aria-hidden="true" /> Files
       </summary>

@@ -51,7 +51,7 @@ function Land({ found }: { found: OverviewAnswer }) {
         <b>{formatCount(found.hits)}</b> records hold all of “{found.text}”.
       </p>
       {found.hits > 0 && (
-        <div className="grid gap-6 md:grid-cols-2">
+        <div className="gap-6 md:columns-2 [&>section]:mb-5 [&>section]:break-inside-avoid">
           <Years years={found.years} />
           <Values name="Kinds of publication and design" values={found.kinds} of={found.hits} />
           <Values
