@@ -2,6 +2,7 @@
 import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
+import { skosBench } from './skosBench.js';
 import { rehearseBench } from './rehearseBench.js';
 
 const flags = process.argv.slice(2);
@@ -12,6 +13,7 @@ const size = Number(flags.find((flag) => flag.startsWith('--size='))?.slice('--s
 const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
   lookup: lookupBench,
+  skos: skosBench,
   rehearse: rehearseBench,
 };
 

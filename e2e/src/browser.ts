@@ -125,6 +125,13 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     async seriousFindings() {
       const loaded = await driver.executeScript<boolean>('return typeof window.axe !== "undefined"');
       if (!loaded) await driver.executeScript(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
+      // A notice that is fading has no contrast to speak of; what stands still is judged.
+      const moving = 'return document.getAnimations().some(({ playState }) => playState === "running")';
+      await driver.wait(
+        async () => !(await driver.executeScript<boolean>(moving)),
+        WAIT_MS,
+        'the page never stood still',
+      );
       return driver.executeAsyncScript<string[]>(`
         const done = arguments[arguments.length - 1];
         window.axe.run(document).then((result) => done(result.violations

@@ -17,7 +17,19 @@ const IRREGULAR: ReadonlyMap<string, string> = new Map([
 ]);
 
 const known = new Map<string, string>();
-const REMEMBERED = 100_000;
+const spelled = new Map<string, string>();
+const REMEMBERED = 500_000;
+
+/** The American spelling, remembered: for comparing words of texts large and small. */
+export function spellWord(word: string): string {
+  let spelling = spelled.get(word);
+  if (spelling === undefined) {
+    if (spelled.size >= REMEMBERED) spelled.clear();
+    spelling = american(word);
+    spelled.set(word, spelling);
+  }
+  return spelling;
+}
 
 /**
  * What words of one family share: the same letters for `nurse`, `nurses` and `nursing`, for `randomised` and
@@ -28,7 +40,7 @@ export function foldWord(word: string): string {
   let folded = known.get(word);
   if (folded === undefined) {
     if (known.size >= REMEMBERED) known.clear();
-    folded = stemmer(american(IRREGULAR.get(word) ?? word));
+    folded = stemmer(spellWord(IRREGULAR.get(word) ?? word));
     known.set(word, folded);
   }
   return folded;

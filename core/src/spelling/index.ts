@@ -1,3 +1,3 @@
 export { slips } from './distance.js';
-export { foldWord } from './fold.js';
+export { foldWord, spellWord } from './fold.js';
 export { american, british } from './regional.js';

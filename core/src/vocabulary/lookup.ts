@@ -5,7 +5,7 @@
  * much of it was typed and how much of what was typed it covers, rare words counting for more; a heading by its best
  * name, and a little for typed words that its other names and its note hold.
  */
-import { foldWord, slips } from '../spelling/index.js';
+import { foldWord, slips, spellWord } from '../spelling/index.js';
 import { textKey } from '../text/index.js';
 import { contentWords, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
@@ -32,6 +32,8 @@ interface Name {
   heading: number;
   text: string;
   isLabel: boolean;
+  /** the folded words it is found by */
+  folded: readonly string[];
   /** the summed weight of its words */
   mass: number;
 }
@@ -42,6 +44,8 @@ export interface LookupIndex {
   names: readonly Name[];
   /** names by all their words written together, so that `bed sores` and `bedsores` are one */
   joined: ReadonlyMap<string, readonly number[]>;
+  /** folded words of all names of each heading, and of its note */
+  headingWords: readonly { named: readonly string[]; noted: readonly string[] }[];
   /** names, and headings through their notes, by folded word */
   inNames: ReadonlyMap<string, readonly number[]>;
   inNotes: ReadonlyMap<string, readonly number[]>;
@@ -53,7 +57,8 @@ export interface LookupIndex {
 
 /** Prepares a vocabulary. Takes some seconds for 100,000 headings. */
 export function indexForLookup(tree: VocabularyTree): LookupIndex {
-  const names: (Name & { folded: string[] })[] = [];
+  const names: Name[] = [];
+  const headingWords: { named: string[]; noted: string[] }[] = [];
   const inNames = new Map<string, number[]>();
   const inNotes = new Map<string, number[]>();
   const joined = new Map<string, number[]>();
@@ -64,7 +69,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     [heading.label, ...heading.entryTerms].forEach((text, i) => {
       const words = lookupWords(text);
       const folded = [...new Set(contentWords(words).map(senseOf))];
-      words.forEach((word) => written.set(word, senseOf(word)));
+      for (const word of words) if (!written.has(word)) written.set(word, senseOf(word));
       const number = names.push({ heading: place, text, isLabel: i === 0, mass: 0, folded }) - 1;
       push(joined, joinedKey(words), number);
       for (const word of folded) {
@@ -74,14 +79,20 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     });
     const noted = new Set(noteWords(heading.scopeNote).map(senseOf));
     for (const word of noted) push(inNotes, word, place);
-    for (const word of new Set([...mine, ...noted]))
-      headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
+    headingWords.push({ named: [...mine], noted: [...noted] });
+    for (const word of mine) headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
+    for (const word of noted) {
+      if (!mine.has(word)) headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
+    }
   });
   const all = tree.vocabulary.headings.length;
   const weights = new Map([...headingsWith].map(([word, count]) => [word, Math.log(1 + all / count)]));
   for (const name of names) name.mass = sum(name.folded.map((word) => weights.get(word) ?? 0));
+  // The shortest names first: of very many, only those are worth offering.
+  const massOf = (number: number) => names[number]?.mass ?? 0;
+  for (const list of inNames.values()) if (list.length > COMMON) list.sort((a, b) => massOf(a) - massOf(b));
   const words = [...written].sort(([a], [b]) => (a < b ? -1 : 1));
-  return { tree, names, joined, inNames, inNotes, weights, words };
+  return { tree, names, joined, headingWords, inNames, inNotes, weights, words };
 }
 
 /** One of the words that a typed word may stand for. */
@@ -111,6 +122,10 @@ const JOINED_QUALITY = 0.95;
 const BEGUN_QUALITY = 0.8;
 const SLIP_QUALITY = [1, 0.85, 0.7] as const;
 const MOST_BEGUN = 40;
+/** A word in more names or notes than this finds none by itself where a rarer word was typed too. */
+const COMMON = 2000;
+/** Candidates that are looked at closely. */
+const PROMISING = 300;
 /** Hits below this, or far below the best, are noise. */
 const LEAST_SCORE = 0.22;
 const LEAST_OF_BEST = 0.35;
@@ -232,37 +247,73 @@ function weightOf(index: LookupIndex, readings: readonly Reading[]): number {
   return Math.log(1 + index.tree.vocabulary.headings.length) / 2;
 }
 
+interface Score {
+  /** covered weight of the name, and of what was typed */
+  ofName: number;
+  ofTyped: number;
+  /** the typed word that was counted last, so that none counts twice */
+  last: number;
+  misspelt: boolean;
+}
+
+/** The best name of each heading. Rare words come first; words in very many names then only raise what those found. */
 function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMass: number): Candidate[] {
-  const found = new Map<number, { name: number; typed: number; last: number; misspelt: boolean }>();
-  readings.forEach((alternatives, i) => {
-    const weight = weightOf(index, alternatives);
+  const found = new Map<number, Score>();
+  const rarestFirst = readings
+    .map((alternatives, i) => ({ alternatives, i, weight: weightOf(index, alternatives) }))
+    .sort((a, b) => b.weight - a.weight);
+  for (const { alternatives, i, weight } of rarestFirst) {
+    const earlier = found.size > 0 ? [...found.keys()] : null;
     for (const { folded, quality, misspelt } of alternatives) {
       const own = index.weights.get(folded) ?? 0;
-      for (const number of index.inNames.get(folded) ?? []) {
-        let entry = found.get(number);
-        if (entry === undefined)
-          found.set(number, (entry = { name: 0, typed: 0, last: -1, misspelt: false }));
-        if (entry.last === i) continue;
-        entry.last = i;
-        entry.name += own * quality;
-        entry.typed += weight * quality;
-        entry.misspelt ||= misspelt;
-      }
+      const raiseScore = (number: number) => {
+        let score = found.get(number);
+        if (score === undefined)
+          found.set(number, (score = { ofName: 0, ofTyped: 0, last: -1, misspelt: false }));
+        if (score.last === i) return;
+        score.last = i;
+        score.ofName += own * quality;
+        score.ofTyped += weight * quality;
+        score.misspelt ||= misspelt;
+      };
+      const names = index.inNames.get(folded) ?? [];
+      if (names.length <= COMMON) names.forEach(raiseScore);
+      else if (earlier === null) firstOfMany(index, names, readings, i).forEach(raiseScore);
+      else
+        for (const number of earlier)
+          if (index.names[number]?.folded.includes(folded) === true) raiseScore(number);
     }
-  });
+  }
   const best = new Map<number, Candidate>();
-  for (const [number, { name: covered, typed, misspelt }] of found) {
+  for (const [number, { ofName, ofTyped, misspelt }] of found) {
     const name = index.names[number];
     if (name === undefined || name.mass === 0 || typedMass === 0) continue;
-    const ofName = Math.min(covered / name.mass, 1);
-    const ofTyped = Math.min(typed / typedMass, 1);
-    const score = ((2 * ofName * ofTyped) / (ofName + ofTyped)) * (name.isLabel ? 1 : ENTRY_SHARE);
+    const shareOfName = Math.min(ofName / name.mass, 1);
+    const shareOfTyped = Math.min(ofTyped / typedMass, 1);
+    const both = (2 * shareOfName * shareOfTyped) / (shareOfName + shareOfTyped);
+    const score = both * (name.isLabel ? 1 : ENTRY_SHARE);
     const known = best.get(name.heading);
     if (known === undefined || known.score < score) {
       best.set(name.heading, { heading: name.heading, name, score, misspelt });
     }
   }
   return [...best.values()];
+}
+
+/** Of the very many names that hold a word, the shortest, and those that hold another typed word too. */
+function firstOfMany(
+  index: LookupIndex,
+  names: readonly number[],
+  readings: readonly Reading[][],
+  typed: number,
+): number[] {
+  const others = new Set(
+    readings.flatMap((alternatives, i) => (i === typed ? [] : alternatives.map(({ folded }) => folded))),
+  );
+  return names.filter(
+    (number, i) =>
+      i < COMMON || (others.size > 0 && index.names[number]?.folded.some((word) => others.has(word))),
+  );
 }
 
 /** Raises headings whose other names and note hold more of what was typed, and brings in those whose note does. */
@@ -272,41 +323,49 @@ function addOtherWords(
   typedMass: number,
   best: Map<number, Candidate>,
 ): void {
-  if (readings.length === 0) return;
-  const byNames = new Map<number, number>();
-  const byNotes = new Map<number, number>();
-  readings.forEach((alternatives) => {
-    const weight = weightOf(index, alternatives);
-    const named = new Map<number, number>();
-    const noted = new Map<number, number>();
-    for (const { folded, quality } of alternatives) {
-      for (const number of index.inNames.get(folded) ?? [])
-        raise(named, index.names[number]?.heading ?? -1, quality);
-      for (const heading of index.inNotes.get(folded) ?? []) raise(noted, heading, quality);
+  for (const alternatives of readings) {
+    for (const { folded } of alternatives) {
+      const noted = index.inNotes.get(folded) ?? [];
+      if (noted.length > COMMON && best.size > 0) continue;
+      for (const heading of noted) {
+        if (!best.has(heading)) best.set(heading, { heading, name: null, score: 0, misspelt: false });
+      }
     }
-    for (const [heading, quality] of named)
-      byNames.set(heading, (byNames.get(heading) ?? 0) + weight * quality);
-    for (const [heading, quality] of noted) {
-      if (!named.has(heading)) byNotes.set(heading, (byNotes.get(heading) ?? 0) + weight * quality);
+  }
+  const shares = (heading: number) => {
+    const { named = [], noted = [] } = index.headingWords[heading] ?? {};
+    let [inNames, inNote] = [0, 0];
+    for (const alternatives of readings) {
+      const weight = weightOf(index, alternatives);
+      const quality = (words: readonly string[]) =>
+        Math.max(
+          0,
+          ...alternatives.filter(({ folded }) => words.includes(folded)).map((each) => each.quality),
+        );
+      const byName = quality(named);
+      inNames += weight * byName;
+      if (byName === 0) inNote += weight * quality(noted);
     }
-  });
-  for (const heading of new Set([...byNames.keys(), ...byNotes.keys()])) {
-    const names = (byNames.get(heading) ?? 0) / typedMass;
-    const notes = (byNotes.get(heading) ?? 0) / typedMass;
-    const known = best.get(heading);
-    if (known === undefined)
-      best.set(heading, { heading, name: null, score: notes * NOTE_SHARE, misspelt: false });
-    else if (known.score < ENTRY_TERM) known.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
+    return { names: inNames / typedMass, notes: inNote / typedMass };
+  };
+  const candidates = [...best.values()].sort((a, b) => b.score - a.score);
+  const promising = [
+    ...candidates.slice(0, PROMISING),
+    ...candidates.slice(PROMISING).filter(({ name }) => name === null),
+  ];
+  for (const candidate of promising) {
+    if (candidate.score >= ENTRY_TERM) continue;
+    const { names, notes } = shares(candidate.heading);
+    if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
+    else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
   }
 }
 
-function raise(map: Map<number, number>, key: number, value: number): void {
-  if ((map.get(key) ?? 0) < value) map.set(key, value);
-}
-
-/** All words folded and written together. */
+/** All words in one spelling, written together, in the singular. */
 function joinedKey(words: readonly string[]): string {
-  return foldWord(words.join(''));
+  const joined = words.map(spellWord).join('');
+  if (joined.endsWith('ies')) return `${joined.slice(0, -3)}y`;
+  return joined.endsWith('s') ? joined.slice(0, -1) : joined;
 }
 
 function firstFrom(words: LookupIndex['words'], start: string): number {

@@ -1,5 +1,5 @@
 import { foldWord } from '../spelling/index.js';
-import { tokenise } from '../text/index.js';
+import { forEachWord } from '../text/index.js';
 
 /** English words that say nothing about a subject. */
 const EMPTY_WORDS = new Set(
@@ -32,10 +32,16 @@ export function senseOf(word: string): string {
   return foldWord(SENSES.get(word) ?? word);
 }
 
+const SAID_IN_TWO = /\bcan['’ʼ]?t\b|\bnot enough\b/i;
+
 /** The words of a typed text or a name, with what is said in two words said in one. */
 export function lookupWords(text: string): string[] {
-  const plain = text.replace(/\bcan['’ʼ]?t\b/gi, 'cannot').replace(/\bnot enough\b/gi, 'insufficient');
-  return tokenise(plain).map(({ word }) => word);
+  const plain = !SAID_IN_TWO.test(text)
+    ? text
+    : text.replace(/\bcan['’ʼ]?t\b/gi, 'cannot').replace(/\bnot enough\b/gi, 'insufficient');
+  const words: string[] = [];
+  forEachWord(plain, (word) => words.push(word));
+  return words;
 }
 
 /** The words that mean something; all of them, when none does. */

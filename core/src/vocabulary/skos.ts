@@ -1,15 +1,12 @@
 /** Vocabularies as SKOS in Turtle (W3C Recommendations SKOS Reference, 2009, and RDF 1.1 Turtle, 2014). */
-import { DataFactory, Parser, Writer, type Quad, type Quad_Object } from 'n3';
-import type { Heading, Vocabulary } from './model.js';
+import { DataFactory, Writer, type Quad_Object } from 'n3';
+import type { Vocabulary } from './model.js';
 
-const RDF_TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type';
-const SKOS = 'http://www.w3.org/2004/02/skos/core#';
-const DCT = 'http://purl.org/dc/terms/';
+export const RDF_TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type';
+export const SKOS = 'http://www.w3.org/2004/02/skos/core#';
+export const DCT = 'http://purl.org/dc/terms/';
 /** A subheading that may qualify a heading; SKOS has no term for it. */
-const ALLOWED_SUBHEADING = 'urn:even-lantern:subheading';
-
-export type SkosResult =
-  { ok: true; vocabulary: Vocabulary } | { ok: false; message: string; line: number | null };
+export const ALLOWED_SUBHEADING = 'urn:even-lantern:subheading';
 
 /** Writes a vocabulary as Turtle. The address of a concept is made from its label, so it is stable. */
 export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
@@ -93,63 +90,4 @@ export function vocabularyToJsonLd(vocabulary: Vocabulary): string {
     null,
     1,
   );
-}
-
-/**
- * Reads a SKOS vocabulary from Turtle. Relations to concepts that are not in the file are left out.
- * @returns the vocabulary, or what is wrong and in which line
- */
-export function vocabularyFromTurtle(turtle: string): SkosResult {
-  let quads: Quad[];
-  try {
-    quads = new Parser({ format: 'text/turtle' }).parse(turtle);
-  } catch (error) {
-    const message = error instanceof Error ? error.message : String(error);
-    const line = /on line (\d+)/.exec(message)?.[1];
-    return {
-      ok: false,
-      message: `This is not Turtle: ${message}`,
-      line: line === undefined ? null : Number(line),
-    };
-  }
-  const bySubject = new Map<string, Map<string, string[]>>();
-  for (const { subject, predicate, object } of quads) {
-    const properties = bySubject.get(subject.value) ?? new Map<string, string[]>();
-    bySubject.set(subject.value, properties);
-    properties.set(predicate.value, [...(properties.get(predicate.value) ?? []), object.value]);
-  }
-  const values = (subject: string, predicate: string) => bySubject.get(subject)?.get(predicate) ?? [];
-  const ofType = (type: string) =>
-    [...bySubject.keys()].filter((subject) => values(subject, RDF_TYPE).includes(`${SKOS}${type}`));
-
-  const labels = new Map<string, string>();
-  for (const concept of ofType('Concept')) {
-    const [label] = values(concept, `${SKOS}prefLabel`);
-    if (label !== undefined) labels.set(concept, label);
-  }
-  if (labels.size === 0) {
-    return { ok: false, message: 'There is no skos:Concept with a skos:prefLabel in this file.', line: null };
-  }
-  const labelsOf = (concepts: readonly string[]) =>
-    concepts.map((concept) => labels.get(concept)).filter((label): label is string => label !== undefined);
-  const headings: Heading[] = [...labels].map(([concept, label]) => ({
-    label,
-    entryTerms: values(concept, `${SKOS}altLabel`),
-    scopeNote: values(concept, `${SKOS}scopeNote`)[0] ?? '',
-    broader: labelsOf(values(concept, `${SKOS}broader`)),
-    related: labelsOf(values(concept, `${SKOS}related`)),
-    historyNote: values(concept, `${SKOS}historyNote`)[0] ?? null,
-    subheadings: values(concept, ALLOWED_SUBHEADING),
-  }));
-  const [scheme = ''] = ofType('ConceptScheme');
-  const id = values(scheme, `${DCT}identifier`)[0] ?? scheme;
-  return {
-    ok: true,
-    vocabulary: {
-      id,
-      name: values(scheme, `${DCT}title`)[0] ?? id,
-      release: values(scheme, `${DCT}issued`)[0] ?? '',
-      headings,
-    },
-  };
 }

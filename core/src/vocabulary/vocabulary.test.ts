@@ -34,7 +34,11 @@ const vocabulary: Vocabulary = {
 const tree = indexVocabulary(vocabulary);
 
 test('a vocabulary written as Turtle is read back the same', async () => {
-  expect(vocabularyFromTurtle(await vocabularyToTurtle(vocabulary))).toEqual({ ok: true, vocabulary });
+  expect(vocabularyFromTurtle(await vocabularyToTurtle(vocabulary))).toEqual({
+    ok: true,
+    vocabulary,
+    notes: [],
+  });
 });
 
 test('text that is not Turtle, or holds no concepts, is refused with the reason', () => {

@@ -1,0 +1,122 @@
+import fc from 'fast-check';
+import {
+  allNarrower,
+  indexVocabulary,
+  vocabularyFromTurtle,
+  vocabularyToTurtle,
+  type Heading,
+} from './index.js';
+
+const PREFIX = '@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n@prefix : <urn:x:> .\n';
+
+function read(turtle: string) {
+  const result = vocabularyFromTurtle(PREFIX + turtle);
+  if (!result.ok) throw new Error(result.message);
+  return { headings: result.vocabulary.headings, notes: result.notes };
+}
+
+test('relations that are only written downwards are read all the same', () => {
+  const { headings } = read(`
+    :a a skos:Concept ; skos:prefLabel "Rest" ; skos:narrower :b .
+    :b a skos:Concept ; skos:prefLabel "Naps" .`);
+  expect(headings.map(({ label, broader }) => [label, broader])).toEqual([
+    ['Rest', []],
+    ['Naps', ['Rest']],
+  ]);
+});
+
+test('of several languages English is taken, also where it is marked with a country', () => {
+  const { headings } = read(`
+    :a a skos:Concept ; skos:prefLabel "Schlaf"@de, "Sleep"@en-GB ; skos:altLabel "slumber"@en, "sommeil"@fr .
+    :b a skos:Concept ; skos:prefLabel "Licht"@de ; skos:altLabel "Leuchten"@de, "lumière"@fr .`);
+  expect(headings.map(({ label, entryTerms }) => [label, entryTerms])).toEqual([
+    ['Sleep', ['slumber']],
+    ['Licht', ['Leuchten']],
+  ]);
+});
+
+test('concepts without a label are left out and counted, and so are relations to them', () => {
+  const { headings, notes } = read(`
+    :a a skos:Concept ; skos:prefLabel "Sleep" ; skos:broader :b, :nowhere .
+    :b a skos:Concept . :c a skos:Concept ; skos:prefLabel "  " .`);
+  expect(headings).toHaveLength(1);
+  expect(headings[0]?.broader).toEqual([]);
+  expect(notes).toEqual([
+    '2 concepts have no label and are left out: “urn:x:b”, “urn:x:c”.',
+    'Relations to 2 concepts without a label in this file are left out: “urn:x:b”, “urn:x:nowhere”.',
+  ]);
+});
+
+test('labels that stand for two concepts are told apart', () => {
+  const { headings, notes } = read(`
+    :a a skos:Concept ; skos:prefLabel "Light" . :b a skos:Concept ; skos:prefLabel "light" ; skos:broader :a .`);
+  expect(headings.map(({ label }) => label)).toEqual(['Light', 'light (2)']);
+  expect(notes[0]).toMatch(/^1 label stands for more than one concept/);
+});
+
+test('circles are told and do not trap anybody', () => {
+  const { headings, notes } = read(`
+    :a a skos:Concept ; skos:prefLabel "A" ; skos:broader :b . :b a skos:Concept ; skos:prefLabel "B" ; skos:broader :c .
+    :c a skos:Concept ; skos:prefLabel "C" ; skos:broader :a, :c .`);
+  expect(notes).toEqual(['1 heading lies below themselves: “A”.']);
+  const tree = indexVocabulary({ id: '', name: '', release: '', headings });
+  expect(allNarrower(tree, 'A')).toHaveLength(2);
+});
+
+test('a long chain of headings does not exhaust the stack', () => {
+  const chain = Array.from(
+    { length: 20_000 },
+    (_, i) => `:c${i} a skos:Concept ; skos:prefLabel "H${i}" ; skos:broader :c${i + 1} .`,
+  );
+  const { headings } = read(chain.join('\n'));
+  expect(headings).toHaveLength(20_000);
+});
+
+test.each([
+  ['nothing', ''],
+  ['concepts without any label', ':a a skos:Concept .'],
+  ['something else', ':a a :Lamp .'],
+])('a file with %s is refused with the reason', (_name, turtle) => {
+  expect(vocabularyFromTurtle(PREFIX + turtle)).toMatchObject({ ok: false, line: null });
+});
+
+test('what is not Turtle is refused with the line', () => {
+  expect(vocabularyFromTurtle('{"json": true}')).toMatchObject({ ok: false, line: 1 });
+  expect(vocabularyFromTurtle(`${PREFIX}:a a skos:Concept\n:b`)).toMatchObject({ ok: false, line: 4 });
+});
+
+test('any vocabulary survives being written and read', async () => {
+  const name = fc.stringMatching(/^[a-zé<>"\\ '&]{1,8}[a-z]$/).map((text) => text.trim());
+  const headings = fc
+    .uniqueArray(fc.record({ label: name, entryTerms: fc.uniqueArray(name, { maxLength: 2 }), note: name }), {
+      maxLength: 8,
+      selector: ({ label }) =>
+        label
+          .replace(/[^a-zé]/g, '')
+          .normalize('NFD')
+          .replace(/\p{M}/gu, ''),
+    })
+    .map((list) =>
+      list.map(({ label, entryTerms, note }, i): Heading => {
+        const above = list[Math.floor(i / 2)]?.label;
+        return {
+          label,
+          entryTerms,
+          scopeNote: note,
+          broader: i === 0 || above === undefined ? [] : [above],
+          related: [],
+          historyNote: null,
+          subheadings: [],
+        };
+      }),
+    );
+  await fc.assert(
+    fc.asyncProperty(headings, async (list) => {
+      fc.pre(list.length > 0);
+      const vocabulary = { id: 'v', name: 'V', release: '2026-01-01', headings: list };
+      const result = vocabularyFromTurtle(await vocabularyToTurtle(vocabulary));
+      expect(result.ok && result.vocabulary).toEqual(vocabulary);
+    }),
+    { numRuns: 200 },
+  );
+});

@@ -1,0 +1,228 @@
+/** Reading vocabularies that others wrote. What is odd in them is told; the rest is kept. */
+import { Parser, type Quad, type Term } from 'n3';
+import { textKey } from '../text/index.js';
+import type { Heading, Vocabulary } from './model.js';
+import { ALLOWED_SUBHEADING, DCT, RDF_TYPE, SKOS } from './skos.js';
+
+export type SkosResult =
+  | {
+      ok: true;
+      vocabulary: Vocabulary;
+      /** what was odd and what was done about it, for people */
+      notes: string[];
+    }
+  | { ok: false; message: string; line: number | null };
+
+/** Languages of labels, the first that a concept has is taken. */
+const LANGUAGES = ['en', ''];
+
+/** How many of the odd things are named in a note. */
+const NAMED = 3;
+
+/** What is read of one subject; nothing else is kept. */
+type Properties = Partial<Record<Property, Term[]>>;
+
+const PROPERTIES = {
+  [RDF_TYPE]: 'type',
+  [`${SKOS}prefLabel`]: 'prefLabel',
+  [`${SKOS}altLabel`]: 'altLabel',
+  [`${SKOS}scopeNote`]: 'scopeNote',
+  [`${SKOS}historyNote`]: 'historyNote',
+  [`${SKOS}broader`]: 'broader',
+  [`${SKOS}narrower`]: 'narrower',
+  [`${SKOS}related`]: 'related',
+  [ALLOWED_SUBHEADING]: 'subheading',
+  [`${DCT}identifier`]: 'identifier',
+  [`${DCT}title`]: 'title',
+  [`${DCT}issued`]: 'issued',
+} as const;
+type Property = (typeof PROPERTIES)[keyof typeof PROPERTIES];
+const PROPERTY_OF: ReadonlyMap<string, Property> = new Map(Object.entries(PROPERTIES));
+
+/**
+ * Reads a SKOS vocabulary from Turtle. Relations to concepts that are not in the file are left out.
+ * @returns the vocabulary, or what is wrong and in which line
+ */
+export function vocabularyFromTurtle(turtle: string): SkosResult {
+  let quads: Quad[];
+  try {
+    quads = new Parser({ format: 'text/turtle' }).parse(turtle);
+  } catch (error) {
+    const message = error instanceof Error ? error.message : String(error);
+    const line = /on line (\d+)/.exec(message)?.[1];
+    return {
+      ok: false,
+      message: `This is not Turtle: ${message}`,
+      line: line === undefined ? null : Number(line),
+    };
+  }
+  return vocabularyFromQuads(quads);
+}
+
+function vocabularyFromQuads(quads: readonly Quad[]): SkosResult {
+  const subjects = new Map<string, Properties>();
+  for (const { subject, predicate, object } of quads) {
+    const property = PROPERTY_OF.get(predicate.value);
+    if (property === undefined) continue;
+    const properties = getOrAdd(subjects, subject.value, (): Properties => ({}));
+    const values = properties[property];
+    if (values === undefined) properties[property] = [object];
+    else values.push(object);
+  }
+  const notes: string[] = [];
+  const ofType = (type: string) =>
+    [...subjects].filter(([, properties]) =>
+      (properties.type ?? []).some(({ value }) => value === `${SKOS}${type}`),
+    );
+  const concepts = ofType('Concept');
+  const labels = labelsOf(concepts, notes);
+  if (labels.size === 0) {
+    const message =
+      concepts.length === 0
+        ? 'There is no skos:Concept in this file.'
+        : 'None of the concepts in this file has a skos:prefLabel.';
+    return { ok: false, message, line: null };
+  }
+  const broader = broaderOf(concepts, labels, notes);
+  const headings = concepts.flatMap(([address, properties]): Heading[] => {
+    const label = labels.get(address);
+    if (label === undefined) return [];
+    const related = (properties.related ?? []).flatMap(({ value }) => labels.get(value) ?? []);
+    return [
+      {
+        label,
+        entryTerms: namesIn(properties.altLabel ?? []),
+        scopeNote: namesIn(properties.scopeNote ?? [])[0] ?? '',
+        broader: [...(broader.get(address) ?? [])].flatMap((above) => labels.get(above) ?? []),
+        related: [...new Set(related)],
+        historyNote: namesIn(properties.historyNote ?? [])[0] ?? null,
+        subheadings: (properties.subheading ?? []).map(({ value }) => value),
+      },
+    ];
+  });
+  noteCircles(headings, notes);
+  const [scheme] = ofType('ConceptScheme');
+  const first = (name: 'identifier' | 'issued') => scheme?.[1][name]?.[0]?.value;
+  const id = first('identifier') ?? scheme?.[0] ?? '';
+  const vocabulary = {
+    id,
+    name: namesIn(scheme?.[1].title ?? [])[0] ?? id,
+    release: first('issued') ?? '',
+    headings,
+  };
+  return { ok: true, vocabulary, notes };
+}
+
+/** A label for each concept that has one; labels are made unique, since queries name headings by them. */
+function labelsOf(
+  concepts: readonly (readonly [string, Properties])[],
+  notes: string[],
+): Map<string, string> {
+  const labels = new Map<string, string>();
+  const taken = new Set<string>();
+  const unlabelled: string[] = [];
+  const doubled: string[] = [];
+  for (const [address, properties] of concepts) {
+    const [label] = namesIn(properties.prefLabel ?? []);
+    if (label === undefined || textKey(label) === '') {
+      unlabelled.push(address);
+      continue;
+    }
+    let unique = label;
+    for (let i = 2; taken.has(textKey(unique)); i += 1) unique = `${label} (${i})`;
+    if (unique !== label) doubled.push(label);
+    taken.add(textKey(unique));
+    labels.set(address, unique);
+  }
+  if (unlabelled.length > 0) {
+    notes.push(
+      `${count(unlabelled.length, 'concept has', 'concepts have')} no label and are left out: ${some(unlabelled)}.`,
+    );
+  }
+  if (doubled.length > 0) {
+    notes.push(
+      `${count(doubled.length, 'label stands', 'labels stand')} for more than one concept; the later ones got a number: ${some(doubled)}.`,
+    );
+  }
+  return labels;
+}
+
+/** The concepts above each, from `broader` and, the other way round, from `narrower`. */
+function broaderOf(
+  concepts: readonly (readonly [string, Properties])[],
+  labels: ReadonlyMap<string, string>,
+  notes: string[],
+): Map<string, Set<string>> {
+  const broader = new Map<string, Set<string>>();
+  const unknown = new Set<string>();
+  const add = (below: string, above: string) => {
+    if (!labels.has(above)) unknown.add(above);
+    else if (!labels.has(below)) unknown.add(below);
+    else if (above !== below) getOrAdd(broader, below, () => new Set<string>()).add(above);
+  };
+  for (const [address, properties] of concepts) {
+    for (const { value } of properties.broader ?? []) add(address, value);
+    for (const { value } of properties.narrower ?? []) add(value, address);
+  }
+  if (unknown.size > 0) {
+    notes.push(
+      `Relations to ${count(unknown.size, 'concept', 'concepts')} without a label in this file are left out: ${some([...unknown])}.`,
+    );
+  }
+  return broader;
+}
+
+/** The texts of the first language that there are any of. */
+function namesIn(terms: readonly Term[]): string[] {
+  const language = (term: Term) => (term.termType === 'Literal' ? term.language.toLowerCase() : '');
+  for (const wanted of LANGUAGES) {
+    const found = terms.filter(
+      (term) => language(term) === wanted || (wanted !== '' && language(term).startsWith(`${wanted}-`)),
+    );
+    if (found.length > 0) return found.map(({ value }) => value.trim());
+  }
+  const [other] = terms;
+  return other === undefined
+    ? []
+    : terms.filter((term) => language(term) === language(other)).map(({ value }) => value.trim());
+}
+
+/** Headings that lie below themselves are kept, since every walk goes round once; but somebody should know. */
+function noteCircles(headings: readonly Heading[], notes: string[]): void {
+  const byLabel = new Map(headings.map((heading) => [heading.label, heading]));
+  const state = new Map<string, 'open' | 'done'>();
+  const circles: string[] = [];
+  for (const { label } of headings) {
+    const path: { label: string; next: number }[] = state.has(label) ? [] : [{ label, next: 0 }];
+    for (let at = path.at(-1); at !== undefined; at = path.at(-1)) {
+      state.set(at.label, 'open');
+      const above = byLabel.get(at.label)?.broader[at.next];
+      at.next += 1;
+      if (above === undefined) {
+        state.set(at.label, 'done');
+        path.pop();
+      } else if (state.get(above) === 'open') circles.push(above);
+      else if (!state.has(above)) path.push({ label: above, next: 0 });
+    }
+  }
+  if (circles.length > 0) {
+    notes.push(
+      `${count(circles.length, 'heading lies', 'headings lie')} below themselves: ${some(circles)}.`,
+    );
+  }
+}
+
+function count(number: number, one: string, several: string): string {
+  return `${number} ${number === 1 ? one : several}`;
+}
+
+function some(names: readonly string[]): string {
+  const shown = names.slice(0, NAMED).map((name) => `“${name}”`);
+  return shown.join(', ') + (names.length > NAMED ? ' …' : '');
+}
+
+function getOrAdd<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
+  let value = map.get(key);
+  if (value === undefined) map.set(key, (value = make()));
+  return value;
+}
