@@ -202,12 +202,12 @@ test('a broad text is scanned, and what is found is taken into a lane and into t
 });
 
 test('framed another way, the question loses nothing', async () => {
-  const lanes = await browser.textOf('nav');
+  const lanes = /\d+ lanes/.exec(await browser.textOf('nav'))?.[0];
   await (await browser.find('main select')).sendKeys('SPIDER', Key.ENTER);
   await browser.sees('Phenomenon of interest');
   await browser.sees('Written under another framework');
   expect(await browser.seriousFindings()).toEqual([]);
   await (await browser.find('main select')).sendKeys('PICO', Key.ENTER);
   await browser.textWhen('[data-testid=sentence]', (text) => text.startsWith('In adult hospital staff'));
-  expect(await browser.textOf('nav')).toBe(lanes);
+  expect(await browser.textOf('nav')).toContain(lanes);
 });

@@ -1,40 +1,26 @@
-import {
-  Table,
-  TableForeignKey,
-  type MigrationInterface,
-  type QueryRunner,
-  type TableColumnOptions,
-} from 'typeorm';
-
-const text = (name: string): TableColumnOptions => ({ name, type: 'text' });
-const name = (column: string): TableColumnOptions => ({ name: column, type: 'varchar' });
-const number = (column: string): TableColumnOptions => ({ name: column, type: 'integer' });
-const optional = (column: TableColumnOptions): TableColumnOptions => ({ ...column, isNullable: true });
-const id: TableColumnOptions = { name: 'id', type: 'varchar', isPrimary: true };
-
-const refersTo = (column: string, table: string) =>
-  new TableForeignKey({ columnNames: [column], referencedTableName: table, referencedColumnNames: ['id'] });
+import { Table, type MigrationInterface, type QueryRunner } from 'typeorm';
+import { id, integer, optional, primary, refersTo, text, varchar } from './columns.js';
 
 export class FirstTables1790000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     const tables = [
-      new Table({ name: 'person', columns: [id, name('name'), name('createdAt')] }),
+      new Table({ name: 'person', columns: [id, varchar('name'), varchar('createdAt')] }),
       new Table({
         name: 'review',
-        columns: [id, name('title'), name('createdAt'), name('createdBy'), number('version')],
+        columns: [id, varchar('title'), varchar('createdAt'), varchar('createdBy'), integer('version')],
         foreignKeys: [refersTo('createdBy', 'person')],
       }),
       new Table({
         name: 'element',
         columns: [
           id,
-          name('reviewId'),
-          name('key'),
-          number('position'),
+          varchar('reviewId'),
+          varchar('key'),
+          integer('position'),
           text('text'),
           text('note'),
           { name: 'searched', type: 'boolean' },
-          number('version'),
+          integer('version'),
         ],
         foreignKeys: [refersTo('reviewId', 'review')],
         uniques: [{ columnNames: ['reviewId', 'key'] }],
@@ -43,14 +29,14 @@ export class FirstTables1790000000000 implements MigrationInterface {
         name: 'term',
         columns: [
           id,
-          name('elementId'),
-          number('position'),
+          varchar('elementId'),
+          integer('position'),
           text('content'),
-          name('origin'),
-          name('createdAt'),
-          name('createdBy'),
-          optional(name('removedAt')),
-          number('version'),
+          varchar('origin'),
+          varchar('createdAt'),
+          varchar('createdBy'),
+          optional(varchar('removedAt')),
+          integer('version'),
         ],
         foreignKeys: [refersTo('elementId', 'element'), refersTo('createdBy', 'person')],
         indices: [{ columnNames: ['elementId'] }],
@@ -59,17 +45,17 @@ export class FirstTables1790000000000 implements MigrationInterface {
         name: 'run',
         columns: [
           id,
-          name('reviewId'),
-          name('database'),
-          name('status'),
-          name('startedAt'),
-          name('timeZone'),
-          name('ranBy'),
-          name('databaseName'),
-          name('release'),
+          varchar('reviewId'),
+          varchar('database'),
+          varchar('status'),
+          varchar('startedAt'),
+          varchar('timeZone'),
+          varchar('ranBy'),
+          varchar('databaseName'),
+          varchar('release'),
           text('lines'),
-          optional(number('hits')),
-          number('fetched'),
+          optional(integer('hits')),
+          integer('fetched'),
           optional(text('reason')),
         ],
         foreignKeys: [refersTo('reviewId', 'review'), refersTo('ranBy', 'person')],
@@ -78,12 +64,12 @@ export class FirstTables1790000000000 implements MigrationInterface {
         name: 'ledger_entry',
         columns: [
           id,
-          name('reviewId'),
-          name('runId'),
-          number('entry'),
+          varchar('reviewId'),
+          varchar('runId'),
+          integer('entry'),
           text('content'),
-          optional(name('previousHash')),
-          name('hash'),
+          optional(varchar('previousHash')),
+          varchar('hash'),
         ],
         foreignKeys: [refersTo('reviewId', 'review'), refersTo('runId', 'run')],
         uniques: [{ columnNames: ['reviewId', 'entry'] }, { columnNames: ['runId'] }],
@@ -92,18 +78,18 @@ export class FirstTables1790000000000 implements MigrationInterface {
         name: 'record',
         columns: [
           id,
-          name('reviewId'),
-          name('database'),
-          name('accession'),
-          name('lastRunId'),
-          number('rank'),
+          varchar('reviewId'),
+          varchar('database'),
+          varchar('accession'),
+          varchar('lastRunId'),
+          integer('rank'),
           text('title'),
-          number('year'),
+          integer('year'),
           text('journal'),
           text('record'),
-          name('decision'),
-          optional(name('decidedBy')),
-          optional(name('decidedAt')),
+          varchar('decision'),
+          optional(varchar('decidedBy')),
+          optional(varchar('decidedAt')),
         ],
         foreignKeys: [
           refersTo('reviewId', 'review'),
@@ -115,11 +101,7 @@ export class FirstTables1790000000000 implements MigrationInterface {
       }),
       new Table({
         name: 'run_record',
-        columns: [
-          { ...name('runId'), isPrimary: true },
-          { ...name('accession'), isPrimary: true },
-          number('rank'),
-        ],
+        columns: [primary(varchar('runId')), primary(varchar('accession')), integer('rank')],
         foreignKeys: [refersTo('runId', 'run')],
       }),
     ];

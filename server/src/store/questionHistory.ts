@@ -1,4 +1,5 @@
-import { Table, TableColumn, TableForeignKey, type MigrationInterface, type QueryRunner } from 'typeorm';
+import { Table, TableColumn, type MigrationInterface, type QueryRunner } from 'typeorm';
+import { id, integer, refersTo, text, varchar } from './columns.js';
 
 /** Questions can be framed in several ways, and earlier wordings are kept. */
 export class QuestionHistory1795000000001 implements MigrationInterface {
@@ -7,22 +8,16 @@ export class QuestionHistory1795000000001 implements MigrationInterface {
       'review',
       new TableColumn({ name: 'framework', type: 'varchar', default: "'pico'" }),
     );
-    const refersTo = (column: string, table: string) =>
-      new TableForeignKey({
-        columnNames: [column],
-        referencedTableName: table,
-        referencedColumnNames: ['id'],
-      });
     await runner.createTable(
       new Table({
         name: 'wording',
         columns: [
-          { name: 'id', type: 'varchar', isPrimary: true },
-          { name: 'elementId', type: 'varchar' },
-          { name: 'position', type: 'integer' },
-          { name: 'text', type: 'text' },
-          { name: 'at', type: 'varchar' },
-          { name: 'personId', type: 'varchar' },
+          id,
+          varchar('elementId'),
+          integer('position'),
+          text('text'),
+          varchar('at'),
+          varchar('personId'),
         ],
         foreignKeys: [refersTo('elementId', 'element'), refersTo('personId', 'person')],
         uniques: [{ columnNames: ['elementId', 'position'] }],

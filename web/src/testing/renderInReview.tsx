@@ -1,7 +1,7 @@
 /** Components within a review, with a vocabulary of their own and a server made of a table of answers. */
 import { useEffect, type ReactNode } from 'react';
 import type { Heading, Vocabulary } from '@even-lantern/core';
-import type { Candidates, Review, ReviewTerm, TermCount } from '@even-lantern/contract';
+import type { Candidates, DatabaseProfile, Review, ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Outlet, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { UndoProvider } from '../app/undo.js';
@@ -34,7 +34,7 @@ export const vocabulary: Vocabulary = {
   ],
 };
 
-const database = {
+const database: DatabaseProfile = {
   id: 'db',
   name: 'A database',
   description: '',
@@ -93,6 +93,7 @@ export function renderInReview(
   review: Review,
   content: (lane: ReviewLane) => ReactNode,
   answers: Parameters<typeof fakeServer>[0] = {},
+  open: DatabaseProfile | null = database,
 ) {
   const asked = fakeServer({
     'GET databases/db/vocabulary': () => vocabulary,
@@ -103,7 +104,7 @@ export function renderInReview(
     ...answers,
   });
   window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never;
-  const context: ReviewContext = { review, database };
+  const context: ReviewContext = { review, database: open };
   const user = renderAt(
     '/',
     <UndoProvider>

@@ -80,3 +80,12 @@ test('a count that the database refuses is shown as missing, never as nought', a
   await user.type(screen.getByRole('combobox'), 'lamps');
   await waitFor(() => expect(options()[0]).toContain('—'));
 });
+
+test('while the database does not answer, that is said where one types, and what is typed stays', async () => {
+  const { user } = renderInReview(reviewWith([]), (lane) => <LaneInput lane={lane} />, {}, null);
+  const field = screen.getByRole('combobox');
+  await user.type(field, 'lamps');
+  expect(screen.queryByRole('alert')).toBeNull();
+  expect((await screen.findByRole('alert', {}, { timeout: 3000 })).textContent).toMatch(/does not answer/);
+  expect((field as HTMLInputElement).value).toBe('lamps');
+});

@@ -13,6 +13,8 @@ import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
 
 const COUNT_AFTER_MS = 150;
+const GIVE_UP_AFTER_MS = 1500;
+const NO_DATABASE = 'The database does not answer, so nothing can be counted now. What you type stays.';
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
 
@@ -66,10 +68,10 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         ? { ...changes, selectedItem: null, inputValue: text }
         : changes,
   });
-  const problem =
-    trouble ??
-    (typed === '' ? null : unfinished) ??
-    (error === undefined || typed === '' ? null : problemOf(error).title);
+  // At first the database is not known yet; only when that lasts does it not answer.
+  const unanswered = useSettled(database === null, GIVE_UP_AFTER_MS) && database === null;
+  const failed = unanswered ? NO_DATABASE : error === undefined ? null : problemOf(error).title;
+  const problem = trouble ?? (typed === '' ? null : (unfinished ?? failed));
   const open = combobox.isOpen && typed !== '';
 
   return (

@@ -1,0 +1,12 @@
+/** Columns of the plain types that every SQL engine has, for migrations. */
+import { TableForeignKey, type TableColumnOptions } from 'typeorm';
+
+export const text = (name: string): TableColumnOptions => ({ name, type: 'text' });
+export const varchar = (name: string): TableColumnOptions => ({ name, type: 'varchar' });
+export const integer = (name: string): TableColumnOptions => ({ name, type: 'integer' });
+export const optional = (column: TableColumnOptions): TableColumnOptions => ({ ...column, isNullable: true });
+export const primary = (column: TableColumnOptions): TableColumnOptions => ({ ...column, isPrimary: true });
+export const id = primary(varchar('id'));
+
+export const refersTo = (column: string, table: string) =>
+  new TableForeignKey({ columnNames: [column], referencedTableName: table, referencedColumnNames: ['id'] });

@@ -1,0 +1,144 @@
+import type { Rehearsal, ReviewElement } from '@even-lantern/contract';
+import { screen, waitFor } from '@testing-library/react';
+import { Refusal } from '../../testing/fakeServer.js';
+import { renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
+import { wordsContent } from '../concepts/headingContent.js';
+import { ElementEffect } from './ElementEffect.js';
+import { Overview } from './Overview.js';
+import { QuestionStage } from './QuestionStage.js';
+import { Wordings } from './Wordings.js';
+
+const rehearsal = (whole: number, without: number): Rehearsal => ({
+  database: 'db',
+  databaseName: 'A database',
+  release: '2026-10-01',
+  countedAt: '',
+  lines: [],
+  terms: {},
+  lanes: {},
+  bridges: [],
+  without: { 'e-i': { hits: without, error: null }, 'e-p': null },
+  whole: { hits: whole, error: null },
+  problems: [],
+});
+
+const outcome = (parts: Partial<ReviewElement> = {}): ReviewElement => ({
+  id: 'e-i',
+  key: 'O',
+  text: 'sleepiness',
+  note: '',
+  searched: true,
+  version: 1,
+  terms: [term('t', wordsContent('sleepi*'))],
+  ...parts,
+});
+
+function effect(element: ReviewElement, whole: number, without: number) {
+  renderInReview(reviewWith([]), () => <ElementEffect element={element} />, {
+    'GET reviews/r1/rehearsal': () => rehearsal(whole, without),
+  });
+}
+
+test('an outcome that costs many records says how many', async () => {
+  effect(outcome(), 120, 400);
+  expect(await screen.findByText(/120 with it|with it, 400 without/)).toBeTruthy();
+  expect(screen.getByText(/It costs 280 records/)).toBeTruthy();
+});
+
+test('an element that costs little, or that a question cannot do without, is only counted', async () => {
+  effect(outcome({ key: 'P' }), 120, 400);
+  expect(await screen.findByText(/with it, 400 without/)).toBeTruthy();
+  expect(screen.queryByText(/It costs/)).toBeNull();
+});
+
+test('an element without terms is not counted, and says why', async () => {
+  effect(outcome({ terms: [] }), 120, 400);
+  expect(await screen.findByText(/No terms in its lane yet/)).toBeTruthy();
+});
+
+const land = {
+  text: 'light night',
+  hits: 3,
+  release: '2026-10-01',
+  years: [
+    { value: '2020', count: 1 },
+    { value: '2022', count: 2 },
+  ],
+  kinds: [{ value: 'Randomised trial', count: 2 }],
+  headings: [{ value: 'Light therapy', count: 3 }],
+  keywords: [{ value: 'night shift', count: 1 }],
+};
+
+async function scan(answers: Parameters<typeof renderInReview>[2] = {}) {
+  const { user, asked } = renderInReview(reviewWith([]), () => <Overview />, {
+    'GET databases/db/overview': () => land,
+    ...answers,
+  });
+  await user.type(screen.getByLabelText('Scan for records with all of these words'), 'light night{Enter}');
+  return { user, asked };
+}
+
+test('a heading that a scan shows is taken into a lane as that heading', async () => {
+  const { user, asked } = await scan({ 'POST reviews/r1/terms': () => term('new', wordsContent('x')) });
+  await user.selectOptions(await screen.findByLabelText('Take Light therapy into'), 'lane Population');
+  await waitFor(() =>
+    expect(
+      asked.find(({ path, method }) => method === 'POST' && path === 'reviews/r1/terms')?.body,
+    ).toMatchObject({
+      elementId: 'e-p',
+      content: { kind: 'heading', label: 'Light therapy' },
+    }),
+  );
+});
+
+test('a keyword is taken into an element behind what stands there already', async () => {
+  const { user, asked } = await scan({ 'PATCH elements/e-p': () => ({}) });
+  await user.selectOptions(await screen.findByLabelText('Take night shift into'), 'text e-p');
+  await waitFor(() =>
+    expect(asked.find(({ method }) => method === 'PATCH')?.body).toEqual({ text: 'nurses, night shift' }),
+  );
+});
+
+test('kinds of publication can be taken into the question but into no lane', async () => {
+  await scan();
+  const choice = await screen.findByLabelText('Take Randomised trial into');
+  expect(choice.querySelector('optgroup[label="a lane"]')).toBeNull();
+  expect(choice.querySelector('optgroup[label="the question"]')).not.toBeNull();
+});
+
+test('the years can be read without seeing the bars', async () => {
+  await scan();
+  const table = await screen.findByRole('table', { name: 'Records by year' });
+  expect(table.textContent).toBe('Records by year2020120222');
+});
+
+test('a scan that fails says why, and what was typed stays', async () => {
+  await scan({
+    'GET databases/db/overview': () => new Refusal(502, { title: 'The database cannot give an overview.' }),
+  });
+  expect(await screen.findByText('The database cannot give an overview.')).toBeTruthy();
+  expect(screen.getByDisplayValue('light night')).toBeTruthy();
+});
+
+test('an earlier wording is shown with its date and name, and can be taken back', async () => {
+  const onTake = jest.fn();
+  const { user } = renderInReview(reviewWith([]), () => <Wordings elementId="e-p" onTake={onTake} />, {
+    'GET elements/e-p/wordings': () => [{ text: 'night nurses', at: '2026-11-01T10:00:00Z', person: 'Mara' }],
+  });
+  await user.click(await screen.findByText('1 earlier wording'));
+  expect(screen.getByText(/1 Nov 2026.*Mara/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Take back' }));
+  expect(onTake).toHaveBeenCalledWith('night nurses');
+});
+
+test('what was written under another framework stays in view', async () => {
+  const review = { ...reviewWith([term('t', wordsContent('lamp*'))]), framework: 'peo' as const };
+  renderInReview(review, () => <QuestionStage />, {
+    'GET reviews/r1/rehearsal': () => rehearsal(1, 1),
+    'GET elements/e-p/wordings': () => [],
+    'GET elements/e-i/wordings': () => [],
+  });
+  const others = await screen.findByRole('region', { name: 'Written under another framework' });
+  expect(others.textContent).toContain('Intervention');
+  expect(screen.getByTestId('sentence').textContent).toBe('In nurses, is … linked to …?');
+});
