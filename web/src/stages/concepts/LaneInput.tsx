@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
 import { useCandidates } from '../../app/useCandidates.js';
+import { useLasting } from '../../app/useLasting.js';
 import { useLookup } from '../../app/useLookup.js';
 import { useReview } from '../../app/useReview.js';
 import { useSettled } from '../../app/useSettled.js';
@@ -69,7 +70,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         : changes,
   });
   // At first the database is not known yet; only when that lasts does it not answer.
-  const unanswered = useSettled(database === null, GIVE_UP_AFTER_MS) && database === null;
+  const unanswered = useLasting(database === null, GIVE_UP_AFTER_MS);
   const failed = unanswered ? NO_DATABASE : error === undefined ? null : problemOf(error).title;
   const problem = trouble ?? (typed === '' ? null : (unfinished ?? failed));
   const open = combobox.isOpen && typed !== '';
