@@ -1,5 +1,5 @@
 import { parsePhrase, type SearchField } from '@even-lantern/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { WordsContent } from './headingContent.js';
 
 const FIELDS: readonly [SearchField, string][] = [
@@ -23,10 +23,17 @@ export function WordsOptions({
   onChange: (content: WordsContent) => void;
 }) {
   const [text, setText] = useState(content.text);
-  useEffect(() => setText(content.text), [content.text]);
+  // What was tried once is not tried again by leaving the field, since somebody else may have been quicker.
+  const tried = useRef(content.text);
+  useEffect(() => {
+    tried.current = content.text;
+    setText(content.text);
+  }, [content.text]);
   const phrase = parsePhrase(text);
-  const save = () => {
-    if (text !== content.text && text.trim() !== '') onChange({ ...content, text });
+  const save = (again: boolean) => {
+    if (text === (again ? content.text : tried.current) || text.trim() === '') return;
+    tried.current = text;
+    onChange({ ...content, text });
   };
   return (
     <div className="flex flex-col gap-2">
@@ -37,10 +44,13 @@ export function WordsOptions({
           value={text}
           aria-invalid={!phrase.ok}
           onChange={(event) => setText(event.target.value)}
-          onBlur={save}
+          onBlur={() => save(false)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter') save();
-            if (event.key === 'Escape') setText(content.text);
+            if (event.key === 'Enter') save(true);
+            if (event.key === 'Escape') {
+              tried.current = content.text;
+              setText(content.text);
+            }
           }}
         />
       </label>
