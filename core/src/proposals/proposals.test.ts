@@ -81,12 +81,15 @@ test('what is cut already is only put near, and what is no phrase has no variant
   expect(variantsOf('"unclosed')).toEqual([]);
 });
 
-test('a word written together is offered apart where the index holds both halves', () => {
-  const index = new Set(['night', 'shift', 'nig', 'htshift']);
-  expect(apartVariants('nightshift', (word) => index.has(word)).map(({ text }) => text)).toEqual([
-    '"nig htshift"',
-    '"night shift"',
+test('a word written together is offered in every way apart, for a count to choose from', () => {
+  expect(apartVariants('bedsores').map(({ text }) => text)).toEqual([
+    '"bed sores"',
+    '"beds ores"',
+    '"bedso res"',
   ]);
+  expect([...apartVariants('nap'), ...apartVariants('night shift'), ...apartVariants('nightshif*')]).toEqual(
+    [],
+  );
 });
 
 const pasted = (text: string) =>

@@ -101,18 +101,17 @@ export function variantsOf(typed: string, names: readonly string[] = []): Varian
   return variants;
 }
 
-/**
- * The places where one written-together word may be two.
- * @param isWord whether the index holds a word
- */
-export function apartVariants(word: string, isWord: (word: string) => boolean): Variant[] {
-  const variants: Variant[] = [];
-  for (let at = 3; at <= word.length - 3; at += 1) {
-    const [one, other] = [word.slice(0, at), word.slice(at)];
-    if (isWord(one) && isWord(other))
-      variants.push({ text: `"${one} ${other}"`, near: null, reason: 'written apart' });
-  }
-  return variants;
+/** Every way to write one word as two. Most are nonsense: only those that a count finds are worth showing. */
+export function apartVariants(typed: string): Variant[] {
+  const parsed = parsePhrase(typed);
+  const [only, ...others] = parsed.ok ? parsed.phrase : [];
+  if (only === undefined || others.length > 0 || only.anyEnding || only.text.includes('?')) return [];
+  const { text } = only;
+  return Array.from({ length: Math.max(text.length - 5, 0) }, (_, i) => ({
+    text: `"${text.slice(0, i + 3)} ${text.slice(i + 3)}"`,
+    near: null,
+    reason: 'written apart' as const,
+  }));
 }
 
 function written({ text, anyEnding }: WordPattern): string {

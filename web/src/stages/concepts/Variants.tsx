@@ -1,4 +1,11 @@
-import { headingByLabel, parsePhrase, textKey, variantsOf, type Variant } from '@even-lantern/core';
+import {
+  apartVariants,
+  headingByLabel,
+  parsePhrase,
+  textKey,
+  variantsOf,
+  type Variant,
+} from '@even-lantern/core';
 import type { ReviewTerm } from '@even-lantern/contract';
 import { useMemo, useState } from 'react';
 import type { ReviewLane } from '../../app/lanes.js';
@@ -27,7 +34,9 @@ export function Variants({
     const own = tree === null ? null : headingByLabel(tree, typed);
     const headings = [...(own === null ? [] : [own]), ...(tree?.byEntryTerm.get(textKey(typed)) ?? [])];
     const names = headings.flatMap((heading) => [heading.label, ...heading.entryTerms]);
-    return variantsOf(content.text, names).filter(({ near }) => near === null || content.near === null);
+    return [...variantsOf(content.text, names), ...apartVariants(content.text)].filter(
+      ({ near }) => near === null || content.near === null,
+    );
   }, [content, tree]);
   const contents = useMemo(
     () => variants.map(({ text, near }) => ({ ...wordsContent(text, near), field: content.field })),
@@ -41,7 +50,9 @@ export function Variants({
   );
   const shown = variants
     .map((variant, i) => ({ variant, content: contents[i], count: counts?.[i] }))
-    .filter(({ variant }) => !present.has(keyOf(variant.text, variant.near)));
+    .filter(({ variant }) => !present.has(keyOf(variant.text, variant.near)))
+    // Ways of writing apart are guesses: those that nobody uses are not even told.
+    .filter(({ variant, count }) => variant.reason !== 'written apart' || (count?.hits ?? 0) > 0);
   const found = shown.filter(({ count }) => count === undefined || (count.hits ?? 0) > 0);
   if (shown.length === 0) return null;
   return (

@@ -132,6 +132,22 @@ test('only the ways of writing that the database holds are offered, the others w
   );
 });
 
+test('a word is offered written apart only where the database holds it so', async () => {
+  const own = term('t', wordsContent('bedsores'));
+  renderInReview(
+    reviewWith([own]),
+    (lane) => <Variants term={own} content={wordsContent('bedsores')} lane={lane} />,
+    {
+      'POST reviews/r1/candidates': countsBy((content) =>
+        content.kind === 'words' && content.text === '"bed sores"' ? 5 : 0,
+      ),
+    },
+  );
+  expect(await screen.findByText('written apart')).toBeTruthy();
+  expect(screen.queryByText('"beds ores"')).toBeNull();
+  expect(screen.getByText('Show the 1 that find nothing')).toBeTruthy();
+});
+
 test('a pasted list is shown before anything is added, and what is there already is not taken', async () => {
   const { user, asked } = renderInReview(
     reviewWith([term('t', wordsContent('lamp*'))]),
