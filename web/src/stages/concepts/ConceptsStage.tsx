@@ -108,7 +108,7 @@ export function ConceptsStage() {
       </div>
       {selected !== undefined && laneOfSelected !== undefined && database !== null && (
         <TermInspector
-          key={`${selected.id} ${params.get('hold') ?? ''}`}
+          key={selected.id}
           term={selected}
           lane={laneOfSelected}
           askWhyHeld={params.get('hold') !== null}

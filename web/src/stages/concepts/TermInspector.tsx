@@ -79,7 +79,7 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
       </dl>
       {count?.error != null && <p className="problem text-sm">{count.error}</p>}
       <div className="flex flex-wrap gap-2">
-        <HoldBack key={`${term.id} ${term.heldBack ?? ''}`} term={term} asking={askWhyHeld} />
+        <HoldBack key={term.heldBack ?? (askWhyHeld ? 'asking' : '')} term={term} asking={askWhyHeld} />
         <button
           className="btn btn-sm btn-quiet"
           onClick={() => {
