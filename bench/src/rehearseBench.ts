@@ -25,7 +25,12 @@ export async function rehearseBench(): Promise<Measurement[]> {
     const [review] = (await json(`${api}/reviews`)) as { id: string }[];
     const { elements } = (await json(`${api}/reviews/${review?.id}`)) as { elements: { id: string }[] };
     const look = (text: string) =>
-      json(`${api}/databases/corvane/lookup?text=${text}&review=${review?.id}&lane=${elements[0]?.id}`);
+      json(`${api}/reviews/${review?.id}/candidates`, {
+        database: 'corvane',
+        elementId: elements[0]?.id,
+        instead: null,
+        contents: [{ kind: 'words', text, field: 'words', near: null }],
+      });
     await look('warm');
     // A different word each time, so that no remembered count helps.
     const lookups: number[] = [];
@@ -51,8 +56,14 @@ export async function rehearseBench(): Promise<Measurement[]> {
 
 const WORDS = ['light', 'sleep', 'night', 'nurse', 'shift', 'ward', 'pain', 'wound', 'walk', 'care'];
 
-async function json(address: string): Promise<unknown> {
-  const response = await fetch(address);
+/** @param body sent as POST; without one it is a GET */
+async function json(address: string, body?: object): Promise<unknown> {
+  const response = await fetch(
+    address,
+    body === undefined
+      ? {}
+      : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+  );
   if (!response.ok) throw new Error(`${address} answered ${response.status}`);
   return response.json();
 }
