@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync } from 'node:fs';
+import { mkdtempSync, readdirSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
@@ -158,10 +158,17 @@ test('a long query is taken by POST', async () => {
 });
 
 test('records are made once and then read from disk', () => {
-  expect(readdirSync(dataFolder).filter((name) => name.endsWith('.ndjson'))).toHaveLength(1);
-  const [database] = openDatabases({ contentFolder, dataFolder, size: 600 });
-  expect(database?.records).toHaveLength(600);
-  expect(readdirSync(dataFolder)).toHaveLength(1);
+  const before = readdirSync(dataFolder).map((name) => [name, statSync(join(dataFolder, name)).mtimeMs]);
+  expect(before.map(([name]) => String(name).split('-')[0])).toEqual([
+    'corvane',
+    'mindry',
+    'truth',
+    'wardline',
+  ]);
+  const databases = openDatabases({ contentFolder, dataFolder, size: 600 });
+  expect(databases.map(({ records }) => records.length)).toEqual([600, 600, 600]);
+  const after = readdirSync(dataFolder).map((name) => [name, statSync(join(dataFolder, name)).mtimeMs]);
+  expect(after).toEqual(before);
 });
 
 test('facets count the values of an index in what was found, and each narrows to just its count', async () => {

@@ -1,7 +1,7 @@
 /** The stand-ins as one HTTP application: databases at /sru/<id>, vocabularies at /vocabularies/<id>.ttl. */
 import express, { type Express, type Request, type Response } from 'express';
-import { buildIndex, indexVocabulary, vocabularyToTurtle } from '@even-lantern/core';
-import { readPeopleAndPlaces, readTopics, readVocabulary } from './content.js';
+import { buildIndex, indexVocabulary, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
+import { readDatabases, readPeopleAndPlaces, readTopics, readVocabularies } from './content.js';
 import { loadOrGenerate } from './corpus.js';
 import type { Content } from './generate.js';
 import type { StandInDatabase } from './sru/database.js';
@@ -12,50 +12,47 @@ export interface StandInOptions {
   contentFolder: string;
   /** where generated records are kept */
   dataFolder: string;
-  /** records of the Corvane Medical Index */
+  /** records of each database, instead of their own sizes */
   size?: number;
 }
 
-const SEED = 20261001;
-const DEFAULT_SIZE = 4400;
 const PAGE_CAP = 100;
 
+/** The content that records are made of: topics, and the vocabulary that they name headings in. */
 export function readContent(folder: string): Content {
-  return {
-    vocabulary: readVocabulary(folder),
-    topics: readTopics(folder),
-    people: readPeopleAndPlaces(folder),
-  };
+  const [vocabulary] = readVocabularies(folder);
+  if (vocabulary === undefined) throw new RangeError(`there is no vocabulary in ${folder}`);
+  return { vocabulary, topics: readTopics(folder), people: readPeopleAndPlaces(folder) };
 }
 
 /** Loads or makes the databases. Takes some seconds the first time. */
-export function openDatabases({
-  contentFolder,
-  dataFolder,
-  size = DEFAULT_SIZE,
-}: StandInOptions): StandInDatabase[] {
-  const content = readContent(contentFolder);
-  const records = loadOrGenerate(dataFolder, content, { seed: SEED, size });
-  const values = (of: (record: (typeof records)[number]) => readonly string[]) =>
-    [...new Set(records.flatMap(of))].sort();
-  return [
-    {
-      id: 'corvane',
-      name: 'Corvane Medical Index',
-      description: 'General biomedicine, with the Corvane Subject Tree. Simulated: all records are invented.',
-      release: '2026-10-01',
+export function openDatabases({ contentFolder, dataFolder, size }: StandInOptions): StandInDatabase[] {
+  const vocabularies = readVocabularies(contentFolder);
+  const recipes = readDatabases(contentFolder).map((each) => ({ ...each, size: size ?? each.size }));
+  const corpora = loadOrGenerate(dataFolder, readContent(contentFolder), vocabularies, recipes);
+  return recipes.flatMap((recipe) => {
+    const { id, name, description, release } = recipe;
+    const records = corpora.get(id) ?? [];
+    const vocabulary = vocabularies.find((each) => each.id === recipe.vocabulary);
+    if (vocabulary === undefined) return [];
+    const values = (of: (record: BibRecord) => readonly string[]) => [...new Set(records.flatMap(of))].sort();
+    return {
+      id,
+      name,
+      description,
+      release,
       records,
       index: buildIndex(records),
-      tree: indexVocabulary(content.vocabulary),
+      tree: indexVocabulary(vocabulary),
       limits: {
         language: values((record) => [record.language]),
         publicationType: values((record) => record.publicationTypes),
         ageGroup: values((record) => record.limits.ageGroup ?? []),
-        indexing: values((record) => record.limits.indexing ?? []),
+        ...(recipe.tellsAwaiting ? { indexing: values((record) => record.limits.indexing ?? []) } : {}),
       },
       pageCap: PAGE_CAP,
-    },
-  ];
+    };
+  });
 }
 
 export async function standInApplication(databases: readonly StandInDatabase[]): Promise<Express> {

@@ -40,17 +40,66 @@ export interface PeopleAndPlaces {
   languages: [name: string, share: number][];
 }
 
+/** How a database is made and describes itself. */
+export interface DatabaseRecipe {
+  id: string;
+  name: string;
+  description: string;
+  release: string;
+  /** the id of its vocabulary */
+  vocabulary: string;
+  /** what its own numbers of records begin with */
+  accession: string;
+  size: number;
+  seed: number;
+  /** the share of records, the newest, that indexers have not reached yet; and whether those records say so */
+  awaiting: number;
+  tellsAwaiting: boolean;
+  /** how works of the first database are told here; without it, none are taken over */
+  shared?: SharedWorks;
+}
+
+/** What becomes of a work's description in another database. */
+export interface SharedWorks {
+  /** of the works of the first database that are about what this one covers */
+  share: number;
+  /** given names cut to initials */
+  initials: boolean;
+  /** the last page without the digits it has in common with the first */
+  shortPages: boolean;
+  /** shares of records without DOI, and with titles in capitals */
+  withoutDoi: number;
+  capitalTitles: number;
+}
+
 /** Content that cannot be read, with the line where it is wrong. */
 export class ContentError extends Error {}
 
-export function readVocabulary(folder: string): Vocabulary {
-  const text = readFileSync(join(folder, 'corvane-subject-tree.txt'), 'utf8');
-  return {
-    id: 'corvane-subject-tree',
-    name: 'Corvane Subject Tree',
-    release: '2026-10-01',
-    headings: parseTree(text),
-  };
+/** A vocabulary as it was written, with what only the makers of records know of it. */
+export interface AuthoredVocabulary extends Vocabulary {
+  /** by label, the headings of the Corvane Subject Tree that stand for the same matter */
+  counterparts: ReadonlyMap<string, readonly string[]>;
+}
+
+/** Reads the vocabularies that `vocabularies.json` lists; each is written in a file named after its id. */
+export function readVocabularies(folder: string): AuthoredVocabulary[] {
+  const listed = JSON.parse(readFileSync(join(folder, 'vocabularies.json'), 'utf8')) as Omit<
+    Vocabulary,
+    'headings'
+  >[];
+  return listed.map((each) => {
+    const file = `${each.id}.txt`;
+    try {
+      return { ...each, ...parseTree(readFileSync(join(folder, file), 'utf8')) };
+    } catch (error) {
+      if (error instanceof ContentError) throw new ContentError(`${file}, ${error.message}`);
+      throw error;
+    }
+  });
+}
+
+export function readDatabases(folder: string): DatabaseRecipe[] {
+  return JSON.parse(readFileSync(join(folder, 'databases.json'), 'utf8')) as DatabaseRecipe[];
 }
 
 export function readTopics(folder: string): Topic[] {
@@ -68,9 +117,10 @@ const list = (text: string) =>
     .filter((part) => part !== '');
 
 /** Parses the indented form that the head of the file describes. */
-export function parseTree(text: string): Heading[] {
+export function parseTree(text: string): Pick<AuthoredVocabulary, 'headings' | 'counterparts'> {
   const groups = new Map<string, string[]>();
   const headings: Heading[] = [];
+  const counterparts = new Map<string, string[]>();
   const open: { heading: Heading; group: string }[] = [];
   /** by label, for branches that are written further down */
   const placed = new Map<string, { heading: Heading; group: string }>();
@@ -114,6 +164,7 @@ export function parseTree(text: string): Heading[] {
       else if (part.startsWith('~')) heading.related = list(value);
       else if (part.startsWith('%')) heading.historyNote = value;
       else if (part.startsWith('@')) group = value;
+      else if (part.startsWith('^')) counterparts.set(label, list(value));
       else throw new ContentError(`line ${i + 1}: “${part}” begins with no known mark`);
     }
     heading.subheadings = groups.get(group) ?? [];
@@ -122,7 +173,7 @@ export function parseTree(text: string): Heading[] {
     placed.set(label, { heading, group });
   }
   makeRelatedMutual(headings);
-  return headings;
+  return { headings, counterparts };
 }
 
 /** `related` holds both ways (ISO 25964), so writing it on one side is enough. */

@@ -1,4 +1,4 @@
-/** Makes the records of the Corvane Medical Index from a seed. */
+/** Makes invented works, and the records of them in one database, from a seed. */
 import {
   allNarrower,
   indexVocabulary,
@@ -11,6 +11,7 @@ import type { PeopleAndPlaces, Topic } from './content.js';
 import { tell, type Design } from './writing.js';
 
 export interface Content {
+  /** the vocabulary that topics name their headings in */
   vocabulary: Vocabulary;
   topics: readonly Topic[];
   people: PeopleAndPlaces;
@@ -20,14 +21,38 @@ export interface GenerateOptions {
   seed: number;
   /** how many records */
   size: number;
+  /** what the database's own numbers of records begin with */
+  accession?: string;
+  indexing?: Indexing;
+  /** the last day that a record was entered, in milliseconds */
+  until?: number;
+}
+
+/** How a database gives headings to records. */
+export interface Indexing {
+  vocabulary: Vocabulary;
+  /** its headings for one of the vocabulary that topics are written in */
+  headingsFor(label: string): readonly string[];
+  /** the share of records, the newest, that indexers have not reached yet */
+  awaiting: number;
+  /** whether a record tells that it is not indexed yet */
+  tellsAwaiting: boolean;
+}
+
+/** A record with what its makers know of it. */
+export interface WrittenRecord {
+  record: BibRecord;
+  topic: Topic;
+  design: Design;
+  /** the headings of the outcomes it tells, in the vocabulary of the topics */
+  outcomeHeadings: string[];
 }
 
 /** The last day that a record of the release was entered. */
 const RELEASE_DAY = Date.UTC(2026, 8, 28);
 const FIRST_YEAR = 1994;
 const DAY = 86_400_000;
-/** The share of records, the newest, that indexers have not reached yet. */
-const UNINDEXED_SHARE = 1 / 8;
+const DAYS_TO_INDEX = [30, 160] as const;
 /** How many times as often the first topics are written about, so that the demo question has enough to read. */
 const EMPHASIS: Readonly<Record<string, number>> = { 'night-light': 3, 'duty-naps': 2, 'oncall-rural': 1.5 };
 
@@ -43,34 +68,47 @@ const DESIGNS: readonly (readonly [Design, number])[] = [
   ['editorial', 4],
 ];
 
-/** What indexers add, or that they have not come by yet. */
-function limitsOf(indexed: boolean, ageGroup: string[]): BibRecord['limits'] {
-  return indexed ? { indexing: ['indexed'], ageGroup } : { indexing: ['not yet indexed'] };
+/** The indexing of the database in whose vocabulary the topics are written. */
+export function ownIndexing(vocabulary: Vocabulary): Indexing {
+  return { vocabulary, headingsFor: (label) => [label], awaiting: 1 / 8, tellsAwaiting: true };
 }
 
-/** Makes the records, oldest first. The same options and content give the same records. */
-export function generateRecords(content: Content, { seed, size }: GenerateOptions): BibRecord[] {
+/** Makes the records of one database, oldest first. The same options and content give the same records. */
+export function generateRecords(content: Content, options: GenerateOptions): BibRecord[] {
+  return writeRecords(content, options).map(({ record }) => record);
+}
+
+/** Makes records as `generateRecords` does, and keeps what is known of them. */
+export function writeRecords(
+  content: Content,
+  {
+    seed,
+    size,
+    accession = 'CMI',
+    indexing = ownIndexing(content.vocabulary),
+    until = RELEASE_DAY,
+  }: GenerateOptions,
+): WrittenRecord[] {
   const chance = seededChance(seed);
   const weighted = content.topics.map((topic) => [topic, EMPHASIS[topic.id] ?? 1] as const);
-  const subheadings = new Map(content.vocabulary.headings.map(({ label, subheadings: own }) => [label, own]));
-  const ages = ageGroups(content.vocabulary);
-  const entered = Array.from({ length: size }, () => entryDay(chance)).sort((a, b) => a - b);
-  const firstUnindexed = size - Math.round(size * UNINDEXED_SHARE);
+  const indexer = indexerOf(content.vocabulary, indexing, until);
+  const entered = Array.from({ length: size }, () => entryDay(chance, until)).sort((a, b) => a - b);
+  const firstAwaiting = size - Math.round(size * indexing.awaiting);
   const titles = new Set<string>();
-  return entered.map((day, i): BibRecord => {
+  return entered.map((day, i): WrittenRecord => {
     const topic = chance.weighted(weighted);
     const design = designFor(topic, chance);
     let told = tell(design, topic, chance);
     for (let tries = 0; titles.has(told.title) && tries < 20; tries += 1) told = tell(design, topic, chance);
     titles.add(told.title);
     const year = new Date(day).getUTCFullYear();
-    const indexed = i < firstUnindexed;
     const outcomeHeadings = told.outcomes.flatMap((outcome) => outcome.headings);
     const journal = chance.pick(content.people.journals);
     const volume = year - 1975 + (journal.length % 20);
     const firstPage = chance.int(1, 880);
-    return {
-      accession: `CMI${String(i + 1).padStart(7, '0')}`,
+    const number = i + 1;
+    const described = {
+      accession: accessionNumber(accession, number),
       title: told.title,
       abstract: told.abstract,
       keywords: chance.happens(0.78) ? chance.some(topic.keywords, chance.int(2, topic.keywords.length)) : [],
@@ -81,22 +119,61 @@ export function generateRecords(content: Content, { seed, size }: GenerateOption
       issue: String(chance.int(1, 12)),
       pages: `${firstPage}-${firstPage + chance.int(3, 14)}`,
       doi: chance.happens(0.9)
-        ? `10.5555/${initials(journal)}.${year}.${String(i + 1).padStart(5, '0')}`
+        ? `10.5555/${initials(journal)}.${year}.${doiEnding(accession, number)}`
         : null,
       language: chance.weighted(content.people.languages),
       publicationTypes: publicationTypes(design, chance),
-      headings: indexed ? assignHeadings(topic, outcomeHeadings, subheadings, chance) : [],
-      limits: limitsOf(indexed, ages(topic)),
       entered: isoDay(day),
-      changed: indexed ? isoDay(Math.min(day + chance.int(30, 160) * DAY, RELEASE_DAY)) : null,
     };
+    const record = { ...described, ...indexer(topic, outcomeHeadings, day, i < firstAwaiting, chance) };
+    return { record, topic, design, outcomeHeadings };
   });
 }
 
+type Indexed = Pick<BibRecord, 'headings' | 'limits' | 'changed'>;
+
+/** What indexers add to a record, or that they have not come by yet. */
+export function indexerOf(
+  topicVocabulary: Vocabulary,
+  indexing: Indexing,
+  until: number,
+): (
+  topic: Topic,
+  outcomeHeadings: readonly string[],
+  entered: number,
+  reached: boolean,
+  chance: Chance,
+) => Indexed {
+  const ages = ageGroups(topicVocabulary);
+  const subheadings = new Map(
+    indexing.vocabulary.headings.map(({ label, subheadings: own }) => [label, own]),
+  );
+  const told = (state: string): Record<string, string[]> =>
+    indexing.tellsAwaiting ? { indexing: [state] } : {};
+  return (topic, outcomeHeadings, entered, reached, chance) =>
+    reached
+      ? {
+          headings: assignHeadings(topic, outcomeHeadings, indexing, subheadings, chance),
+          limits: { ...told('indexed'), ageGroup: ages(topic) },
+          changed: isoDay(Math.min(entered + chance.int(...DAYS_TO_INDEX) * DAY, until)),
+        }
+      : { headings: [], limits: told('not yet indexed'), changed: null };
+}
+
+export function accessionNumber(prefix: string, number: number): string {
+  return `${prefix}${String(number).padStart(7, '0')}`;
+}
+
+/** Unlike in every database, so that no two works share a DOI. */
+function doiEnding(accession: string, number: number): string {
+  const ending = String(number).padStart(5, '0');
+  return accession === 'CMI' ? ending : `${accession.charAt(0).toLowerCase()}${ending}`;
+}
+
 /** More records in later years, evenly within a year. */
-function entryDay(chance: Chance): number {
+function entryDay(chance: Chance, until: number): number {
   const first = Date.UTC(FIRST_YEAR, 0, 1);
-  const span = (RELEASE_DAY - first) / DAY;
+  const span = (until - first) / DAY;
   return first + Math.floor(span * Math.sqrt(chance.real(0, 1))) * DAY;
 }
 
@@ -116,19 +193,22 @@ function publicationTypes(design: Design, chance: Chance): string[] {
 function assignHeadings(
   topic: Topic,
   outcomeHeadings: readonly string[],
+  indexing: Indexing,
   subheadings: ReadonlyMap<string, readonly string[]>,
   chance: Chance,
 ): HeadingAssignment[] {
   const assignments = new Map<string, HeadingAssignment>();
-  const assign = (label: string, central: boolean) => {
-    if (assignments.has(label)) return;
-    const allowed = subheadings.get(label) ?? [];
-    assignments.set(label, {
-      vocabulary: 'corvane-subject-tree',
-      label,
-      central,
-      subheadings: chance.happens(0.3) ? chance.some(allowed, 1) : [],
-    });
+  const assign = (wanted: string, central: boolean) => {
+    for (const label of indexing.headingsFor(wanted)) {
+      if (assignments.has(label)) continue;
+      const allowed = subheadings.get(label) ?? [];
+      assignments.set(label, {
+        vocabulary: indexing.vocabulary.id,
+        label,
+        central,
+        subheadings: chance.happens(0.3) ? chance.some(allowed, 1) : [],
+      });
+    }
   };
   topic.interventionHeadings.forEach((label, i) => {
     if (i === 0 ? chance.happens(0.9) : chance.happens(0.55)) assign(label, i === 0 && chance.happens(0.75));
