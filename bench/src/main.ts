@@ -1,4 +1,5 @@
 /** npm run bench [-- name] [-- --json] [-- --size=n] */
+import { crosswalkBench } from './crosswalkBench.js';
 import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
@@ -13,6 +14,7 @@ const size = Number(flags.find((flag) => flag.startsWith('--size='))?.slice('--s
 const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
   lookup: lookupBench,
+  crosswalk: crosswalkBench,
   skos: skosBench,
   rehearse: rehearseBench,
 };

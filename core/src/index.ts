@@ -1,3 +1,4 @@
+export * from './crosswalk/index.js';
 export * from './ledger/index.js';
 export * from './proposals/index.js';
 export * from './query/index.js';

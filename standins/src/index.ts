@@ -1,3 +1,4 @@
+export { readVocabularies } from './content.js';
 export { openDatabases, readContent, standInApplication } from './application.js';
 export type { StandInOptions } from './application.js';
 export { generateRecords } from './generate.js';

@@ -1,14 +1,38 @@
 /** From lanes to the numbered lines of a strategy. */
-import { MAX_NEAR_DISTANCE, parsePhrase, printPhrase, type Query, type WordsQuery } from '../query/index.js';
+import {
+  MAX_NEAR_DISTANCE,
+  parsePhrase,
+  printPhrase,
+  type HeadingQuery,
+  type Query,
+  type WordsQuery,
+} from '../query/index.js';
 import type { Lane, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
 
-export type TermQueryResult = { ok: true; query: Query } | { ok: false; message: string; at: number };
+export type TermQueryResult =
+  | {
+      ok: true;
+      query: Query;
+      /** what the database at hand searches otherwise than the term says */
+      changes: string[];
+    }
+  | { ok: false; message: string; at: number };
 
-/** The query of a term, or why it has none. */
-export function termQuery(content: TermContent): TermQueryResult {
+/** A heading as the database at hand can search it, or why it cannot. */
+export type ReadHeading = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
+export type HeadingReading = (heading: HeadingQuery) => ReadHeading;
+
+/** For a database that has the vocabulary of the headings. */
+export const asWritten: HeadingReading = (query) => ({ ok: true, query, changes: [] });
+
+/**
+ * The query of a term, or why it has none.
+ * @param read how headings are said in the database at hand
+ */
+export function termQuery(content: TermContent, read: HeadingReading = asWritten): TermQueryResult {
   if (content.kind === 'heading') {
     const { vocabulary, label, narrower, central, subheadings } = content;
-    const heading = (name: string, withNarrower: boolean): Query => ({
+    const heading = (name: string, withNarrower: boolean): HeadingQuery => ({
       kind: 'heading',
       vocabulary,
       label: name,
@@ -16,15 +40,14 @@ export function termQuery(content: TermContent): TermQueryResult {
       central,
       subheadings,
     });
-    if (typeof narrower === 'boolean') return { ok: true, query: heading(label, narrower) };
+    if (typeof narrower === 'boolean') return anyOfRead([read(heading(label, narrower))]);
     const chosen = narrower.map((name) => heading(name, true));
-    const alone = heading(label, false);
-    return { ok: true, query: chosen.length === 0 ? alone : { kind: 'or', operands: [alone, ...chosen] } };
+    return anyOfRead([heading(label, false), ...chosen].map(read));
   }
   const phrase = parsePhrase(content.text);
   if (!phrase.ok) return { ok: false, message: phrase.error.message, at: phrase.error.at };
   const words: WordsQuery = { kind: 'words', field: content.field, phrase: phrase.phrase };
-  if (content.near === null || phrase.phrase.length === 1) return { ok: true, query: words };
+  if (content.near === null || phrase.phrase.length === 1) return { ok: true, query: words, changes: [] };
   if (content.near < 1 || content.near > MAX_NEAR_DISTANCE) {
     return {
       ok: false,
@@ -33,14 +56,28 @@ export function termQuery(content: TermContent): TermQueryResult {
     };
   }
   const parts = phrase.phrase.map((pattern): WordsQuery => ({ ...words, phrase: [pattern] }));
-  return { ok: true, query: { kind: 'near', parts, distance: content.near, ordered: false } };
+  return { ok: true, query: { kind: 'near', parts, distance: content.near, ordered: false }, changes: [] };
+}
+
+/** Any of the headings; none when one of them cannot be said, since a part would pass for the whole. */
+function anyOfRead(parts: readonly ReadHeading[]): TermQueryResult {
+  const queries: Query[] = [];
+  const changes = new Set<string>();
+  for (const part of parts) {
+    if (!part.ok) return { ...part, at: 0 };
+    queries.push(part.query);
+    part.changes.forEach((each) => changes.add(each));
+  }
+  const [only] = queries;
+  const query: Query = queries.length === 1 && only !== undefined ? only : { kind: 'or', operands: queries };
+  return { ok: true, query, changes: [...changes] };
 }
 
 /**
  * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND.
  * Terms and lanes that cannot be searched are left out and named in `problems`.
  */
-export function compileLanes(lanes: readonly Lane[]): Strategy {
+export function compileLanes(lanes: readonly Lane[], read: HeadingReading = asWritten): Strategy {
   const lines: Line[] = [];
   const problems: StrategyProblem[] = [];
   const add = (line: Omit<Line, 'number'>): number => {
@@ -51,9 +88,10 @@ export function compileLanes(lanes: readonly Lane[]): Strategy {
   for (const lane of lanes) {
     const termLines: number[] = [];
     for (const term of searchedTerms(lane)) {
-      const result = termQuery(term.content);
+      const result = termQuery(term.content, read);
       if (result.ok) {
-        termLines.push(add({ kind: 'term', laneId: lane.id, termId: term.id, query: result.query }));
+        const { query, changes } = result;
+        termLines.push(add({ kind: 'term', laneId: lane.id, termId: term.id, query, changes }));
       } else {
         problems.push({ laneId: lane.id, termId: term.id, message: result.message });
       }
@@ -69,6 +107,7 @@ export function compileLanes(lanes: readonly Lane[]): Strategy {
         laneId: lane.id,
         termId: null,
         query: { kind: 'or', operands: termLines.map(lineRef) },
+        changes: [],
       }),
     );
   }
@@ -78,6 +117,7 @@ export function compileLanes(lanes: readonly Lane[]): Strategy {
       laneId: null,
       termId: null,
       query: { kind: 'and', operands: laneLines.map(lineRef) },
+      changes: [],
     });
   } else if (lanes.length === 0) {
     const message =
@@ -119,25 +159,36 @@ export function searchedTerms<T extends Term>(lane: { terms: readonly T[] }): T[
   return lane.terms.filter(({ heldBack }) => heldBack === null);
 }
 
-/** The headings and the words of a lane, each joined with OR; null where there are none to search. */
-export function laneParts(lane: Lane): { headings: Query | null; words: Query | null } {
-  const anyOf = (kind: TermContent['kind']): Query | null => {
-    const operands = searchedTerms(lane)
-      .filter(({ content }) => content.kind === kind)
-      .map(({ content }) => termQuery(content))
-      .flatMap((result) => (result.ok ? [result.query] : []));
-    return operands.length === 0 ? null : { kind: 'or', operands };
+/**
+ * The headings and the words of a lane, each joined with OR; null where there are none to search. A heading that the
+ * database at hand reads as words counts among the words.
+ */
+export function laneParts(
+  lane: Lane,
+  read: HeadingReading = asWritten,
+): { headings: Query | null; words: Query | null } {
+  const queries = searchedTerms(lane)
+    .map(({ content }) => termQuery(content, read))
+    .flatMap((result) => (result.ok ? [result.query] : []));
+  const anyOf = (operands: Query[]): Query | null =>
+    operands.length === 0 ? null : { kind: 'or', operands };
+  return {
+    headings: anyOf(queries.filter(holdsHeading)),
+    words: anyOf(queries.filter((query) => !holdsHeading(query))),
   };
-  return { headings: anyOf('heading'), words: anyOf('words') };
+}
+
+function holdsHeading(query: Query): boolean {
+  return query.kind === 'heading' || (query.kind === 'or' && query.operands.some(holdsHeading));
 }
 
 /** What only this term finds in its lane: its hits without those of the lane's other terms. */
-export function addsQuery(term: Term, lane: Lane): Query | null {
-  const own = termQuery(term.content);
+export function addsQuery(term: Term, lane: Lane, read: HeadingReading = asWritten): Query | null {
+  const own = termQuery(term.content, read);
   if (!own.ok) return null;
   const others = searchedTerms(lane)
     .filter((other) => other.id !== term.id)
-    .map((other) => termQuery(other.content))
+    .map((other) => termQuery(other.content, read))
     .flatMap((result) => (result.ok ? [result.query] : []));
   if (others.length === 0) return own.query;
   return { kind: 'not', include: own.query, exclude: { kind: 'or', operands: others } };
@@ -179,7 +230,7 @@ function describeNarrower(narrower: boolean | readonly string[]): string {
 
 /** A line in plain words: a term as it is searched, or the lines it joins. */
 export function describeLine(line: Line, lanes: readonly Lane[]): string {
-  if (line.query.kind === 'or' || line.query.kind === 'and') {
+  if (line.kind !== 'term' && (line.query.kind === 'or' || line.query.kind === 'and')) {
     return line.query.operands
       .map((operand) => (operand.kind === 'line' ? `L${operand.line}` : operand.kind))
       .join(` ${line.query.kind} `);

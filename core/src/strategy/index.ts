@@ -1,5 +1,6 @@
 export {
   addsQuery,
+  asWritten,
   compileLanes,
   describeLine,
   describeTerm,
@@ -8,7 +9,7 @@ export {
   standaloneQuery,
   termQuery,
 } from './compile.js';
-export type { TermQueryResult } from './compile.js';
+export type { HeadingReading, ReadHeading, TermQueryResult } from './compile.js';
 export { LANES_FORM, lanesToCsv, lanesToDocument, lanesToMarkdown } from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';
 export { TERM_ORIGINS } from './model.js';

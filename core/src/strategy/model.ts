@@ -51,6 +51,8 @@ export interface Line {
   termId: string | null;
   /** may refer to earlier lines */
   query: Query;
+  /** what is searched otherwise than the term says, since the database at hand has other headings */
+  changes: string[];
 }
 
 /** Something that keeps a term or lane from being searched, and how to mend it. */

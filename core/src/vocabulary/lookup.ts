@@ -361,7 +361,11 @@ function addOtherWords(
   }
 }
 
-/** All words in one spelling, written together, in the singular. */
+/** A name in one spelling, its words written together, in the singular: `bed sores` and `bedsores` are one. */
+export function joinedName(text: string): string {
+  return joinedKey(lookupWords(text));
+}
+
 function joinedKey(words: readonly string[]): string {
   const joined = words.map(spellWord).join('');
   if (joined.endsWith('ies')) return `${joined.slice(0, -3)}y`;

@@ -1,0 +1,102 @@
+/** How headings of one vocabulary are said in a database that has another. */
+import { parsePhrase, type HeadingQuery, type Query } from '../query/index.js';
+import type { HeadingReading } from '../strategy/index.js';
+import { headingByLabel, type Heading, type VocabularyTree } from '../vocabulary/index.js';
+import type { Settlement } from './model.js';
+
+/** What a heading has been settled to be in another vocabulary. */
+export type Settled = { kind: 'open' } | { kind: 'headings'; labels: string[] } | { kind: 'words' };
+
+/** Confirmed headings go before words, which somebody may have chosen earlier. */
+export function settledAs(
+  settlements: readonly Settlement[],
+  vocabulary: string,
+  label: string,
+  target: string,
+): Settled {
+  const own = settlements.filter(
+    (each) => each.vocabulary === vocabulary && each.label === label && each.target === target,
+  );
+  const labels = own.flatMap(({ verdict, targetLabel }) =>
+    verdict === 'confirmed' && targetLabel !== null ? [targetLabel] : [],
+  );
+  if (labels.length > 0) return { kind: 'headings', labels };
+  return own.some(({ verdict }) => verdict === 'words') ? { kind: 'words' } : { kind: 'open' };
+}
+
+/** The words that stand in for a heading where no other heading does: its label and entry terms. */
+export function wordsFor(heading: Heading): string[] {
+  return [...new Set([heading.label.toLowerCase(), ...heading.entryTerms])];
+}
+
+/**
+ * How a database with the target vocabulary reads headings: its own as they are, others as they were settled. What
+ * nobody has settled is not guessed but told as a problem.
+ *
+ * @param target the database's vocabulary, or null when it has none
+ * @param treeOf other vocabularies by id; null for one that is not known
+ */
+export function readingIn(
+  target: VocabularyTree | null,
+  settlements: readonly Settlement[],
+  treeOf: (vocabulary: string) => VocabularyTree | null,
+): HeadingReading {
+  return (query) => {
+    if (query.vocabulary === target?.vocabulary.id) return { ok: true, query, changes: [] };
+    const own = treeOf(query.vocabulary);
+    const place = own?.vocabulary.name ?? query.vocabulary;
+    if (target === null) {
+      return { ok: false, message: `This database has no headings, so “${query.label}” cannot be searched.` };
+    }
+    const { id, name } = target.vocabulary;
+    const settled = settledAs(settlements, query.vocabulary, query.label, id);
+    switch (settled.kind) {
+      case 'open':
+        return {
+          ok: false,
+          message: `“${query.label}” of the ${place} is not settled in the ${name}: confirm a heading there, or words instead.`,
+        };
+      case 'headings':
+        return asHeadings(query, settled.labels, target);
+      case 'words': {
+        const heading = own === null ? null : headingByLabel(own, query.label);
+        return asWords(heading === null ? [query.label] : wordsFor(heading), query);
+      }
+    }
+  };
+}
+
+function asHeadings(query: HeadingQuery, labels: readonly string[], target: VocabularyTree) {
+  const dropped = new Set<string>();
+  const operands = labels.map((label): Query => {
+    const allowed = headingByLabel(target, label)?.subheadings ?? [];
+    const subheadings = query.subheadings.filter((each) => allowed.includes(each));
+    for (const each of query.subheadings) if (!allowed.includes(each)) dropped.add(each);
+    return { ...query, vocabulary: target.vocabulary.id, label, subheadings };
+  });
+  const changes =
+    dropped.size === 0
+      ? []
+      : [
+          `the ${target.vocabulary.name} has no subheading ${[...dropped].join(', ')} here, so it is left out`,
+        ];
+  const [only] = operands;
+  const whole: Query = operands.length === 1 && only !== undefined ? only : { kind: 'or', operands };
+  return { ok: true as const, query: whole, changes };
+}
+
+function asWords(names: readonly string[], { central, subheadings }: HeadingQuery) {
+  const operands = names.flatMap((name): Query[] => {
+    const parsed = parsePhrase(name);
+    return parsed.ok ? [{ kind: 'words', field: 'words', phrase: parsed.phrase }] : [];
+  });
+  const lost = [
+    ...(central ? ['that it is central'] : []),
+    ...(subheadings.length > 0 ? [`the subheading ${subheadings.join(', ')}`] : []),
+  ];
+  const changes = [
+    'searched as words',
+    ...(lost.length > 0 ? [`words cannot say ${lost.join(' and ')}`] : []),
+  ];
+  return { ok: true as const, query: { kind: 'or', operands } as Query, changes };
+}
