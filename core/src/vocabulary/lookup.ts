@@ -43,7 +43,7 @@ export interface LookupIndex {
   tree: VocabularyTree;
   names: readonly Name[];
   /** names by all their words written together, so that `bed sores` and `bedsores` are one */
-  joined: ReadonlyMap<string, readonly number[]>;
+  joined: ReadonlyMap<string, number | readonly number[]>;
   /** folded words of all names of each heading, and of its note */
   headingWords: readonly { named: readonly string[]; noted: readonly string[] }[];
   /** names, and headings through their notes, by folded word */
@@ -61,38 +61,68 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   const headingWords: { named: string[]; noted: string[] }[] = [];
   const inNames = new Map<string, number[]>();
   const inNotes = new Map<string, number[]>();
-  const joined = new Map<string, number[]>();
+  const joined = new Map<string, number | number[]>();
+  /** each word as written, with what it folds to */
   const written = new Map<string, string>();
   const headingsWith = new Map<string, number>();
-  tree.vocabulary.headings.forEach((heading, place) => {
-    const mine = new Set<string>();
-    [heading.label, ...heading.entryTerms].forEach((text, i) => {
-      const words = lookupWords(text);
-      const folded = [...new Set(contentWords(words).map(senseOf))];
-      for (const word of words) if (!written.has(word)) written.set(word, senseOf(word));
-      const number = names.push({ heading: place, text, isLabel: i === 0, mass: 0, folded }) - 1;
-      push(joined, joinedKey(words), number);
-      for (const word of folded) {
-        push(inNames, word, number);
-        mine.add(word);
-      }
-    });
-    const noted = new Set(noteWords(heading.scopeNote).map(senseOf));
-    for (const word of noted) push(inNotes, word, place);
-    headingWords.push({ named: [...mine], noted: [...noted] });
-    for (const word of mine) headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
-    for (const word of noted) {
-      if (!mine.has(word)) headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
+  const senses = new Map<string, string>();
+  const sense = (word: string): string => {
+    let folded = senses.get(word);
+    if (folded === undefined) senses.set(word, (folded = senseOf(word)));
+    return folded;
+  };
+  // Great vocabularies have some hundred thousand names, so each leaves as little behind as it can.
+  const addName = (text: string, isLabel: boolean, heading: number, named: string[]) => {
+    const words = lookupWords(text);
+    const folded: string[] = [];
+    for (const word of words) if (!written.has(word)) written.set(word, sense(word));
+    for (const word of contentWords(words)) {
+      const own = sense(word);
+      if (!folded.includes(own)) folded.push(own);
     }
+    const number = names.push({ heading, text, isLabel, mass: 0, folded }) - 1;
+    const key = joinedKey(words);
+    const known = joined.get(key);
+    if (known === undefined) joined.set(key, number);
+    else if (typeof known === 'number') joined.set(key, [known, number]);
+    else known.push(number);
+    for (const word of folded) {
+      push(inNames, word, number);
+      if (!named.includes(word)) named.push(word);
+    }
+  };
+  tree.vocabulary.headings.forEach((heading, place) => {
+    const named: string[] = [];
+    const noted: string[] = [];
+    addName(heading.label, true, place, named);
+    for (const term of heading.entryTerms) addName(term, false, place, named);
+    for (const word of noteWords(heading.scopeNote)) {
+      const own = sense(word);
+      if (noted.includes(own)) continue;
+      noted.push(own);
+      push(inNotes, own, place);
+      if (!named.includes(own)) headingsWith.set(own, (headingsWith.get(own) ?? 0) + 1);
+    }
+    headingWords.push({ named, noted });
+    for (const word of named) headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
   });
   const all = tree.vocabulary.headings.length;
-  const weights = new Map([...headingsWith].map(([word, count]) => [word, Math.log(1 + all / count)]));
-  for (const name of names) name.mass = sum(name.folded.map((word) => weights.get(word) ?? 0));
+  const weights = new Map<string, number>();
+  for (const [word, count] of headingsWith) weights.set(word, Math.log(1 + all / count));
+  for (const name of names) for (const word of name.folded) name.mass += weights.get(word) ?? 0;
   // The shortest names first: of very many, only those are worth offering.
   const massOf = (number: number) => names[number]?.mass ?? 0;
-  for (const list of inNames.values()) if (list.length > COMMON) list.sort((a, b) => massOf(a) - massOf(b));
+  for (const [word, list] of inNames)
+    if (list.length > COMMON) inNames.set(word, lightestFirst(list, massOf));
   const words = [...written].sort(([a], [b]) => (a < b ? -1 : 1));
   return { tree, names, joined, headingWords, inNames, inNotes, weights, words };
+}
+
+/** The lightest `COMMON` of a long list before the others; their order among one another does not matter. */
+function lightestFirst(numbers: readonly number[], massOf: (number: number) => number): number[] {
+  const border = Float64Array.from(numbers, massOf).sort()[COMMON - 1] ?? 0;
+  const light = numbers.filter((number) => massOf(number) <= border);
+  return [...light, ...numbers.filter((number) => massOf(number) > border)];
 }
 
 /** One of the words that a typed word may stand for. */
@@ -143,7 +173,7 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
     const known = best.get(candidate.heading);
     if (known === undefined || known.score < candidate.score) best.set(candidate.heading, candidate);
   };
-  for (const number of index.joined.get(joinedKey(words)) ?? []) {
+  for (const number of [index.joined.get(joinedKey(words)) ?? []].flat()) {
     const name = index.names[number];
     if (name === undefined) continue;
     const toTheLetter = textKey(name.text) === words.join(' ') ? TO_THE_LETTER : 0;

@@ -1,5 +1,5 @@
 /** Reading vocabularies that others wrote. What is odd in them is told; the rest is kept. */
-import { Parser, type Quad, type Term } from 'n3';
+import { Parser, type Quad } from 'n3';
 import { textKey } from '../text/index.js';
 import type { Heading, Vocabulary } from './model.js';
 import { ALLOWED_SUBHEADING, DCT, RDF_TYPE, SKOS } from './skos.js';
@@ -20,7 +20,27 @@ const LANGUAGES = ['en', ''];
 const NAMED = 3;
 
 /** What is read of one subject; nothing else is kept. */
-type Properties = Partial<Record<Property, Term[]>>;
+type Properties = Partial<Record<Property, Value[]>>;
+
+interface Value {
+  value: string;
+  /** of a text, in small letters; null for what is not a text */
+  language: string | null;
+}
+
+/** What every RDF parser calls a quad (RDF/JS: Data model specification). */
+interface ReadQuad {
+  subject: { value: string };
+  predicate: { value: string };
+  object: { termType: string; value: string; language?: string };
+}
+
+/** Takes the statements of a SKOS file one by one, so that none but those of use are held. */
+export interface SkosCollector {
+  add(quad: ReadQuad): void;
+  /** @returns the vocabulary, or what is wrong */
+  end(): SkosResult;
+}
 
 const PROPERTIES = {
   [RDF_TYPE]: 'type',
@@ -44,31 +64,57 @@ const PROPERTY_OF: ReadonlyMap<string, Property> = new Map(Object.entries(PROPER
  * @returns the vocabulary, or what is wrong and in which line
  */
 export function vocabularyFromTurtle(turtle: string): SkosResult {
-  let quads: Quad[];
-  try {
-    quads = new Parser({ format: 'text/turtle' }).parse(turtle);
-  } catch (error) {
-    const message = error instanceof Error ? error.message : String(error);
-    const line = /on line (\d+)/.exec(message)?.[1];
-    return {
-      ok: false,
-      message: `This is not Turtle: ${message}`,
-      line: line === undefined ? null : Number(line),
-    };
-  }
-  return vocabularyFromQuads(quads);
+  const collector = skosCollector();
+  let failed: Error | null = null;
+  new Parser<Quad>({ format: 'text/turtle' }).parse(atOnce(turtle), (error, quad) => {
+    if (error) failed ??= error;
+    else if (quad !== null) collector.add(quad);
+  });
+  return failed === null ? collector.end() : notTurtle(failed);
 }
 
-function vocabularyFromQuads(quads: readonly Quad[]): SkosResult {
+/** What is wrong with a file that should be Turtle, from the parser's error. */
+export function notTurtle(error: Error): SkosResult {
+  const line = /on line (\d+)/.exec(error.message)?.[1];
+  return {
+    ok: false,
+    message: `This is not Turtle: ${error.message}`,
+    line: line === undefined ? null : Number(line),
+  };
+}
+
+/** A text as the stream that the parser reads statement by statement; all of it comes while it is being opened. */
+function atOnce(text: string) {
+  let onData: ((chunk: string) => void) | null = null;
+  return {
+    on(event: string, listener: (chunk: string) => void) {
+      if (event === 'data') onData = listener;
+      if (event === 'end') {
+        onData?.(text);
+        listener('');
+      }
+    },
+  } as unknown as Parameters<Parser['parse']>[0];
+}
+
+export function skosCollector(): SkosCollector {
   const subjects = new Map<string, Properties>();
-  for (const { subject, predicate, object } of quads) {
-    const property = PROPERTY_OF.get(predicate.value);
-    if (property === undefined) continue;
-    const properties = getOrAdd(subjects, subject.value, (): Properties => ({}));
-    const values = properties[property];
-    if (values === undefined) properties[property] = [object];
-    else values.push(object);
-  }
+  return {
+    add({ subject, predicate, object }) {
+      const property = PROPERTY_OF.get(predicate.value);
+      if (property === undefined) return;
+      const properties = getOrAdd(subjects, subject.value, (): Properties => ({}));
+      const language = object.termType === 'Literal' ? (object.language ?? '').toLowerCase() : null;
+      const value = { value: object.value, language };
+      const values = properties[property];
+      if (values === undefined) properties[property] = [value];
+      else values.push(value);
+    },
+    end: () => vocabularyFrom(subjects),
+  };
+}
+
+function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
   const notes: string[] = [];
   const ofType = (type: string) =>
     [...subjects].filter(([, properties]) =>
@@ -173,8 +219,8 @@ function broaderOf(
 }
 
 /** The texts of the first language that there are any of. */
-function namesIn(terms: readonly Term[]): string[] {
-  const language = (term: Term) => (term.termType === 'Literal' ? term.language.toLowerCase() : '');
+function namesIn(terms: readonly Value[]): string[] {
+  const language = (term: Value) => term.language ?? '';
   for (const wanted of LANGUAGES) {
     const found = terms.filter(
       (term) => language(term) === wanted || (wanted !== '' && language(term).startsWith(`${wanted}-`)),
