@@ -29,6 +29,8 @@ export interface RehearsedLine extends Counted {
   laneId: string | null;
   termId: string | null;
   description: string;
+  /** what is searched otherwise than the term says, since this database has other headings */
+  changes: string[];
   /** exactly what is sent to the database */
   string: string;
 }

@@ -3,3 +3,4 @@ export * from './people.js';
 export * from './problems.js';
 export * from './reviews.js';
 export * from './runs.js';
+export * from './vocabularies.js';

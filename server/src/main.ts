@@ -4,13 +4,18 @@ import { createApplication } from './application/application.js';
 import { sruConnector } from './databases/sruConnector.js';
 import { DemoService } from './demo/demoService.js';
 
+/** The databases that ship with the program. */
+const STAND_INS = ['corvane', 'wardline', 'mindry'];
+
 const port = Number(process.env.PORT ?? 4310);
 const standInsPort = Number(process.env.STANDINS_PORT ?? 4311);
 const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
 
 const application = await createApplication({
   storePath: join(dataFolder, 'even-lantern.sqlite'),
-  connectors: new Map([['corvane', sruConnector(`http://127.0.0.1:${standInsPort}/sru/corvane`)]]),
+  connectors: new Map(
+    STAND_INS.map((id) => [id, sruConnector(`http://127.0.0.1:${standInsPort}/sru/${id}`)]),
+  ),
   webFolder: join(import.meta.dirname, '..', '..', 'web', 'dist'),
 });
 await application.init();

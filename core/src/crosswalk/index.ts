@@ -1,5 +1,7 @@
 export { indexForCrosswalk } from './correspondence.js';
 export type { CrosswalkIndex } from './correspondence.js';
+export { crosswalkToCsv, crosswalkToTurtle } from './export.js';
+export type { DatedSettlement } from './export.js';
 export { VERDICTS } from './model.js';
 export type { Settlement, Verdict } from './model.js';
 export { proposeCounterparts } from './propose.js';

@@ -8,11 +8,20 @@ export const DCT = 'http://purl.org/dc/terms/';
 /** A subheading that may qualify a heading; SKOS has no term for it. */
 export const ALLOWED_SUBHEADING = 'urn:even-lantern:subheading';
 
-/** Writes a vocabulary as Turtle. The address of a concept is made from its label, so it is stable. */
+/** The address of a concept, made of its label, so that it is stable. */
+export function conceptAddress(vocabulary: string, label: string): string {
+  return `${schemeAddress(vocabulary)}:${encodeURIComponent(label)}`;
+}
+
+function schemeAddress(vocabulary: string): string {
+  return `urn:even-lantern:vocabulary:${vocabulary}`;
+}
+
+/** Writes a vocabulary as Turtle. */
 export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
   const { namedNode, literal } = DataFactory;
-  const scheme = namedNode(`urn:even-lantern:vocabulary:${vocabulary.id}`);
-  const node = (label: string) => namedNode(`${scheme.value}:${encodeURIComponent(label)}`);
+  const scheme = namedNode(schemeAddress(vocabulary.id));
+  const node = (label: string) => namedNode(conceptAddress(vocabulary.id, label));
   const english = (text: string) => literal(text, 'en');
   const writer = new Writer({ prefixes: { skos: SKOS, dct: DCT } });
   writer.addQuad(scheme, namedNode(RDF_TYPE), namedNode(`${SKOS}ConceptScheme`));
@@ -41,8 +50,8 @@ export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
 
 /** Writes a vocabulary as JSON-LD 1.1 (W3C Recommendation, 2020), with the same addresses as in Turtle. */
 export function vocabularyToJsonLd(vocabulary: Vocabulary): string {
-  const scheme = `urn:even-lantern:vocabulary:${vocabulary.id}`;
-  const node = (label: string) => `${scheme}:${encodeURIComponent(label)}`;
+  const scheme = schemeAddress(vocabulary.id);
+  const node = (label: string) => conceptAddress(vocabulary.id, label);
   return JSON.stringify(
     {
       '@context': {

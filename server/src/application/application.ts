@@ -9,6 +9,8 @@ import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { LoggerModule } from 'nestjs-pino';
 import { DataSource } from 'typeorm';
+import { CrosswalkController } from '../crosswalk/crosswalkController.js';
+import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
@@ -26,6 +28,8 @@ import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
+import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { openStore } from '../store/store.js';
 import { loopbackOnly } from './loopback.js';
 import { ProblemFilter } from './problem.js';
@@ -59,6 +63,8 @@ class ApplicationModule {
         PeopleController,
         LanesController,
         ReviewsController,
+        VocabulariesController,
+        CrosswalkController,
         DatabasesController,
         RunsController,
         RecordsController,
@@ -71,6 +77,8 @@ class ApplicationModule {
         PersonPipe,
         ReviewsService,
         TermsService,
+        VocabulariesService,
+        CrosswalkService,
         CandidatesService,
         RehearsalService,
         LedgerService,

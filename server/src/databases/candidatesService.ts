@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import { parsePhrase, searchedTerms, termQuery, type Query, type TermContent } from '@even-lantern/core';
+import { parsePhrase, searchedTerms, termQuery, type Query, type TermQueryResult } from '@even-lantern/core';
 import type { Candidates, Overview, Sample, SampleRequest, TermCount } from '@even-lantern/contract';
 import { badInput } from '../application/problem.js';
+import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
 
@@ -14,6 +15,7 @@ export class CandidatesService {
   constructor(
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
+    private readonly crosswalk: CrosswalkService,
   ) {}
 
   async count(
@@ -23,19 +25,26 @@ export class CandidatesService {
     const database = await this.databases.open(id);
     const lanes = await this.reviews.lanes(reviewId);
     const lane = lanes.find((each) => each.id === elementId);
-    const others = (lane === undefined ? [] : searchedTerms(lane))
-      .filter((term) => term.id !== instead)
-      .map((term) => termQuery(term.content))
+    const present = (lane === undefined ? [] : searchedTerms(lane)).filter((term) => term.id !== instead);
+    const read = await this.crosswalk.readingFor(database, [
+      ...contents,
+      ...present.map(({ content }) => content),
+    ]);
+    const others = present
+      .map((term) => termQuery(term.content, read))
       .flatMap((result) => (result.ok ? [result.query] : []));
     return Promise.all(
-      contents.map((content) => this.countOne(database, content, lane === undefined ? null : others)),
+      contents.map((content) =>
+        this.countOne(database, termQuery(content, read), lane === undefined ? null : others),
+      ),
     );
   }
 
-  async sample({ database, content }: SampleRequest): Promise<Sample> {
-    const own = termQuery(content);
+  async sample({ database: id, content }: SampleRequest): Promise<Sample> {
+    const database = await this.databases.open(id);
+    const own = termQuery(content, await this.crosswalk.readingFor(database, [content]));
     if (!own.ok) return { hits: null, error: own.message, records: [] };
-    return this.databases.sample(await this.databases.open(database), own.query);
+    return this.databases.sample(database, own.query);
   }
 
   /** The lay of the land: what the records that hold all words of a text are like. */
@@ -63,10 +72,9 @@ export class CandidatesService {
 
   private async countOne(
     database: OpenDatabase,
-    content: TermContent,
+    own: TermQueryResult,
     others: readonly Query[] | null,
   ): Promise<TermCount> {
-    const own = termQuery(content);
     if (!own.ok) return { hits: null, adds: null, error: own.message };
     const [counted, adds] = await Promise.all([
       this.databases.count(database, own.query),

@@ -1,14 +1,9 @@
-import { Body, Controller, Get, Header, HttpCode, Param, Post, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import {
-  MIN_LETTERS_BEFORE_ANY_ENDING,
-  tokenise,
-  vocabularyToJsonLd,
-  vocabularyToTurtle,
-} from '@even-lantern/core';
+import { MIN_LETTERS_BEFORE_ANY_ENDING, tokenise } from '@even-lantern/core';
 import { candidatesSchema, sampleSchema, type Candidates, type SampleRequest } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
-import { badInput, notFound } from '../application/problem.js';
+import { badInput } from '../application/problem.js';
 import { Validated } from '../application/validated.js';
 import { DatabasesService } from './databasesService.js';
 import { CandidatesService } from './candidatesService.js';
@@ -46,14 +41,6 @@ export class DatabasesController {
     return this.candidates.overview(id, String(text ?? ''));
   }
 
-  @Get('databases/:id/vocabulary')
-  @ApiOperation({ summary: 'The whole vocabulary of a database' })
-  async vocabulary(@Param('id') id: string) {
-    const { vocabulary } = await this.databases.open(id);
-    if (vocabulary === null) throw notFound('A vocabulary of this database');
-    return vocabulary;
-  }
-
   @Post('reviews/:id/candidates')
   @HttpCode(200)
   @ApiOperation({ summary: 'What terms would find, and add to a lane, before they are added' })
@@ -68,22 +55,6 @@ export class DatabasesController {
   @ApiBody(bodyOf(sampleSchema))
   sample(@Body(new Validated(sampleSchema)) body: SampleRequest) {
     return this.candidates.sample(body);
-  }
-
-  @Get('databases/:id/vocabulary.ttl')
-  @ApiOperation({ summary: 'The vocabulary as SKOS in Turtle' })
-  @Header('Content-Type', 'text/turtle; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="vocabulary.ttl"')
-  async turtle(@Param('id') id: string): Promise<string> {
-    return vocabularyToTurtle(await this.vocabulary(id));
-  }
-
-  @Get('databases/:id/vocabulary.jsonld')
-  @ApiOperation({ summary: 'The vocabulary as SKOS in JSON-LD' })
-  @Header('Content-Type', 'application/ld+json; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="vocabulary.jsonld"')
-  async jsonLd(@Param('id') id: string): Promise<string> {
-    return vocabularyToJsonLd(await this.vocabulary(id));
   }
 
   @Get('reviews/:id/rehearsal')

@@ -40,26 +40,42 @@ export class DatabasesService {
   async list(): Promise<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }> {
     const databases: DatabaseProfile[] = [];
     const failed: { id: string; reason: string }[] = [];
-    for (const [id, connector] of this.connectors) {
-      try {
-        const { name, description, release, simulated, records, vocabulary, limits } =
-          await connector.explain();
-        databases.push({
-          id,
-          name,
-          description,
-          release,
-          simulated,
-          records,
-          limits,
-          vocabulary: vocabulary === null ? null : { id: vocabulary.id, name: vocabulary.name },
-        });
-      } catch (error) {
-        if (!(error instanceof DatabaseError)) throw error;
-        failed.push({ id, reason: error.message });
-      }
+    const asked = [...this.connectors].map(([id, connector]) => this.profileOf(id, connector));
+    for (const answer of await Promise.all(asked)) {
+      if ('reason' in answer) failed.push(answer);
+      else databases.push(answer);
     }
     return { databases, failed };
+  }
+
+  private async profileOf(
+    id: string,
+    connector: DatabaseConnector,
+  ): Promise<DatabaseProfile | { id: string; reason: string }> {
+    try {
+      const { name, description, release, simulated, records, vocabulary, limits } =
+        await connector.explain();
+      const own = vocabulary === null ? null : { id: vocabulary.id, name: vocabulary.name };
+      return { id, name, description, release, simulated, records, limits, vocabulary: own };
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      return { id, reason: error.message };
+    }
+  }
+
+  /** A vocabulary that one of the databases serves; null when none does that answers. */
+  async vocabularyById(id: string): Promise<Vocabulary | null> {
+    const known = this.vocabularies.get(id);
+    if (known !== undefined) return known;
+    for (const connector of this.connectors.values()) {
+      try {
+        const description = await connector.explain();
+        if (description.vocabulary?.id === id) return await this.vocabularyOf(connector, description);
+      } catch (error) {
+        if (!(error instanceof DatabaseError)) throw error;
+      }
+    }
+    return null;
   }
 
   /**

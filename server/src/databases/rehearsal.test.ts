@@ -1,3 +1,4 @@
+import { vocabularyToTurtle } from '@even-lantern/core';
 import type { Rehearsal, Review } from '@even-lantern/contract';
 import { DatabaseError } from './databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
@@ -92,7 +93,13 @@ test('a lane tells what its headings find, its words, and both; and what awaits 
   database.explain = async () => ({
     ...(await explain()),
     limits: { indexing: ['indexed', 'not yet indexed'] },
+    vocabulary: { id: 'tree', name: 'The Tree', address: '/tree' },
   });
+  database.vocabulary = () =>
+    vocabularyToTurtle({ id: 'tree', name: 'The Tree', release: '2026-01-01', headings: [] }).then(
+      (turtle) =>
+        `${turtle}\n<urn:x> a <http://www.w3.org/2004/02/skos/core#Concept> ; <http://www.w3.org/2004/02/skos/core#prefLabel> "Light" .`,
+    );
   database.count = (query) => {
     const hits = query.includes('indexing')
       ? 3

@@ -6,6 +6,7 @@ import {
   laneParts,
   searchedTerms,
   standaloneQuery,
+  type HeadingReading,
   type Lane,
   type Line,
   type Query,
@@ -18,6 +19,7 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
+import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { canonicalText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
@@ -33,29 +35,34 @@ export class RehearsalService {
   constructor(
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
+    private readonly crosswalk: CrosswalkService,
   ) {}
 
   async rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
-    const strategy = compileLanes(lanes);
+    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
+    const read = await this.crosswalk.readingFor(database, terms);
+    const strategy = compileLanes(lanes, read);
     const [lines, adds, bridges, without, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
-      this.countAdditions(database, lanes),
+      this.countAdditions(database, lanes, read),
       this.countBridges(database, strategy.lines),
       this.countWithout(database, strategy.lines),
-      Promise.all(lanes.map((lane) => this.countParts(database, lane))),
+      Promise.all(lanes.map((lane) => this.countParts(database, lane, read))),
     ]);
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
-    const terms: Record<string, TermCount> = {};
+    const termCounts: Record<string, TermCount> = {};
     const laneCounts: Record<string, LaneCounts> = {};
     for (const { kind, termId, laneId, hits, error } of lines) {
-      if (kind === 'term' && termId !== null) terms[termId] = { hits, error, adds: adds.get(termId) ?? null };
+      if (kind === 'term' && termId !== null)
+        termCounts[termId] = { hits, error, adds: adds.get(termId) ?? null };
       if (kind === 'lane' && laneId !== null)
         laneCounts[laneId] = { hits, error, ...(partsOf.get(laneId) ?? NO_PARTS) };
     }
     for (const problem of strategy.problems) {
-      if (problem.termId !== null) terms[problem.termId] = { hits: null, adds: null, error: problem.message };
+      if (problem.termId !== null)
+        termCounts[problem.termId] = { hits: null, adds: null, error: problem.message };
     }
     const last = lines.at(-1);
     return {
@@ -64,7 +71,7 @@ export class RehearsalService {
       release: database.description.release,
       countedAt: new Date().toISOString(),
       lines,
-      terms,
+      terms: termCounts,
       lanes: laneCounts,
       bridges,
       without,
@@ -86,6 +93,7 @@ export class RehearsalService {
       laneId: line.laneId,
       termId: line.termId,
       description: describeLine(line, lanes),
+      changes: line.changes,
       string: canonicalText(database, query),
       ...(await this.databases.count(database, query)),
     };
@@ -94,11 +102,12 @@ export class RehearsalService {
   private async countAdditions(
     database: OpenDatabase,
     lanes: readonly Lane[],
+    read: HeadingReading,
   ): Promise<Map<string, number | null>> {
     const counted = await Promise.all(
       lanes.flatMap((lane) =>
         searchedTerms(lane).map(async (term): Promise<[string, number | null]> => {
-          const query = addsQuery(term, lane);
+          const query = addsQuery(term, lane, read);
           return [term.id, query === null ? null : (await this.databases.count(database, query)).hits];
         }),
       ),
@@ -107,8 +116,12 @@ export class RehearsalService {
   }
 
   /** How headings and words share in what a lane finds. */
-  private async countParts(database: OpenDatabase, lane: Lane): Promise<Omit<LaneCounts, keyof Counted>> {
-    const { headings, words } = laneParts(lane);
+  private async countParts(
+    database: OpenDatabase,
+    lane: Lane,
+    read: HeadingReading,
+  ): Promise<Omit<LaneCounts, keyof Counted>> {
+    const { headings, words } = laneParts(lane, read);
     const count = async (query: Query) => (await this.databases.count(database, query)).hits;
     const wordsOnly: Query | null =
       headings === null || words === null ? words : { kind: 'not', include: words, exclude: headings };

@@ -13,6 +13,7 @@ import { BehaviorSubject, type Observable } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
+import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import { canonicalText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
@@ -41,6 +42,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     private readonly reviews: ReviewsService,
     private readonly databases: DatabasesService,
     private readonly ledger: LedgerService,
+    private readonly crosswalk: CrosswalkService,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
@@ -57,7 +59,9 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
   /** Starts a run and returns at once; `progress` tells how it goes. */
   async start(reviewId: string, { database: databaseId, timeZone }: NewRun, person: Person): Promise<Run> {
     const lanes = await this.reviews.lanes(reviewId);
-    const { lines, problems } = compileLanes(lanes);
+    const database = await this.databases.open(databaseId);
+    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
+    const { lines, problems } = compileLanes(lanes, await this.crosswalk.readingFor(database, terms));
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
       throw badInput(
@@ -68,7 +72,6 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     if (running !== null) {
       throw conflict('A search of this review is running already.', 'Wait for it to end, or stop it.');
     }
-    const database = await this.databases.open(databaseId);
     const row: RunRow = {
       id: randomUUID(),
       reviewId,
@@ -82,7 +85,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       lines: JSON.stringify(
         lines.map((line): LedgerLine => ({
           number: line.number,
-          description: describeLine(line, lanes),
+          description: [describeLine(line, lanes), ...line.changes].join('; '),
           string: canonicalText(database, standaloneQuery(line, lines)),
           hits: null,
         })),

@@ -133,6 +133,38 @@ export class RunRecordRow {
   @Column('integer') rank: number;
 }
 
+/** A vocabulary read from a file. Reading one of the same id again adds a row; the latest counts. */
+@Entity({ name: 'imported_vocabulary' })
+export class ImportedVocabularyRow {
+  @PrimaryColumn('varchar') id: string;
+  /** what queries name */
+  @Column('varchar') vocabulary: string;
+  @Column('varchar') name: string;
+  @Column('varchar') release: string;
+  @Column('integer') headings: number;
+  /** the vocabulary as JSON */
+  @Column('text') content: string;
+  /** what was odd in the file, as JSON */
+  @Column('text') notes: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
+/** One step in settling the crosswalk. Rows are only ever added; the latest about a pair counts. */
+@Entity({ name: 'settlement' })
+export class SettlementRow {
+  @PrimaryColumn('varchar') id: string;
+  /** order among all, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') vocabulary: string;
+  @Column('varchar') label: string;
+  @Column('varchar') target: string;
+  @Column('varchar', { nullable: true }) targetLabel: string | null;
+  @Column('varchar') verdict: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
 export const ENTITIES = [
   PersonRow,
   ReviewRow,
@@ -144,4 +176,6 @@ export const ENTITIES = [
   LedgerEntryRow,
   RecordRow,
   RunRecordRow,
+  ImportedVocabularyRow,
+  SettlementRow,
 ];

@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { DataSource } from 'typeorm';
+import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { ENTITIES } from './entities.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
@@ -13,7 +14,12 @@ export async function openStore(path: string): Promise<DataSource> {
     type: 'better-sqlite3',
     database: path,
     entities: ENTITIES,
-    migrations: [FirstTables1790000000000, LaneHistory1795000000000, QuestionHistory1795000000001],
+    migrations: [
+      FirstTables1790000000000,
+      LaneHistory1795000000000,
+      QuestionHistory1795000000001,
+      CrosswalkTables1796000000000,
+    ],
     migrationsRun: true,
     synchronize: false,
     enableWAL: true,

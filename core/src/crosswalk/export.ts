@@ -1,0 +1,45 @@
+/** The crosswalk in open forms. */
+import { stringify } from 'csv-stringify/sync';
+import { DataFactory, Writer } from 'n3';
+import { conceptAddress, SKOS } from '../vocabulary/index.js';
+import type { Settlement } from './model.js';
+
+export interface DatedSettlement extends Settlement {
+  at: string;
+  person: string;
+}
+
+/**
+ * The confirmed pairs as mappings (SKOS Reference, section 10). `closeMatch` is said, since a person confirmed that
+ * one stands for the other in a search, not that they mean just the same.
+ */
+export function crosswalkToTurtle(settlements: readonly Settlement[]): Promise<string> {
+  const { namedNode } = DataFactory;
+  const writer = new Writer({ prefixes: { skos: SKOS } });
+  for (const { vocabulary, label, target, targetLabel, verdict } of settlements) {
+    if (verdict !== 'confirmed' || targetLabel === null) continue;
+    writer.addQuad(
+      namedNode(conceptAddress(vocabulary, label)),
+      namedNode(`${SKOS}closeMatch`),
+      namedNode(conceptAddress(target, targetLabel)),
+    );
+  }
+  return new Promise((resolve, reject) => {
+    writer.end((error: Error | null, text: string) => (error ? reject(error) : resolve(text)));
+  });
+}
+
+/** One row for each thing settled (RFC 4180). Cells that look like formulas are defused. */
+export function crosswalkToCsv(settlements: readonly DatedSettlement[]): string {
+  const header = ['vocabulary', 'heading', 'other vocabulary', 'heading there', 'settled', 'by', 'at'];
+  const rows = settlements.map(({ vocabulary, label, target, targetLabel, verdict, person, at }) => [
+    vocabulary,
+    label,
+    target,
+    targetLabel ?? '',
+    verdict === 'words' ? 'words instead' : verdict,
+    person,
+    at,
+  ]);
+  return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
+}

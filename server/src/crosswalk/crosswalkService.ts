@@ -1,0 +1,89 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import {
+  headingByLabel,
+  readingIn,
+  VERDICTS,
+  type HeadingReading,
+  type Settlement,
+  type TermContent,
+  type VocabularyTree,
+} from '@even-lantern/core';
+import type { NewSettlement, Person, SettledStep } from '@even-lantern/contract';
+import { DataSource } from 'typeorm';
+import { badInput } from '../application/problem.js';
+import type { OpenDatabase } from '../databases/databasesService.js';
+import { PersonRow, SettlementRow } from '../store/entities.js';
+import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
+
+/** Which heading of one vocabulary stands for which of another, as people settle it. It holds for all reviews. */
+@Injectable()
+export class CrosswalkService {
+  constructor(
+    private readonly store: DataSource,
+    private readonly vocabularies: VocabulariesService,
+  ) {}
+
+  /** What is settled now; what was taken back is left out. */
+  async settled(): Promise<SettledStep[]> {
+    const rows = await this.store.getRepository(SettlementRow).find({ order: { position: 'ASC' } });
+    const people = await this.store.getRepository(PersonRow).find();
+    const latest = new Map<string, SettlementRow>();
+    for (const row of rows) {
+      const key = JSON.stringify([row.vocabulary, row.label, row.target, row.targetLabel]);
+      latest.delete(key);
+      latest.set(key, row);
+    }
+    return [...latest.values()].flatMap((row): SettledStep[] => {
+      const verdict = VERDICTS.find((each) => each === row.verdict);
+      if (verdict === undefined) return [];
+      const { vocabulary, label, target, targetLabel, at, personId } = row;
+      const person = people.find(({ id }) => id === personId)?.name ?? '';
+      return [{ vocabulary, label, target, targetLabel, verdict, at, person }];
+    });
+  }
+
+  /** @throws ProblemException when a heading is not in its vocabulary */
+  async settle(step: NewSettlement, person: Person): Promise<SettledStep[]> {
+    await this.check('label', step.vocabulary, step.label);
+    if (step.targetLabel !== null) await this.check('targetLabel', step.target, step.targetLabel);
+    await this.store.transaction(async (manager) => {
+      const position = (await manager.maximum(SettlementRow, 'position')) ?? 0;
+      await manager.insert(SettlementRow, {
+        ...step,
+        id: randomUUID(),
+        position: position + 1,
+        at: new Date().toISOString(),
+        personId: person.id,
+      });
+    });
+    return this.settled();
+  }
+
+  /** How a database reads the headings of some terms. */
+  async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<HeadingReading> {
+    const target = database.vocabulary === null ? null : this.vocabularies.treeOf(database.vocabulary);
+    const foreign = new Set(
+      contents.flatMap((content) =>
+        content.kind === 'heading' && content.vocabulary !== database.vocabulary?.id
+          ? [content.vocabulary]
+          : [],
+      ),
+    );
+    const settlements: Settlement[] = foreign.size === 0 ? [] : await this.settled();
+    const trees = new Map<string, VocabularyTree | null>();
+    for (const id of foreign) trees.set(id, await this.vocabularies.tree(id));
+    return readingIn(target, settlements, (id) => trees.get(id) ?? null);
+  }
+
+  private async check(path: string, vocabulary: string, label: string): Promise<void> {
+    const tree = await this.vocabularies.tree(vocabulary);
+    if (tree === null) {
+      throw badInput([{ path, message: `There is no vocabulary “${vocabulary}” here.` }]);
+    }
+    if (headingByLabel(tree, label) === null) {
+      const message = `The ${tree.vocabulary.name} has no heading “${label}”.`;
+      throw badInput([{ path, message }]);
+    }
+  }
+}

@@ -1,0 +1,197 @@
+import { randomUUID } from 'node:crypto';
+import type { Readable } from 'node:stream';
+import { Injectable } from '@nestjs/common';
+import { indexVocabulary, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
+import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
+import { DataSource, IsNull } from 'typeorm';
+import { badInput, conflict, notFound } from '../application/problem.js';
+import { DatabasesService } from '../databases/databasesService.js';
+import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
+import { readSkos } from './readSkos.js';
+
+const NAMED = 5;
+
+/** All vocabularies: those that databases serve, and those read from files. */
+@Injectable()
+export class VocabulariesService {
+  private readonly trees = new WeakMap<Vocabulary, VocabularyTree>();
+  /** imported ones by row, since reading a large one back takes a while */
+  private readonly imported = new Map<string, Vocabulary>();
+
+  constructor(
+    private readonly store: DataSource,
+    private readonly databases: DatabasesService,
+  ) {}
+
+  async list(): Promise<VocabularySummary[]> {
+    const { databases } = await this.databases.list();
+    const served = new Map<string, VocabularySummary>();
+    for (const { name, vocabulary } of databases) {
+      if (vocabulary === null) continue;
+      const known = served.get(vocabulary.id);
+      if (known !== undefined) known.databases.push(name);
+      else {
+        const whole = await this.databases.vocabularyById(vocabulary.id);
+        served.set(vocabulary.id, {
+          id: vocabulary.id,
+          name: vocabulary.name,
+          release: whole?.release ?? '',
+          headings: whole?.headings.length ?? null,
+          databases: [name],
+          imported: null,
+        });
+      }
+    }
+    const people = await this.store.getRepository(PersonRow).find();
+    const rows = await this.latestRows();
+    const imported = rows
+      .filter(({ vocabulary }) => !served.has(vocabulary))
+      .map((row): VocabularySummary => ({
+        id: row.vocabulary,
+        name: row.name,
+        release: row.release,
+        headings: row.headings,
+        databases: [],
+        imported: {
+          at: row.at,
+          person: people.find(({ id }) => id === row.personId)?.name ?? '',
+          notes: JSON.parse(row.notes) as string[],
+        },
+      }));
+    return [...served.values(), ...imported];
+  }
+
+  /** @throws ProblemException when no vocabulary of that id is known */
+  async get(id: string): Promise<Vocabulary> {
+    const found = await this.find(id);
+    if (found === null) throw notFound(`The vocabulary “${id}”`);
+    return found;
+  }
+
+  /** Ready for walking; null when no vocabulary of that id is known. */
+  async tree(id: string): Promise<VocabularyTree | null> {
+    const vocabulary = await this.find(id);
+    return vocabulary === null ? null : this.treeOf(vocabulary);
+  }
+
+  treeOf(vocabulary: Vocabulary): VocabularyTree {
+    const tree = this.trees.get(vocabulary) ?? indexVocabulary(vocabulary);
+    this.trees.set(vocabulary, tree);
+    return tree;
+  }
+
+  /**
+   * Reads a vocabulary from a file. One of the same id takes the place of the earlier one, and headings that are
+   * gone are told, with where they are still used.
+   * @param fileName names a vocabulary that does not name itself
+   */
+  async import(
+    source: Readable,
+    format: VocabularyFormat,
+    fileName: string,
+    person: Person,
+  ): Promise<VocabularySummary> {
+    const read = await readSkos(source, format);
+    if (!read.ok) {
+      const path = read.line === null ? 'file' : `line ${read.line}`;
+      throw badInput([{ path, message: read.message }]);
+    }
+    const stem = fileName.replace(/\.[a-z]+$/i, '').trim() || 'vocabulary';
+    const vocabulary = {
+      ...read.vocabulary,
+      id: read.vocabulary.id === '' ? `file:${stem}` : read.vocabulary.id,
+      name: read.vocabulary.name === '' ? stem : read.vocabulary.name,
+    };
+    if ((await this.databases.vocabularyById(vocabulary.id)) !== null) {
+      throw conflict(
+        `The ${vocabulary.name} is served by its database already.`,
+        'Nothing was read in. Its latest release comes from the database by itself.',
+      );
+    }
+    const earlier = await this.find(vocabulary.id);
+    const notes = [...read.notes, ...(earlier === null ? [] : await this.withdrawn(earlier, vocabulary))];
+    const row: ImportedVocabularyRow = {
+      id: randomUUID(),
+      vocabulary: vocabulary.id,
+      name: vocabulary.name,
+      release: vocabulary.release,
+      headings: vocabulary.headings.length,
+      content: JSON.stringify(vocabulary),
+      notes: JSON.stringify(notes),
+      at: new Date().toISOString(),
+      personId: person.id,
+    };
+    await this.store.getRepository(ImportedVocabularyRow).insert(row);
+    this.imported.set(row.id, vocabulary);
+    return {
+      id: row.vocabulary,
+      name: row.name,
+      release: row.release,
+      headings: row.headings,
+      databases: [],
+      imported: { at: row.at, person: person.name, notes },
+    };
+  }
+
+  /** Headings of the earlier release that are gone, and which of them lanes still hold. */
+  private async withdrawn(earlier: Vocabulary, now: Vocabulary): Promise<string[]> {
+    const present = new Set(now.headings.map(({ label }) => label));
+    const gone = new Set(earlier.headings.map(({ label }) => label).filter((label) => !present.has(label)));
+    if (gone.size === 0) return [];
+    const terms = await this.store.getRepository(TermRow).findBy({ removedAt: IsNull() });
+    const used = new Set(
+      terms
+        .map(({ content }) => JSON.parse(content) as TermContent)
+        .flatMap((content) =>
+          content.kind === 'heading' && content.vocabulary === now.id && gone.has(content.label)
+            ? [content.label]
+            : [],
+        ),
+    );
+    const since = earlier.release === '' ? 'the release read before' : `the release of ${earlier.release}`;
+    return [
+      `${gone.size} heading${gone.size === 1 ? '' : 's'} of ${since} ${gone.size === 1 ? 'is' : 'are'} withdrawn: ${some(gone)}.`,
+      ...(used.size === 0
+        ? []
+        : [
+            `Lanes still hold withdrawn headings, which find nothing new: ${some(used)}. Choose others for them.`,
+          ]),
+    ];
+  }
+
+  private async find(id: string): Promise<Vocabulary | null> {
+    const served = await this.databases.vocabularyById(id);
+    if (served !== null) return served;
+    const row = (await this.latestRows()).find(({ vocabulary }) => vocabulary === id);
+    if (row === undefined) return null;
+    const known = this.imported.get(row.id);
+    if (known !== undefined) return known;
+    const whole = await this.store.getRepository(ImportedVocabularyRow).findOneByOrFail({ id: row.id });
+    const vocabulary = JSON.parse(whole.content) as Vocabulary;
+    this.imported.set(row.id, vocabulary);
+    return vocabulary;
+  }
+
+  /** The latest of each id, without their content. */
+  private async latestRows(): Promise<Omit<ImportedVocabularyRow, 'content'>[]> {
+    const rows = await this.store.getRepository(ImportedVocabularyRow).find({
+      select: {
+        id: true,
+        vocabulary: true,
+        name: true,
+        release: true,
+        headings: true,
+        notes: true,
+        at: true,
+        personId: true,
+      },
+      order: { at: 'ASC' },
+    });
+    return [...new Map(rows.map((row) => [row.vocabulary, row])).values()];
+  }
+}
+
+function some(labels: ReadonlySet<string>): string {
+  const shown = [...labels].slice(0, NAMED).map((label) => `“${label}”`);
+  return shown.join(', ') + (labels.size > NAMED ? ` and ${labels.size - NAMED} more` : '');
+}
