@@ -5,6 +5,7 @@ import { QuestionStage } from '../stages/question/QuestionStage.js';
 import { RecordsStage } from '../stages/records/RecordsStage.js';
 import { ReviewsPage } from '../stages/reviews/ReviewsPage.js';
 import { SearchesStage } from '../stages/searches/SearchesStage.js';
+import { VocabulariesPage } from '../stages/vocabularies/VocabulariesPage.js';
 import { PersonGate } from './PersonGate.js';
 import { Shell } from './Shell.js';
 import { UndoProvider } from './undo.js';
@@ -22,6 +23,7 @@ export function App() {
             <Route path="searches" element={<SearchesStage />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>
+          <Route path="/vocabularies" element={<VocabulariesPage />} />
           <Route path="*" element={<Navigate to="/reviews" replace />} />
         </Routes>
       </UndoProvider>

@@ -79,6 +79,9 @@ export function CommandSearch({
           <Command.Item className={item} onSelect={act(() => void navigate('/reviews'))}>
             All reviews
           </Command.Item>
+          <Command.Item className={item} onSelect={act(() => void navigate('/vocabularies'))}>
+            Vocabularies and crosswalk
+          </Command.Item>
         </Command.Group>
       </Command.List>
     </Command.Dialog>

@@ -18,6 +18,7 @@ import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { formatCount } from '../parts/Count.js';
+import { ChoiceMenu } from '../parts/ChoiceMenu.js';
 import { KeyHelp } from '../parts/KeyHelp.js';
 import { Mark } from '../parts/Mark.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
@@ -26,12 +27,13 @@ import { api, problemOf } from './api.js';
 import { PersonMenu } from './PersonMenu.js';
 import { CommandSearch } from './CommandSearch.js';
 import { switchTheme } from './theme.js';
+import { useDatabaseChoice, type DatabaseChoice } from './useDatabaseChoice.js';
 import type { ReviewContext } from './useReview.js';
 
 export function Shell() {
   const { reviewId = '' } = useParams();
   const review = api.useReviewQuery(reviewId);
-  const databases = api.useDatabasesQuery(undefined, { pollingInterval: 15_000 });
+  const choice = useDatabaseChoice();
   const [commands, setCommands] = useState(false);
   const [help, setHelp] = useState(false);
   const navigate = useNavigate();
@@ -59,7 +61,7 @@ export function Shell() {
     );
   }
   if (review.data === undefined) return <p className="quiet p-8">Opening the review …</p>;
-  const database = databases.data?.databases[0] ?? null;
+  const { database } = choice;
   const context: ReviewContext = { review: review.data, database };
 
   return (
@@ -68,11 +70,7 @@ export function Shell() {
         title={review.data.title}
         sentence={questionSentence(review.data.elements, review.data.framework)}
         reviewId={reviewId}
-        database={
-          database === null
-            ? (databases.data?.failed[0]?.reason ?? 'asking the database …')
-            : { name: database.name, release: database.release, simulated: database.simulated }
-        }
+        choice={choice}
         onCommands={() => setCommands(true)}
         onHelp={() => setHelp(true)}
       />
@@ -93,12 +91,12 @@ interface HeaderProps {
   title: string;
   sentence: string;
   reviewId: string;
-  database: string | { name: string; release: string; simulated: boolean };
+  choice: DatabaseChoice;
   onCommands: () => void;
   onHelp: () => void;
 }
 
-function Header({ title, sentence, reviewId, database, onCommands, onHelp }: HeaderProps) {
+function Header({ title, sentence, reviewId, choice, onCommands, onHelp }: HeaderProps) {
   return (
     <header className="rule flex h-[46px] shrink-0 items-center gap-4 border-b px-4">
       <Link to="/reviews" aria-label="Even Lantern, all reviews">
@@ -114,16 +112,7 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
           {sentence === '' ? 'Write the question' : sentence}
         </span>
       </Link>
-      {typeof database === 'string' ? (
-        <span className="problem flex max-w-72 items-center gap-1 truncate text-sm" title={database}>
-          <Database className="h-4 w-4 shrink-0" aria-hidden="true" /> {database}
-        </span>
-      ) : (
-        <span className="rule quiet rounded border px-2 py-1 text-xs whitespace-nowrap max-lg:hidden">
-          <b className="text-base-content text-[13px]">{database.name}</b> release {database.release}
-          {database.simulated && ' · simulated'}
-        </span>
-      )}
+      <CountsFrom choice={choice} />
       <button
         className="rule btn-quiet quiet flex items-center gap-2 rounded px-2 py-1 text-xs whitespace-nowrap"
         onClick={onCommands}
@@ -149,6 +138,46 @@ function Header({ title, sentence, reviewId, database, onCommands, onHelp }: Hea
         <SunMoon className="h-4 w-4" />
       </button>
     </header>
+  );
+}
+
+/** Which database the counts come from, or why they do not, and the way to another. */
+function CountsFrom({ choice: { database, databases, failed, asking, choose } }: { choice: DatabaseChoice }) {
+  const reason = asking ? 'asking the databases …' : (failed[0]?.reason ?? 'no database is known');
+  return (
+    <span className="flex min-w-0 items-center gap-2">
+      {database === null && (
+        <span className="problem flex max-w-64 items-center gap-1 truncate text-sm" title={reason}>
+          <Database className="h-4 w-4 shrink-0" aria-hidden="true" /> {reason}
+        </span>
+      )}
+      {databases.length > 0 && (
+        <span className="max-lg:hidden">
+          <ChoiceMenu
+            label="Database that counts come from"
+            text={
+              database === null
+                ? 'Another database'
+                : `${database.name}, release ${database.release}${database.simulated ? ', simulated' : ''}`
+            }
+            className="btn-sm"
+            side="right"
+            {...(database === null ? {} : { chosen: database.id })}
+            choices={databases.map(({ id, name, records, release, simulated, vocabulary }) => ({
+              id,
+              name,
+              detail: [
+                ...(records === null ? [] : [`${formatCount(records)} records`]),
+                `release ${release}`,
+                ...(vocabulary === null ? [] : [vocabulary.name]),
+                ...(simulated ? ['simulated'] : []),
+              ].join(', '),
+            }))}
+            onChoose={choose}
+          />
+        </span>
+      )}
+    </span>
   );
 }
 

@@ -11,6 +11,7 @@ import {
   type LanesRead,
   type Ledger,
   type NewRun,
+  type NewSettlement,
   type NewTerm,
   type Overview,
   type Person,
@@ -26,9 +27,12 @@ import {
   type ReviewTerm,
   type Sample,
   type SampleRequest,
+  type SettledStep,
   type TermCount,
   type Run,
   type TermChange,
+  type VocabularyFormat,
+  type VocabularySummary,
   type Wording,
 } from '@even-lantern/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
@@ -45,7 +49,18 @@ export const api = createApi({
       return headers;
     },
   }),
-  tagTypes: ['Wordings', 'People', 'Reviews', 'Review', 'Counts', 'Ledger', 'Records', 'Record'],
+  tagTypes: [
+    'Crosswalk',
+    'Vocabularies',
+    'Wordings',
+    'People',
+    'Reviews',
+    'Review',
+    'Counts',
+    'Ledger',
+    'Records',
+    'Record',
+  ],
   endpoints: (build) => ({
     people: build.query<Person[], void>({ query: () => 'people', providesTags: ['People'] }),
     addPerson: build.mutation<Person, string>({
@@ -79,11 +94,12 @@ export const api = createApi({
       }),
       // The answer is put in place at once, so that the next edit is made on the new version.
       async onQueryStarted({ reviewId, id }, { dispatch, queryFulfilled }) {
-        const { data } = await queryFulfilled;
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer === null) return;
         dispatch(
           api.util.updateQueryData('review', reviewId, (review) => {
             const element = review.elements.find((each) => each.id === id);
-            if (element) Object.assign(element, { ...data, terms: element.terms });
+            if (element) Object.assign(element, { ...answer.data, terms: element.terms });
           }),
         );
       },
@@ -109,7 +125,35 @@ export const api = createApi({
     databases: build.query<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }, void>({
       query: () => 'databases',
     }),
-    vocabulary: build.query<Vocabulary, string>({ query: (database) => `databases/${database}/vocabulary` }),
+    vocabularies: build.query<VocabularySummary[], void>({
+      query: () => 'vocabularies',
+      providesTags: ['Vocabularies'],
+    }),
+    vocabulary: build.query<Vocabulary, string>({
+      query: (id) => `vocabularies/${encodeURIComponent(id)}`,
+      providesTags: (_result, _error, id) => [{ type: 'Vocabularies', id }],
+    }),
+    importVocabulary: build.mutation<VocabularySummary, { file: File; format: VocabularyFormat }>({
+      query: ({ file, format }) => ({
+        url: 'vocabularies',
+        params: { file: file.name },
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': format },
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Vocabularies', 'Counts']),
+    }),
+    crosswalk: build.query<SettledStep[], void>({ query: () => 'crosswalk', providesTags: ['Crosswalk'] }),
+    settle: build.mutation<SettledStep[], NewSettlement>({
+      query: (body) => ({ url: 'crosswalk', method: 'POST', body }),
+      // The answer is what is settled now, so it need not be asked for again.
+      async onQueryStarted(_step, { dispatch, queryFulfilled }) {
+        // A failure is told by whoever settled it.
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer !== null) await dispatch(api.util.upsertQueryData('crosswalk', undefined, answer.data));
+      },
+      invalidatesTags: (_result, error) => (error ? [] : ['Counts']),
+    }),
     words: build.query<IndexWords, { database: string; begins: string }>({
       query: ({ database, begins }) => ({ url: `databases/${database}/words`, params: { begins } }),
     }),

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import type { Lookups } from './lookupWorker.js';
+import type { Lookups } from './lookups.js';
 
 /** Starts the worker that looks words up. */
 export function startLookups(): Remote<Lookups> {

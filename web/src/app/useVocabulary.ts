@@ -2,35 +2,62 @@ import {
   allNarrower,
   indexVocabulary,
   type EvaluationContext,
+  type Vocabulary,
   type VocabularyTree,
 } from '@even-lantern/core';
-import type { Vocabulary } from '@even-lantern/core';
+import type { VocabularySummary } from '@even-lantern/contract';
 import { useMemo } from 'react';
 import { api } from './api.js';
+import { useEachVocabulary } from './useEach.js';
 import { useReview } from './useReview.js';
 
 const trees = new WeakMap<Vocabulary, VocabularyTree>();
 
-/** The vocabulary of the database at hand, ready for walking; null while it is fetched, or when there is none. */
-export function useVocabulary(): VocabularyTree | null {
-  const { database } = useReview();
-  const { data } = api.useVocabularyQuery(database?.id ?? '', { skip: database?.vocabulary == null });
-  return useMemo(() => {
-    if (data === undefined) return null;
-    const tree = trees.get(data) ?? indexVocabulary(data);
-    trees.set(data, tree);
-    return tree;
-  }, [data]);
+export function treeOf(vocabulary: Vocabulary): VocabularyTree {
+  const tree = trees.get(vocabulary) ?? indexVocabulary(vocabulary);
+  trees.set(vocabulary, tree);
+  return tree;
 }
 
-/** What highlighting needs to know of the vocabulary. */
-export function useEvaluationContext(): EvaluationContext {
-  const tree = useVocabulary();
+/**
+ * A vocabulary ready for walking; null while it is fetched, or when there is none.
+ * @param id the vocabulary of the database at hand, when it is not said
+ */
+export function useVocabulary(id?: string): VocabularyTree | null {
+  const { database } = useReview();
+  const wanted = id ?? database?.vocabulary?.id ?? '';
+  const { data } = api.useVocabularyQuery(wanted, { skip: wanted === '' });
+  return useMemo(() => (data === undefined ? null : treeOf(data)), [data]);
+}
+
+const NONE: VocabularySummary[] = [];
+
+/** All vocabularies that are known. */
+export function useVocabularies(): VocabularySummary[] {
+  return api.useVocabulariesQuery().data ?? NONE;
+}
+
+/** Some vocabularies by id, as far as they have come. */
+export function useTrees(ids: readonly string[]): ReadonlyMap<string, VocabularyTree> {
+  const all = useEachVocabulary(ids);
+  return useMemo(
+    () => new Map(all.flatMap((each) => (each === undefined ? [] : [[each.id, treeOf(each)] as const]))),
+    [all],
+  );
+}
+
+/** What highlighting needs to know of vocabularies. */
+export function useEvaluationContext(ids: readonly string[]): EvaluationContext {
+  const known = useTrees(ids);
   return useMemo(
     () => ({
-      narrowerOf: (_vocabulary, label) =>
-        tree === null ? null : (allNarrower(tree, label)?.map((heading) => heading.label) ?? null),
+      narrowerOf: (vocabulary, label) => {
+        const tree = known.get(vocabulary);
+        return tree === undefined
+          ? null
+          : (allNarrower(tree, label)?.map((heading) => heading.label) ?? null);
+      },
     }),
-    [tree],
+    [known],
   );
 }

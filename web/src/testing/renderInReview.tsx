@@ -1,7 +1,14 @@
 /** Components within a review, with a vocabulary of their own and a server made of a table of answers. */
 import { useEffect, type ReactNode } from 'react';
 import type { Heading, Vocabulary } from '@even-lantern/core';
-import type { Candidates, DatabaseProfile, Review, ReviewTerm, TermCount } from '@even-lantern/contract';
+import type {
+  Candidates,
+  DatabaseProfile,
+  Review,
+  ReviewTerm,
+  TermCount,
+  VocabularySummary,
+} from '@even-lantern/contract';
 import { Outlet, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { UndoProvider } from '../app/undo.js';
@@ -10,7 +17,7 @@ import { useReview, type ReviewContext } from '../app/useReview.js';
 import { fakeServer, type Asked } from './fakeServer.js';
 import { renderAt } from './renderAt.js';
 
-const heading = (label: string, broader: string[], entryTerms: string[] = []): Heading => ({
+export const heading = (label: string, broader: string[], entryTerms: string[] = []): Heading => ({
   label,
   entryTerms,
   scopeNote: label === 'Sleepiness' ? 'The wish to sleep.' : '',
@@ -33,6 +40,11 @@ export const vocabulary: Vocabulary = {
     heading('Sleepiness', [], ['drowsiness']),
   ],
 };
+
+export const summaryOf = (
+  { id, name, release, headings }: Vocabulary,
+  databases: string[],
+): VocabularySummary => ({ id, name, release, headings: headings.length, databases, imported: null });
 
 const database: DatabaseProfile = {
   id: 'db',
@@ -96,7 +108,9 @@ export function renderInReview(
   open: DatabaseProfile | null = database,
 ) {
   const asked = fakeServer({
-    'GET databases/db/vocabulary': () => vocabulary,
+    'GET vocabularies': () => [summaryOf(vocabulary, ['A database'])],
+    'GET vocabularies/tree': () => vocabulary,
+    'GET crosswalk': () => [],
     'GET reviews/r1': () => review,
     'POST reviews/r1/candidates': countsBy(() => 7),
     'GET databases/db/words': () => ({ words: [], more: false }),

@@ -7,6 +7,7 @@ import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { LaneAcross } from './LaneAcross.js';
 import { LaneColumn } from './LaneColumn.js';
 import { LanesMenu } from './LanesMenu.js';
 import { LaneInspector } from './LaneInspector.js';
@@ -22,10 +23,12 @@ export function ConceptsStage() {
   const selected = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === params.get('term'));
   const laneOfSelected = lanes.find(({ id }) => id === selected?.elementId);
   const shownLane = lanes.find(({ id }) => id === params.get('lane'));
-  const select = (id: string | null, kind: 'term' | 'lane' = 'term', hold = false) => {
+  const across = lanes.find(({ id }) => id === params.get('across'));
+  const select = (id: string | null, kind: 'term' | 'lane' | 'across' = 'term', hold = false) => {
     const next = new URLSearchParams(params);
     next.delete('term');
     next.delete('lane');
+    next.delete('across');
     next.delete('hold');
     if (hold) next.set('hold', 'why');
     if (id !== null) next.set(kind, id);
@@ -75,36 +78,39 @@ export function ConceptsStage() {
             </button>
           </ProblemNote>
         )}
-        <TermDrag lanes={lanes} onHold={(id) => select(id, 'term', true)}>
-          <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
-            {lanes.map((lane, i) => {
-              const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
-              return (
-                <Fragment key={lane.id}>
-                  <LaneColumn
-                    lane={lane}
-                    counts={counts}
-                    stale={isFetching || error !== undefined}
-                    selectedTerm={selected?.id ?? null}
-                    onSelect={(id) => select(id)}
-                    onSelectLane={() => select(lane.id, 'lane')}
-                  />
-                  {i < lanes.length - 1 && (
-                    <div
-                      className="flex w-14 shrink-0 flex-col items-center pt-36"
-                      aria-label="Lanes so far, together"
-                    >
-                      <span className="quiet text-xs">AND</span>
-                      <span className="rule w-full border-y py-1 text-center font-bold">
-                        {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
-                      </span>
-                    </div>
-                  )}
-                </Fragment>
-              );
-            })}
-          </div>
-        </TermDrag>
+        {across !== undefined && <LaneAcross lane={across} onClose={() => select(null)} />}
+        {across === undefined && (
+          <TermDrag lanes={lanes} onHold={(id) => select(id, 'term', true)}>
+            <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
+              {lanes.map((lane, i) => {
+                const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
+                return (
+                  <Fragment key={lane.id}>
+                    <LaneColumn
+                      lane={lane}
+                      counts={counts}
+                      stale={isFetching || error !== undefined}
+                      selectedTerm={selected?.id ?? null}
+                      onSelect={(id) => select(id)}
+                      onSelectLane={() => select(lane.id, 'lane')}
+                    />
+                    {i < lanes.length - 1 && (
+                      <div
+                        className="flex w-14 shrink-0 flex-col items-center pt-36"
+                        aria-label="Lanes so far, together"
+                      >
+                        <span className="quiet text-xs">AND</span>
+                        <span className="rule w-full border-y py-1 text-center font-bold">
+                          {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
+                        </span>
+                      </div>
+                    )}
+                  </Fragment>
+                );
+              })}
+            </div>
+          </TermDrag>
+        )}
       </div>
       {selected !== undefined && laneOfSelected !== undefined && database !== null && (
         <TermInspector
@@ -117,7 +123,12 @@ export function ConceptsStage() {
         />
       )}
       {shownLane !== undefined && (
-        <LaneInspector key={shownLane.id} lane={shownLane} onClose={() => select(null)} />
+        <LaneInspector
+          key={shownLane.id}
+          lane={shownLane}
+          onClose={() => select(null)}
+          onAcross={() => select(shownLane.id, 'across')}
+        />
       )}
     </div>
   );

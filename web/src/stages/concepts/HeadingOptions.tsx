@@ -15,7 +15,7 @@ interface HeadingOptionsProps {
 
 /** How a heading is searched. The effect of each choice stands beside it before it is made. */
 export function HeadingOptions({ termId, laneId, content, onChange }: HeadingOptionsProps) {
-  const tree = useVocabulary();
+  const tree = useVocabulary(content.vocabulary);
   const heading = tree === null ? null : headingByLabel(tree, content.label);
   const below = tree === null || heading === null ? [] : directlyBelow(tree, heading);
   const chosen = Array.isArray(content.narrower) ? content.narrower : null;

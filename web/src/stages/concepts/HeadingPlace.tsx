@@ -13,11 +13,20 @@ import { useReview } from '../../app/useReview.js';
 import { useVocabulary } from '../../app/useVocabulary.js';
 import { headingContent, wordsContent } from './headingContent.js';
 import { Numbers } from './Numbers.js';
+import { OtherVocabularies } from './OtherVocabularies.js';
 import { useTermEdits } from './useTermEdits.js';
 
 /** A heading among its neighbours: one goes up, down and across from it, and comes back to where one was. */
-export function HeadingPlace({ label, lane }: { label: string; lane: ReviewLane }) {
-  const tree = useVocabulary();
+export function HeadingPlace({
+  vocabulary,
+  label,
+  lane,
+}: {
+  vocabulary: string;
+  label: string;
+  lane: ReviewLane;
+}) {
+  const tree = useVocabulary(vocabulary);
   const { database } = useReview();
   const [visited, setVisited] = useState<string[]>([]);
   useEffect(() => setVisited([]), [label]);
@@ -50,8 +59,9 @@ export function HeadingPlace({ label, lane }: { label: string; lane: ReviewLane 
       {heading.historyNote !== null && <p className="quiet">{heading.historyNote}</p>}
       <Paths tree={tree} heading={heading} onGo={go} />
       <Neighbours tree={tree} heading={heading} lane={lane} onGo={go} />
+      <OtherVocabularies vocabulary={vocabulary} label={heading.label} key={`across ${heading.label}`} />
       <EntryTerms heading={heading} lane={lane} key={heading.label} />
-      <Counts heading={heading} databaseName={database?.name ?? ''} />
+      <Counts vocabulary={vocabulary} heading={heading} databaseName={database?.name ?? ''} />
     </div>
   );
 }
@@ -92,11 +102,10 @@ function Neighbours({
   lane: ReviewLane;
   onGo: Go;
 }) {
-  const { database } = useReview();
   const { add } = useTermEdits();
   const [ticked, setTicked] = useState<string[]>([]);
   useEffect(() => setTicked([]), [heading]);
-  const vocabulary = database?.vocabulary?.id ?? '';
+  const vocabulary = tree.vocabulary.id;
   const groups = useMemo(() => {
     const below = directlyBelow(tree, heading).map(({ label }) => label);
     const beside = heading.broader
@@ -115,7 +124,9 @@ function Neighbours({
   const contents = labels.map((label) => headingContent(vocabulary, label));
   const { counts } = useCandidates(contents, { laneId: lane.id });
   const inLane = new Set(
-    lane.terms.flatMap(({ content }) => (content.kind === 'heading' ? [content.label] : [])),
+    lane.terms.flatMap(({ content }) =>
+      content.kind === 'heading' && content.vocabulary === vocabulary ? [content.label] : [],
+    ),
   );
   let at = 0;
   return (
@@ -217,9 +228,15 @@ function asPhrase(name: string): string {
   return /[^\p{L}\p{N}]/u.test(name) ? `"${name.replaceAll('"', '')}"` : name;
 }
 
-function Counts({ heading, databaseName }: { heading: Heading; databaseName: string }) {
-  const { database } = useReview();
-  const vocabulary = database?.vocabulary?.id ?? '';
+function Counts({
+  vocabulary,
+  heading,
+  databaseName,
+}: {
+  vocabulary: string;
+  heading: Heading;
+  databaseName: string;
+}) {
   const contents = useMemo(
     () => [
       headingContent(vocabulary, heading.label, { narrower: false }),

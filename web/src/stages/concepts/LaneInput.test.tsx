@@ -1,22 +1,9 @@
-import { indexForLookup, indexVocabulary, lookUp, type Vocabulary } from '@even-lantern/core';
 import { screen, waitFor } from '@testing-library/react';
 import { Refusal } from '../../testing/fakeServer.js';
 import { countsBy, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { LaneInput } from './LaneInput.js';
 
-// There are no workers here: the same lookup, in place.
-jest.mock('../../app/startLookups.js', () => ({
-  startLookups: () => {
-    let index: ReturnType<typeof indexForLookup>;
-    return {
-      load: (vocabulary: Vocabulary) => {
-        index = indexForLookup(indexVocabulary(vocabulary));
-        return Promise.resolve();
-      },
-      lookUp: (_id: string, typed: string, limit: number) => Promise.resolve(lookUp(index, typed, limit)),
-    };
-  },
-}));
+jest.mock('../../app/startLookups.js', () => jest.requireActual<object>('../../testing/lookupsInPlace.js'));
 
 const show = (answers = {}) => renderInReview(reviewWith([]), (lane) => <LaneInput lane={lane} />, answers);
 const options = () => screen.getAllByRole('option').map((option) => option.textContent);

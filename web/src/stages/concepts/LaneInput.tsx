@@ -6,9 +6,10 @@ import { problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
 import { useCandidates } from '../../app/useCandidates.js';
 import { useLasting } from '../../app/useLasting.js';
-import { useLookup } from '../../app/useLookup.js';
+import { isSure, useLookup, type PlacedHit } from '../../app/useLookup.js';
 import { useReview } from '../../app/useReview.js';
 import { useSettled } from '../../app/useSettled.js';
+import { useVocabularies } from '../../app/useVocabulary.js';
 import { headingContent, wordsContent } from './headingContent.js';
 import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
@@ -19,7 +20,7 @@ const NO_DATABASE = 'The database does not answer, so nothing can be counted now
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
 
-type Offer = { kind: 'heading'; hit: LookupHit } | { kind: 'words'; text: string };
+type Offer = { kind: 'heading'; hit: PlacedHit } | { kind: 'words'; text: string };
 
 /** Type a word or a clause: the headings it leads to and the words themselves are offered, with counts. */
 export function LaneInput({ lane }: { lane: ReviewLane }) {
@@ -35,21 +36,18 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
     if (typed === '' || hits === null) return [];
     const words: Offer[] = phrase.ok ? [{ kind: 'words', text: typed }] : [];
     const headings = hits.map((hit): Offer => ({ kind: 'heading', hit }));
-    const sure = isClause(typed) ? headings.length : hits.filter(isSure).length;
+    const own = hits.filter((hit) => hit.vocabulary === vocabulary);
+    const sure = isClause(typed) ? own.length : own.filter(isSure).length;
     return [...headings.slice(0, sure), ...words, ...headings.slice(sure)];
-  }, [typed, hits, phrase]);
-  const contents = useMemo(() => offers.map((offer) => contentOf(offer, vocabulary)), [offers, vocabulary]);
+  }, [typed, hits, phrase, vocabulary]);
+  const contents = useMemo(() => offers.map(contentOf), [offers]);
   const settled = useSettled(contents, COUNT_AFTER_MS);
   const { counts, error } = useCandidates(settled, { laneId: lane.id });
   const counted = settled === contents ? counts : undefined;
   const unfinished = useSettled(typed === '' || phrase.ok ? null : phrase.error.message, TELL_AFTER_MS);
 
   const take = async (offer: Offer) => {
-    const failed = await add(
-      lane.id,
-      contentOf(offer, vocabulary),
-      offer.kind === 'heading' ? 'lookup' : 'typed',
-    );
+    const failed = await add(lane.id, contentOf(offer), offer.kind === 'heading' ? 'lookup' : 'typed');
     setTrouble(failed);
     if (failed === null) setText('');
   };
@@ -110,12 +108,17 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         {open &&
           offers.map((offer, index) => (
             <div
-              key={offer.kind === 'heading' ? offer.hit.heading.label : 'words'}
+              key={offer.kind === 'heading' ? `${offer.hit.vocabulary}/${offer.hit.heading.label}` : 'words'}
               {...combobox.getItemProps({ item: offer, index })}
               className={`rule cursor-pointer border-b px-3 py-2 ${combobox.highlightedIndex === index ? 'bg-base-300' : ''}`}
             >
               {offer.kind === 'heading' ? (
-                <HeadingOffer hit={offer.hit} typed={typed} count={counted?.[index]} />
+                <HeadingOffer
+                  hit={offer.hit}
+                  typed={typed}
+                  count={counted?.[index]}
+                  foreign={offer.hit.vocabulary !== vocabulary}
+                />
               ) : (
                 <WordsOffer text={offer.text} count={counted?.[index]} />
               )}
@@ -131,34 +134,36 @@ function isClause(typed: string): boolean {
   return typed.split(/\s+/).length > 3;
 }
 
-function contentOf(offer: Offer, vocabulary: string): TermContent {
+function contentOf(offer: Offer): TermContent {
   return offer.kind === 'heading'
-    ? headingContent(vocabulary, offer.hit.heading.label)
+    ? headingContent(offer.hit.vocabulary, offer.hit.heading.label)
     : wordsContent(offer.text);
-}
-
-/** Headings that the typed words name outright come before the words themselves, likely ones after them. */
-function isSure({ reason }: LookupHit): boolean {
-  return reason === 'same label' || reason === 'entry term';
 }
 
 function HeadingOffer({
   hit,
   typed,
   count,
+  foreign,
 }: {
-  hit: LookupHit;
+  hit: PlacedHit;
   typed: string;
   count: TermCount | undefined;
+  /** whether it is of another vocabulary than the database at hand has */
+  foreign: boolean;
 }) {
   const { heading } = hit;
+  const place = useVocabularies().find(({ id }) => id === hit.vocabulary)?.name;
   return (
     <>
       <span className="flex items-baseline justify-between gap-2">
         <b>{heading.label}</b>
-        <Numbers count={count} />
+        {!(foreign && count?.error != null) && <Numbers count={count} />}
       </span>
-      <span className="quiet block text-xs">Heading, with narrower; {reasonInWords(hit, typed)}</span>
+      <span className="quiet block text-xs">
+        {foreign ? `Heading of the ${place ?? hit.vocabulary}` : 'Heading'}, with narrower;{' '}
+        {reasonInWords(hit, typed)}
+      </span>
       {heading.scopeNote !== '' && <span className="block text-xs">{heading.scopeNote}</span>}
     </>
   );

@@ -1,6 +1,7 @@
 import { describeTerm } from '@even-lantern/core';
 import type { LaneEvent } from '@even-lantern/contract';
 import { format } from 'date-fns';
+import { Columns3 } from 'lucide-react';
 import { api, problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -8,9 +9,20 @@ import { PasteList } from './PasteList.js';
 import { Inspector } from './TermInspector.js';
 
 /** Beside the lanes: a whole lane, to paste a list into, and with its history. */
-export function LaneInspector({ lane, onClose }: { lane: ReviewLane; onClose: () => void }) {
+export function LaneInspector({
+  lane,
+  onClose,
+  onAcross,
+}: {
+  lane: ReviewLane;
+  onClose: () => void;
+  onAcross: () => void;
+}) {
   return (
     <Inspector label="Lane" over="Lane" title={lane.name} onClose={onClose}>
+      <button className="btn btn-sm btn-quiet self-start" onClick={onAcross}>
+        <Columns3 className="h-4 w-4" aria-hidden="true" /> Side by side in all vocabularies
+      </button>
       <PasteList lane={lane} />
       <History lane={lane} />
     </Inspector>

@@ -1,6 +1,7 @@
 import type { LanesDocument } from '@even-lantern/core';
 import { FileDown, FileUp } from 'lucide-react';
 import { useRef } from 'react';
+import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
@@ -34,6 +35,7 @@ export function LanesMenu() {
     toast(`Added ${added} term${added === 1 ? '' : 's'}; ${present} were there already.`);
   };
   const base = `/api/reviews/${review.id}/lanes`;
+  const vocabularyBase = `/api/vocabularies/${encodeURIComponent(database?.vocabulary?.id ?? '')}`;
   return (
     <details className="relative self-center text-sm">
       <summary className="btn btn-xs btn-quiet">
@@ -68,10 +70,15 @@ export function LanesMenu() {
         {database?.vocabulary != null && (
           <>
             <li className="small-head px-2 pt-1">{database.vocabulary.name}</li>
-            <FileLink href={`/api/databases/${database.id}/vocabulary.ttl`} name="SKOS as Turtle" />
-            <FileLink href={`/api/databases/${database.id}/vocabulary.jsonld`} name="SKOS as JSON-LD" />
+            <FileLink href={`${vocabularyBase}/turtle`} name="SKOS as Turtle" />
+            <FileLink href={`${vocabularyBase}/json-ld`} name="SKOS as JSON-LD" />
           </>
         )}
+        <li>
+          <Link className="hover:bg-base-300 block rounded px-2 py-1" to="/vocabularies">
+            All vocabularies, and reading in more …
+          </Link>
+        </li>
       </ul>
     </details>
   );

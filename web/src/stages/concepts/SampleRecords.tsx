@@ -8,6 +8,7 @@ import {
 } from '@even-lantern/core';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
+import { useReadings } from '../../app/useCrosswalk.js';
 import { useEvaluationContext } from '../../app/useVocabulary.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -20,7 +21,7 @@ export function SampleRecords({ content }: { content: TermContent }) {
     { database: database?.id ?? '', content },
     { skip: database === null },
   );
-  const query = termQuery(content);
+  const query = termQuery(content, useReadings()(database?.vocabulary?.id ?? null));
   return (
     <section>
       <h3 className="small-head">Some of the records it finds</h3>
@@ -42,7 +43,8 @@ export function SampleRecords({ content }: { content: TermContent }) {
 }
 
 function SampleRecord({ record, query }: { record: BibRecord; query: Query }) {
-  const context = useEvaluationContext();
+  const { database } = useReview();
+  const context = useEvaluationContext(database?.vocabulary == null ? [] : [database.vocabulary.id]);
   const { fields, headings } = highlight(query, record, context);
   const inTitle = fields.title?.[0] ?? [];
   const passage =

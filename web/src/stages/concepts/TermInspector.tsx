@@ -4,6 +4,8 @@ import { Trash2, X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { lanesOfReview, type ReviewLane } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
+import { useVocabularies } from '../../app/useVocabulary.js';
+import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Endings } from './Endings.js';
@@ -26,10 +28,12 @@ interface TermInspectorProps {
 
 /** Beside the lanes: what the selected term is, its counts, and what can be done with it. */
 export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermInspectorProps) {
-  const { database } = useReview();
   const { add, change, remove } = useTermEdits();
   const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
   const { content } = term;
+  const vocabularies = useVocabularies();
+  const ownVocabulary =
+    content.kind === 'heading' ? vocabularies.find(({ id }) => id === content.vocabulary) : undefined;
 
   const save = async (changed: TermContent) => {
     const failed = await change(term, changed);
@@ -45,7 +49,7 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
   return (
     <Inspector
       label="Term"
-      over={content.kind === 'heading' ? (database?.vocabulary?.name ?? 'Heading') : 'Words'}
+      over={content.kind === 'heading' ? (ownVocabulary?.name ?? 'Heading') : 'Words'}
       title={describeTerm(content).text}
       onClose={onClose}
     >
@@ -92,7 +96,7 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
         <MoveTo term={term} lane={lane} />
       </div>
       {content.kind === 'heading' ? (
-        <HeadingPlace label={content.label} lane={lane} />
+        <HeadingPlace vocabulary={content.vocabulary} label={content.label} lane={lane} />
       ) : (
         <>
           <Endings
@@ -148,19 +152,12 @@ function MoveTo({ term, lane }: { term: ReviewTerm; lane: ReviewLane }) {
   const others = lanesOfReview(review).filter(({ id }) => id !== lane.id);
   if (others.length === 0) return null;
   return (
-    <select
-      className="select select-sm w-40"
-      aria-label="Move to another lane"
-      value=""
-      onChange={(event) => void move(term, event.target.value)}
-    >
-      <option value="">Move to …</option>
-      {others.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </select>
+    <ChoiceMenu
+      label="Move to another lane"
+      text="Move to …"
+      choices={others}
+      onChoose={(laneId) => void move(term, laneId)}
+    />
   );
 }
 

@@ -1,7 +1,9 @@
 import { useDraggable } from '@dnd-kit/core';
-import { describeTerm } from '@even-lantern/core';
+import { describeTerm, type Settled } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
-import { TriangleAlert } from 'lucide-react';
+import { Signpost, TriangleAlert } from 'lucide-react';
+import { useSettledHere } from '../../app/useCrosswalk.js';
+import { useVocabularies } from '../../app/useVocabulary.js';
 import { Count, formatCount, useMovedFrom } from '../../parts/Count.js';
 import { useTermEdits } from './useTermEdits.js';
 
@@ -18,6 +20,10 @@ interface TermRowProps {
 export function TermRow({ term, count, laneHits, stale, selected, onSelect }: TermRowProps) {
   const { text, marks } = describeTerm(term.content);
   const { remove } = useTermEdits();
+  const here = useSettledHere(term.content);
+  const place = useVocabularies().find(
+    ({ id }) => term.content.kind === 'heading' && id === term.content.vocabulary,
+  );
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: term.id });
   const moved = useMovedFrom(count?.hits ?? null) !== null;
   const error = count?.error ?? null;
@@ -47,7 +53,9 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
           </span>
         </span>
         <span className="quiet flex justify-between gap-2 text-xs">
-          <span>{term.heldBack ?? marks.join(', ')}</span>
+          <span>
+            {term.heldBack ?? [...marks, ...(here === null ? [] : [saidHere(here, place?.name)])].join(', ')}
+          </span>
           <span className="count whitespace-nowrap">
             {count?.hits === 0 ? (
               <b className="problem">finds nothing</b>
@@ -58,7 +66,13 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
             )}
           </span>
         </span>
-        {error !== null && (
+        {error !== null && here?.kind === 'open' && (
+          <span className="mt-1 flex gap-1 text-xs">
+            <Signpost className="h-3.5 w-3.5 shrink-0" aria-hidden="true" /> Not searched here yet: say what
+            stands for it.
+          </span>
+        )}
+        {error !== null && here?.kind !== 'open' && (
           <span className="problem mt-1 flex gap-1 text-xs" role="alert">
             <TriangleAlert className="h-3.5 w-3.5 shrink-0" aria-label="Trouble" /> {error}
           </span>
@@ -69,6 +83,19 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
       </button>
     </li>
   );
+}
+
+/** What a heading of another vocabulary is in the database at hand. */
+function saidHere(here: Settled, place: string | undefined): string {
+  const from = place === undefined ? '' : `${place}; `;
+  switch (here.kind) {
+    case 'open':
+      return `${from}open here`;
+    case 'headings':
+      return `${from}here ${here.labels.join(' or ')}`;
+    case 'words':
+      return `${from}here its names as words`;
+  }
 }
 
 /** Of the lane's records: what only this term finds, what it finds with others, and the rest. */

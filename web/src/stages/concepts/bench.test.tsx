@@ -43,7 +43,7 @@ test('some of the narrower headings are chosen, and what each choice would find 
 
 test('one goes to a related heading, sees that it is another, and comes back', async () => {
   const { user } = renderInReview(reviewWith([]), (lane) => (
-    <HeadingPlace label="Light therapy" lane={lane} />
+    <HeadingPlace vocabulary="tree" label="Light therapy" lane={lane} />
   ));
   await user.click(await screen.findByRole('button', { name: 'Lighting' }));
   expect(await screen.findByRole('heading', { name: 'Lighting' })).toBeTruthy();
@@ -53,14 +53,16 @@ test('one goes to a related heading, sees that it is another, and comes back', a
 });
 
 test('a heading that the release no longer has is explained, with what to do', async () => {
-  renderInReview(reviewWith([]), (lane) => <HeadingPlace label="Moonbeam therapy" lane={lane} />);
+  renderInReview(reviewWith([]), (lane) => (
+    <HeadingPlace vocabulary="tree" label="Moonbeam therapy" lane={lane} />
+  ));
   expect(await screen.findByText(/is not in the present release/)).toBeTruthy();
 });
 
 test('several neighbours are added at once', async () => {
   const { user, asked } = renderInReview(
     reviewWith([]),
-    (lane) => <HeadingPlace label="Light therapy" lane={lane} />,
+    (lane) => <HeadingPlace vocabulary="tree" label="Light therapy" lane={lane} />,
     { 'POST reviews/r1/terms': added },
   );
   await user.click(await screen.findByLabelText('Add Dawn simulation'));

@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { formatCount } from '../../parts/Count.js';
+import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { headingContent, wordsContent } from '../concepts/headingContent.js';
 import { useTermEdits } from '../concepts/useTermEdits.js';
@@ -127,32 +128,26 @@ function TakeInto({ value, content }: { value: string; content: TermContent | nu
     if (result.data === undefined) toast.error(problemOf(result.error).title);
     else toast(`Wrote ${value} into ${name.toLowerCase()}.`);
   };
+  const lanes = review.elements
+    .filter(({ searched }) => searched)
+    .map(({ id, key }) => ({
+      id: `lane ${id}`,
+      name: `lane ${elementShape(key).name}`,
+      group: 'A lane',
+    }));
+  const texts = review.elements.map(({ id, key }) => ({
+    id: `text ${id}`,
+    name: elementShape(key).name,
+    group: 'The question',
+  }));
   return (
-    <select
-      className="select select-xs w-24"
-      aria-label={`Take ${value} into`}
-      value=""
-      onChange={(event) => void take(event.target.value)}
-    >
-      <option value="">Take into</option>
-      {content !== null && (
-        <optgroup label="a lane">
-          {review.elements
-            .filter(({ searched }) => searched)
-            .map(({ id, key }) => (
-              <option key={id} value={`lane ${id}`}>
-                lane {elementShape(key).name}
-              </option>
-            ))}
-        </optgroup>
-      )}
-      <optgroup label="the question">
-        {review.elements.map(({ id, key }) => (
-          <option key={id} value={`text ${id}`}>
-            {elementShape(key).name}
-          </option>
-        ))}
-      </optgroup>
-    </select>
+    <ChoiceMenu
+      label={`Take ${value} into`}
+      text="Take into"
+      className="btn-xs"
+      side="right"
+      choices={[...(content === null ? [] : lanes), ...texts]}
+      onChoose={(chosen) => void take(chosen)}
+    />
   );
 }

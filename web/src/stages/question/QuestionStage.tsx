@@ -7,12 +7,12 @@ import {
 } from '@even-lantern/core';
 import type { ReviewElement } from '@even-lantern/contract';
 import { ArrowRight } from 'lucide-react';
-import { useRef } from 'react';
 import { toast } from 'sonner';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
+import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { ElementEditor } from './ElementEditor.js';
 import { Overview } from './Overview.js';
 
@@ -79,7 +79,6 @@ function FrameworkChoice() {
   const { remember } = useUndo();
   const [changeReview] = api.useChangeReviewMutation();
   const [refresh] = api.useLazyReviewQuery();
-  const last = useRef(Promise.resolve());
   const change = async (framework: FrameworkId) => {
     const { version, framework: before } = await refresh(review.id).unwrap();
     const result = await changeReview({ id: review.id, version, framework });
@@ -95,26 +94,19 @@ function FrameworkChoice() {
       },
     });
   };
-  // By keyboard one choice follows another at once; each is made on what the one before left.
-  const frame = (framework: FrameworkId) => {
-    last.current = last.current
-      .then(() => change(framework))
-      .catch((error: unknown) => void toast.error(problemOf(error).title));
-  };
   return (
-    <label className="flex items-center gap-2 text-sm">
+    <div className="flex items-center gap-2 text-sm">
       Framed as
-      <select
-        className="select select-sm w-72"
-        value={review.framework}
-        onChange={(event) => frame(event.target.value as FrameworkId)}
-      >
-        {FRAMEWORKS.map(({ id, name, purpose }) => (
-          <option key={id} value={id}>
-            {name}: {purpose}
-          </option>
-        ))}
-      </select>
-    </label>
+      <ChoiceMenu
+        label="Framed as"
+        text={FRAMEWORKS.find(({ id }) => id === review.framework)?.name ?? ''}
+        side="right"
+        chosen={review.framework}
+        choices={FRAMEWORKS.map(({ id, name, purpose }) => ({ id, name, detail: purpose }))}
+        onChoose={(id) => {
+          change(id as FrameworkId).catch((error: unknown) => toast.error(problemOf(error).title));
+        }}
+      />
+    </div>
   );
 }

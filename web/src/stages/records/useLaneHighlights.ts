@@ -4,15 +4,18 @@ import {
   termQuery,
   type BibRecord,
   type ElementKey,
+  type HeadingReading,
   type Highlights,
   type Query,
   type Span,
   type TextField,
 } from '@even-lantern/core';
+import type { Review } from '@even-lantern/contract';
 import { useCallback, useMemo } from 'react';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
-import { useEvaluationContext } from '../../app/useVocabulary.js';
+import { useReadings } from '../../app/useCrosswalk.js';
+import { useEvaluationContext, useVocabularies } from '../../app/useVocabulary.js';
 
 export interface Layer {
   layer: ElementKey;
@@ -27,25 +30,43 @@ export interface LaneHighlights {
 
 export function useRecordHighlights(): (record: BibRecord) => LaneHighlights[] {
   const { review } = useReview();
-  const context = useEvaluationContext();
-  const lanes = useMemo(
-    () =>
-      lanesOfReview(review).map(({ element, ...lane }): { element: ElementKey; query: Query } => ({
-        element: element.key,
-        query: {
-          kind: 'or',
-          operands: searchedTerms(lane)
-            .map(({ content }) => termQuery(content))
-            .flatMap((result) => (result.ok ? [result.query] : [])),
-        },
-      })),
-    [review],
-  );
+  const served = useVocabularies().filter(({ databases }) => databases.length > 0);
+  const context = useEvaluationContext(served.map(({ id }) => id));
+  const readings = useReadings();
+  const lanesFor = useMemo(() => {
+    const known = new Map<string | null, LaneQuery[]>();
+    return (vocabulary: string | null) => {
+      let lanes = known.get(vocabulary);
+      if (lanes === undefined) known.set(vocabulary, (lanes = laneQueries(review, readings(vocabulary))));
+      return lanes;
+    };
+  }, [review, readings]);
   return useCallback(
     (record) =>
-      lanes.map(({ element, query }) => ({ element, highlights: highlight(query, record, context) })),
-    [lanes, context],
+      // A record's headings tell which vocabulary its database has.
+      lanesFor(record.headings[0]?.vocabulary ?? null).map(({ element, query }) => ({
+        element,
+        highlights: highlight(query, record, context),
+      })),
+    [lanesFor, context],
   );
+}
+
+interface LaneQuery {
+  element: ElementKey;
+  query: Query;
+}
+
+function laneQueries(review: Review, read: HeadingReading): LaneQuery[] {
+  return lanesOfReview(review).map(({ element, ...lane }) => ({
+    element: element.key,
+    query: {
+      kind: 'or',
+      operands: searchedTerms(lane)
+        .map(({ content }) => termQuery(content, read))
+        .flatMap((result) => (result.ok ? [result.query] : [])),
+    },
+  }));
 }
 
 /** The layers of one section of one field of a record. */

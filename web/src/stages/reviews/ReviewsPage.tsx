@@ -38,6 +38,9 @@ export function ReviewsPage() {
             if (added.data) await navigate(`/reviews/${added.data.id}/question`);
           }}
         />
+        <Link className="link self-start" to="/vocabularies">
+          Vocabularies and crosswalk
+        </Link>
       </div>
     </main>
   );

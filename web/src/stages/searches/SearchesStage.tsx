@@ -114,6 +114,9 @@ export function SearchesStage() {
                       <Count hits={each.hits} error={each.error} />
                     </span>
                   </button>
+                  {each.changes.length > 0 && (
+                    <p className="quiet pl-14 text-xs">{each.changes.join('; ')}</p>
+                  )}
                   {each.error !== null && <p className="problem pl-14 text-xs">{each.error}</p>}
                 </div>
               </div>

@@ -13,6 +13,7 @@ const line = (number: number, parts: Partial<RehearsedLine>): RehearsedLine => (
   laneId: 'e-i',
   termId: 't',
   description: `line ${number}`,
+  changes: [],
   string: `el.words = "${number}"`,
   hits: number,
   error: null,

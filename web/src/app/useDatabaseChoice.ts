@@ -1,0 +1,53 @@
+import type { DatabaseProfile } from '@even-lantern/contract';
+import { useEffect } from 'react';
+import { useSearchParams } from 'react-router';
+import { api } from './api.js';
+
+const REMEMBERED = 'even-lantern-database';
+const POLLING_MS = 15_000;
+
+export interface DatabaseChoice {
+  /** the database that counts come from; null while it does not answer */
+  database: DatabaseProfile | null;
+  /** those that answer, and why the others do not */
+  databases: DatabaseProfile[];
+  failed: { id: string; reason: string }[];
+  asking: boolean;
+  choose: (id: string) => void;
+}
+
+/** Which database counts come from. It is part of the address, so that an address opens the same counts. */
+export function useDatabaseChoice(): DatabaseChoice {
+  const { data } = api.useDatabasesQuery(undefined, { pollingInterval: POLLING_MS });
+  const [params, setParams] = useSearchParams();
+  const inAddress = params.get('database');
+  const chosen = inAddress ?? localStorage.getItem(REMEMBERED);
+  const databases = data?.databases ?? [];
+  const failed = data?.failed ?? [];
+  const known = chosen !== null && [...databases, ...failed].some(({ id }) => id === chosen);
+  const database = known ? databases.find(({ id }) => id === chosen) : databases[0];
+
+  // Links within the interface do not carry it, so it is put back after each of them.
+  useEffect(() => {
+    if (inAddress !== null || chosen === null || !known) return;
+    setParams(
+      (before) => {
+        before.set('database', chosen);
+        return before;
+      },
+      { replace: true },
+    );
+  }, [inAddress, chosen, known, setParams]);
+
+  const choose = (id: string) => {
+    localStorage.setItem(REMEMBERED, id);
+    setParams(
+      (before) => {
+        before.set('database', id);
+        return before;
+      },
+      { replace: true },
+    );
+  };
+  return { database: database ?? null, databases, failed, asking: data === undefined, choose };
+}

@@ -1,0 +1,87 @@
+import { useSelect } from 'downshift';
+import { ChevronDown } from 'lucide-react';
+
+export interface Choice {
+  id: string;
+  name: string;
+  /** stands over the first of its group */
+  group?: string;
+  /** a second, quieter line */
+  detail?: string;
+}
+
+interface ChoiceMenuProps {
+  /** names the menu for those who do not see it */
+  label: string;
+  /** what the button says */
+  text: string;
+  choices: readonly Choice[];
+  chosen?: string;
+  className?: string;
+  /** on which side of the button the list hangs */
+  side?: 'left' | 'right';
+  onChoose: (id: string) => void;
+}
+
+/**
+ * A menu that does something. Keys move within it and Enter does it: going through the choices changes nothing, and
+ * neither does leaving.
+ */
+export function ChoiceMenu({
+  label,
+  text,
+  choices,
+  chosen,
+  className = 'btn-sm',
+  side = 'left',
+  onChoose,
+}: ChoiceMenuProps) {
+  const items = [...choices];
+  const menu = useSelect<Choice>({
+    items,
+    itemToString: (item) => item?.name ?? '',
+    selectedItem: null,
+    stateReducer: (_state, { type, changes }) =>
+      type === useSelect.stateChangeTypes.ToggleButtonBlur ? { ...changes, selectedItem: null } : changes,
+    onSelectedItemChange: ({ selectedItem }) => {
+      if (selectedItem) onChoose(selectedItem.id);
+    },
+  });
+  return (
+    <div className="relative inline-block">
+      <button
+        type="button"
+        {...menu.getToggleButtonProps({ 'aria-label': label, 'aria-labelledby': undefined })}
+        className={`btn btn-quiet max-w-full font-normal ${className}`}
+      >
+        <span className="truncate">{text}</span>
+        <ChevronDown className="h-3.5 w-3.5 shrink-0" aria-hidden="true" />
+      </button>
+      <ul
+        {...menu.getMenuProps({ 'aria-label': label, 'aria-labelledby': undefined })}
+        className={
+          menu.isOpen
+            ? `rule bg-base-100 rounded-box absolute ${side === 'left' ? 'left-0' : 'right-0'} z-30 mt-1 max-h-80 w-max max-w-80 min-w-full overflow-auto border p-1 text-left text-sm shadow-lg`
+            : 'sr-only'
+        }
+      >
+        {menu.isOpen &&
+          items.map((item, index) => (
+            <li
+              key={item.id}
+              {...menu.getItemProps({ item, index, 'aria-selected': item.id === chosen })}
+              className={`cursor-pointer rounded px-2 py-1.5 ${menu.highlightedIndex === index ? 'bg-base-300' : ''} ${item.id === chosen ? 'font-semibold' : ''}`}
+            >
+              {item.group !== undefined && item.group !== items[index - 1]?.group && (
+                <span className="small-head block pb-0.5">{item.group}</span>
+              )}
+              {item.name}
+              {item.detail !== undefined && (
+                <span className="quiet block text-xs font-normal">{item.detail}</span>
+              )}
+            </li>
+          ))}
+      </ul>
+    </div>
+  );
+}

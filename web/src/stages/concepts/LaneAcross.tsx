@@ -1,0 +1,163 @@
+import { describeTerm, searchedTerms, settledAs } from '@even-lantern/core';
+import type { DatabaseProfile, Rehearsal, ReviewTerm, VocabularySummary } from '@even-lantern/contract';
+import { ArrowLeft } from 'lucide-react';
+import { api } from '../../app/api.js';
+import type { ReviewLane } from '../../app/lanes.js';
+import { useCrosswalk } from '../../app/useCrosswalk.js';
+import { useEachRehearsal } from '../../app/useEach.js';
+import { useReview } from '../../app/useReview.js';
+import { useVocabularies } from '../../app/useVocabulary.js';
+import { Count } from '../../parts/Count.js';
+import { ElementTile } from '../../parts/ElementTile.js';
+import { Counterpart } from './OtherVocabularies.js';
+
+interface Column {
+  vocabulary: VocabularySummary;
+  /** the databases indexed with it, with their counts as far as they have come */
+  counts: { database: DatabaseProfile; rehearsal: Rehearsal | undefined }[];
+}
+
+/** One lane in all vocabularies side by side: what each heading is there, what is open, and what each finds. */
+export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () => void }) {
+  const { review } = useReview();
+  const vocabularies = useVocabularies();
+  const { settlements } = useCrosswalk();
+  const databases = api.useDatabasesQuery().data?.databases ?? [];
+  const rehearsals = useEachRehearsal(
+    review.id,
+    databases.map(({ id }) => id),
+  );
+  const columns = vocabularies.map((vocabulary): Column => ({
+    vocabulary,
+    counts: databases.flatMap((database, i) =>
+      database.vocabulary?.id === vocabulary.id ? [{ database, rehearsal: rehearsals[i]?.data }] : [],
+    ),
+  }));
+  const terms = searchedTerms(lane);
+  const headings = terms.filter(({ content }) => content.kind === 'heading');
+  const words = terms.filter(({ content }) => content.kind === 'words');
+  const open = headings.flatMap(({ content }) =>
+    content.kind !== 'heading'
+      ? []
+      : vocabularies.filter(
+          ({ id }) =>
+            id !== content.vocabulary &&
+            settledAs(settlements, content.vocabulary, content.label, id).kind === 'open',
+        ),
+  ).length;
+  return (
+    <section aria-label={`${lane.name} in all vocabularies`} className="flex min-h-0 flex-1 flex-col gap-3">
+      <div className="flex flex-wrap items-center gap-3">
+        <button className="btn btn-sm btn-quiet" onClick={onClose}>
+          <ArrowLeft className="h-4 w-4" aria-hidden="true" /> All lanes
+        </button>
+        <h2 className="flex items-center gap-2 font-bold">
+          <ElementTile element={lane.element.key} /> {lane.name}
+        </h2>
+        <p className="quiet">
+          {headings.length === 0
+            ? 'This lane has no headings yet.'
+            : open === 0
+              ? 'Every heading is settled in every vocabulary.'
+              : `${open} still open. A database is asked only for headings that are settled in its vocabulary.`}
+        </p>
+      </div>
+      <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Table, scrolls">
+        <table className="w-full min-w-[640px] border-collapse text-sm">
+          <thead className="bg-base-200 sticky top-0 z-10">
+            <tr className="rule border-b text-left align-bottom">
+              <td className="w-40" />
+              {columns.map(({ vocabulary, counts }) => (
+                <th key={vocabulary.id} scope="col" className="p-2 font-normal">
+                  <b>{vocabulary.name}</b>
+                  <span className="quiet block text-xs">
+                    {counts.length === 0
+                      ? 'read from a file; no database here has it'
+                      : counts.map(({ database }) => database.name).join(', ')}
+                  </span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {headings.map((term) => (
+              <HeadingRow key={term.id} term={term} columns={columns} />
+            ))}
+            {words.map((term) => (
+              <tr key={term.id} className="rule border-b align-top">
+                <th scope="row" className="p-2 text-left font-mono text-[12.5px] font-normal break-words">
+                  {describeTerm(term.content).text}
+                </th>
+                {columns.map((column) => (
+                  <td key={column.vocabulary.id} className="p-2">
+                    <Hits column={column} of={(rehearsal) => rehearsal.terms[term.id]} />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr className="align-top font-bold">
+              <th scope="row" className="p-2 text-left">
+                Any of these
+              </th>
+              {columns.map((column) => (
+                <td key={column.vocabulary.id} className="p-2">
+                  <Hits column={column} of={(rehearsal) => rehearsal.lanes[lane.id]} />
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+function HeadingRow({ term, columns }: { term: ReviewTerm; columns: readonly Column[] }) {
+  const { content } = term;
+  if (content.kind !== 'heading') return null;
+  const { text, marks } = describeTerm(content);
+  return (
+    <tr className="rule border-b align-top">
+      <th scope="row" className="p-2 text-left font-normal">
+        <b>{text}</b>
+        <span className="quiet block text-xs">{marks.join(', ')}</span>
+      </th>
+      {columns.map((column) => (
+        <td key={column.vocabulary.id} className="rule border-l p-2">
+          {column.vocabulary.id === content.vocabulary ? (
+            <p className="font-bold">{text}</p>
+          ) : (
+            <Counterpart
+              vocabulary={content.vocabulary}
+              label={content.label}
+              target={column.vocabulary}
+              brief
+            />
+          )}
+          <Hits column={column} of={(rehearsal) => rehearsal.terms[term.id]} />
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+/** What is found in the databases of a vocabulary; nothing for what is not searched there yet. */
+function Hits({
+  column: { counts },
+  of,
+}: {
+  column: Column;
+  of: (rehearsal: Rehearsal) => { hits: number | null; error: string | null } | undefined;
+}) {
+  return counts.map(({ database, rehearsal }) => {
+    const count = rehearsal === undefined ? undefined : of(rehearsal);
+    if (count === undefined || count.hits === null) return null;
+    return (
+      <p key={database.id} className="pt-1">
+        <Count hits={count.hits} /> <span className="quiet text-xs">records</span>
+      </p>
+    );
+  });
+}
