@@ -29,10 +29,11 @@ export function fakeServer(answers: Record<string, Answer>): Asked[] {
     const url = new URL(request.url);
     const path = url.pathname.replace(/^\/api\//, '');
     const text = await request.text();
+    const isJson = request.headers.get('content-type')?.startsWith('application/json') === true;
     const one = {
       method: request.method,
       path,
-      body: text === '' ? null : JSON.parse(text),
+      body: text === '' ? null : isJson ? JSON.parse(text) : text,
       headers: request.headers,
     };
     asked.push(one);
