@@ -41,6 +41,7 @@ export function ChoiceMenu({
     items,
     itemToString: (item) => item?.name ?? '',
     selectedItem: null,
+    defaultHighlightedIndex: items.findIndex(({ id }) => id === chosen),
     stateReducer: (_state, { type, changes }) =>
       type === useSelect.stateChangeTypes.ToggleButtonBlur ? { ...changes, selectedItem: null } : changes,
     onSelectedItemChange: ({ selectedItem }) => {

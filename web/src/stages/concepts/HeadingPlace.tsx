@@ -58,8 +58,8 @@ export function HeadingPlace({
       {heading.scopeNote !== '' && <p>{heading.scopeNote}</p>}
       {heading.historyNote !== null && <p className="quiet">{heading.historyNote}</p>}
       <Paths tree={tree} heading={heading} onGo={go} />
-      <Neighbours tree={tree} heading={heading} lane={lane} onGo={go} />
       <OtherVocabularies vocabulary={vocabulary} label={heading.label} key={`across ${heading.label}`} />
+      <Neighbours tree={tree} heading={heading} lane={lane} onGo={go} />
       <EntryTerms heading={heading} lane={lane} key={heading.label} />
       <Counts vocabulary={vocabulary} heading={heading} databaseName={database?.name ?? ''} />
     </div>

@@ -36,15 +36,14 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
   const terms = searchedTerms(lane);
   const headings = terms.filter(({ content }) => content.kind === 'heading');
   const words = terms.filter(({ content }) => content.kind === 'words');
-  const open = headings.flatMap(({ content }) =>
-    content.kind !== 'heading'
-      ? []
-      : vocabularies.filter(
-          ({ id }) =>
-            id !== content.vocabulary &&
-            settledAs(settlements, content.vocabulary, content.label, id).kind === 'open',
-        ),
-  ).length;
+  const openIn = (target: string) =>
+    headings.filter(
+      ({ content }) =>
+        content.kind === 'heading' &&
+        content.vocabulary !== target &&
+        settledAs(settlements, content.vocabulary, content.label, target).kind === 'open',
+    ).length;
+  const open = vocabularies.reduce((sum, { id }) => sum + openIn(id), 0);
   return (
     <section aria-label={`${lane.name} in all vocabularies`} className="flex min-h-0 flex-1 flex-col gap-3">
       <div className="flex flex-wrap items-center gap-3">
@@ -63,7 +62,7 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
         </p>
       </div>
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Table, scrolls">
-        <table className="w-full min-w-[640px] border-collapse text-sm">
+        <table className="w-full min-w-[720px] table-fixed border-collapse text-sm">
           <thead className="bg-base-200 sticky top-0 z-10">
             <tr className="rule border-b text-left align-bottom">
               <td className="w-40" />
@@ -104,6 +103,12 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
               {columns.map((column) => (
                 <td key={column.vocabulary.id} className="p-2">
                   <Hits column={column} of={(rehearsal) => rehearsal.lanes[lane.id]} />
+                  {openIn(column.vocabulary.id) > 0 && column.counts.length > 0 && (
+                    <p className="quiet text-xs font-normal">
+                      without {openIn(column.vocabulary.id)} open heading
+                      {openIn(column.vocabulary.id) === 1 ? '' : 's'}
+                    </p>
+                  )}
                 </td>
               ))}
             </tr>
@@ -129,12 +134,7 @@ function HeadingRow({ term, columns }: { term: ReviewTerm; columns: readonly Col
           {column.vocabulary.id === content.vocabulary ? (
             <p className="font-bold">{text}</p>
           ) : (
-            <Counterpart
-              vocabulary={content.vocabulary}
-              label={content.label}
-              target={column.vocabulary}
-              brief
-            />
+            <Counterpart vocabulary={content.vocabulary} label={content.label} target={column.vocabulary} />
           )}
           <Hits column={column} of={(rehearsal) => rehearsal.terms[term.id]} />
         </td>

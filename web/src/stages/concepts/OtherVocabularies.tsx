@@ -36,71 +36,68 @@ interface CounterpartProps {
   vocabulary: string;
   label: string;
   target: VocabularySummary;
-  /** with fewer words, for a table */
-  brief?: boolean;
 }
 
 /** What stands for one heading in one other vocabulary, and how to settle it. */
-export function Counterpart({ vocabulary, label, target, brief = false }: CounterpartProps) {
+export function Counterpart({ vocabulary, label, target }: CounterpartProps) {
   const { settlements, settle } = useCrosswalk();
   const settled = settledAs(settlements, vocabulary, label, target.id);
-  const [changing, setChanging] = useState(false);
   const proposed = useProposals(vocabulary, [label], [target.id]);
   const proposals = proposed?.find((each) => each.label === label && each.target === target.id)?.proposals;
   const say = (verdict: NewSettlement['verdict'], targetLabel: string | null, what: string) =>
     settle({ vocabulary, label, target: target.id, targetLabel, verdict }, what);
-  const confirm = (to: string) => {
-    setChanging(false);
-    void say('confirmed', to, `${to} for ${label}`);
-  };
-  const useWords = () => {
-    setChanging(false);
-    void say('words', null, `words for ${label}`);
-  };
+  const offered = (proposals ?? []).filter(
+    ({ heading }) => settled.kind !== 'headings' || !settled.labels.includes(heading.label),
+  );
+  const show = (some: readonly Proposal[]) =>
+    some.map((proposal) => (
+      <Proposed
+        key={proposal.heading.label}
+        proposal={proposal}
+        label={label}
+        onConfirm={() =>
+          void say('confirmed', proposal.heading.label, `${proposal.heading.label} for ${label}`)
+        }
+        onRefuse={() =>
+          void say('refused', proposal.heading.label, `refused ${proposal.heading.label} for ${label}`)
+        }
+      />
+    ));
   return (
     <div className="flex flex-col gap-1">
       <SettledAs
         settled={settled}
         onOpen={(to) => void say('open', to, `took back what stands for ${label}`)}
       />
-      {(settled.kind === 'open' || changing) && (
-        <>
-          {proposals === undefined && <p className="quiet">Comparing …</p>}
-          {proposals?.length === 0 && (
-            <p>Nothing fits here. Its names can be searched as words, or find a heading yourself.</p>
-          )}
-          {proposals
-            ?.filter((each) => settled.kind !== 'headings' || !settled.labels.includes(each.heading.label))
-            .slice(0, brief ? 2 : 4)
-            .map((proposal) => (
-              <Proposed
-                key={proposal.heading.label}
-                proposal={proposal}
-                label={label}
-                brief={brief}
-                onConfirm={() => confirm(proposal.heading.label)}
-                onRefuse={() =>
-                  void say(
-                    'refused',
-                    proposal.heading.label,
-                    `refused ${proposal.heading.label} for ${label}`,
-                  )
-                }
-              />
-            ))}
-          <FindHeading target={target} label={label} onConfirm={confirm} />
+      {settled.kind === 'open' && proposals === undefined && <p className="quiet">Comparing …</p>}
+      {settled.kind === 'open' && proposals?.length === 0 && (
+        <p>Nothing fits. Find a heading yourself, or search its names as words.</p>
+      )}
+      {settled.kind === 'open' && show(offered.slice(0, 1))}
+      <details>
+        <summary
+          className="link cursor-pointer text-xs"
+          aria-label={`Others for ${label} in the ${target.name}`}
+        >
+          {settled.kind === 'open' ? 'others …' : 'change …'}
+        </summary>
+        <div className="flex flex-col gap-1 pt-1">
+          {show(settled.kind === 'open' ? offered.slice(1) : offered)}
+          <FindHeading
+            target={target}
+            label={label}
+            onConfirm={(to) => void say('confirmed', to, `${to} for ${label}`)}
+          />
           {settled.kind === 'open' && (
-            <button className="btn btn-xs btn-quiet self-start" onClick={useWords}>
+            <button
+              className="btn btn-xs btn-quiet self-start"
+              onClick={() => void say('words', null, `words for ${label}`)}
+            >
               Search its names as words
             </button>
           )}
-        </>
-      )}
-      {settled.kind !== 'open' && (
-        <button className="link self-start text-xs" onClick={() => setChanging(!changing)}>
-          {changing ? 'leave it so' : 'another heading …'}
-        </button>
-      )}
+        </div>
+      </details>
     </div>
   );
 }
@@ -140,42 +137,47 @@ function TakeBack({ what, onOpen }: { what: string; onOpen: () => void }) {
   );
 }
 
+/** Reasons that are written out; the others are told on pointing at them. */
+const REASONS_SHOWN = 2;
+
 function Proposed({
   proposal: { heading, reasons },
   label,
-  brief,
   onConfirm,
   onRefuse,
 }: {
   proposal: Proposal;
   label: string;
-  brief: boolean;
   onConfirm: () => void;
   onRefuse: () => void;
 }) {
   const why = reasons.map(proposalReason);
   return (
-    <div className="flex items-start gap-1.5">
-      <div className="min-w-0 flex-1">
-        <p title={heading.scopeNote}>{heading.label}?</p>
-        <p className="quiet text-xs">{(brief ? why.slice(0, 1) : why).join('; ')}</p>
-        {!brief && heading.scopeNote !== '' && <p className="text-xs">{heading.scopeNote}</p>}
+    <div>
+      <div className="flex items-center gap-1">
+        <span className="min-w-0 flex-1" title={heading.scopeNote}>
+          {heading.label}?
+        </span>
+        <button
+          className="btn btn-xs btn-quiet"
+          onClick={onConfirm}
+          aria-label={`Confirm ${heading.label} for ${label}`}
+        >
+          <Check className="h-3.5 w-3.5" aria-hidden="true" /> Confirm
+        </button>
+        <button
+          className="btn btn-xs btn-ghost btn-square"
+          onClick={onRefuse}
+          aria-label={`Refuse ${heading.label} for ${label}`}
+          title="It does not stand for it"
+        >
+          <X className="h-3.5 w-3.5" aria-hidden="true" />
+        </button>
       </div>
-      <button
-        className="btn btn-xs btn-quiet"
-        onClick={onConfirm}
-        aria-label={`Confirm ${heading.label} for ${label}`}
-      >
-        <Check className="h-3.5 w-3.5" aria-hidden="true" /> Confirm
-      </button>
-      <button
-        className="btn btn-xs btn-ghost btn-square"
-        onClick={onRefuse}
-        aria-label={`Refuse ${heading.label} for ${label}`}
-        title="It does not stand for it"
-      >
-        <X className="h-3.5 w-3.5" aria-hidden="true" />
-      </button>
+      <p className="quiet text-xs" title={why.join('; ')}>
+        {why.slice(0, REASONS_SHOWN).join('; ')}
+      </p>
+      {heading.scopeNote !== '' && <p className="text-xs">{heading.scopeNote}</p>}
     </div>
   );
 }
@@ -188,7 +190,7 @@ export function proposalReason(reason: ProposalReason): string {
     case 'same label':
       return 'the same name';
     case 'label among entry terms':
-      return `one’s name is among the other’s entry terms: “${reason.term}”`;
+      return `“${reason.term}” is the name of one and an entry term of the other`;
     case 'shared entry terms':
       return `both are used for ${some(reason.terms.map((term) => `“${term}”`))}`;
     case 'words in common':
@@ -221,12 +223,11 @@ function FindHeading({
   const hits = useLookup(typed.trim(), target.id);
   const tree = useVocabulary(target.id);
   return (
-    <details>
-      <summary className="link cursor-pointer text-xs">find another heading</summary>
+    <div>
       <input
-        className="input input-sm mt-1 w-full"
+        className="input input-sm w-full"
         aria-label={`Find a heading of the ${target.name} for ${label}`}
-        placeholder="Type what it may be called"
+        placeholder="Find another heading …"
         value={typed}
         onChange={(event) => setTyped(event.target.value)}
       />
@@ -249,7 +250,7 @@ function FindHeading({
             </li>
           ))}
       </ul>
-    </details>
+    </div>
   );
 }
 

@@ -71,7 +71,11 @@ describe('beside a heading', () => {
   test('a proposal gives its reasons, is confirmed, and can be taken back', async () => {
     const { user, asked } = show('Light therapy');
     expect(await screen.findByText('Lamps as treatment?')).toBeTruthy();
-    expect(screen.getByText(/entry terms: “light therapy”.*both are used for “phototherapy”/)).toBeTruthy();
+    expect(
+      screen.getByText(
+        /“light therapy” is the name of one and an entry term.*both are used for “phototherapy”/,
+      ),
+    ).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Confirm Lamps as treatment for Light therapy' }));
     await user.click(await screen.findByRole('button', { name: 'Take back Lamps as treatment' }));
     expect(await screen.findByText('Lamps as treatment?')).toBeTruthy();
@@ -92,17 +96,18 @@ describe('beside a heading', () => {
     await user.click(
       await screen.findByRole('button', { name: 'Refuse Lamps as treatment for Light therapy' }),
     );
-    expect(await screen.findByText(/Nothing fits here/)).toBeTruthy();
+    expect(await screen.findByText(/Nothing fits/)).toBeTruthy();
   });
 
   test('where nothing fits it says so, and offers words or another heading found by typing', async () => {
     const { user, asked } = show('Sleepiness');
-    expect(await screen.findByText(/Nothing fits here/)).toBeTruthy();
-    await user.click(screen.getByText('find another heading'));
+    expect(await screen.findByText(/Nothing fits/)).toBeTruthy();
+    await user.click(screen.getByText('others …'));
     await user.type(screen.getByLabelText('Find a heading of the Care words for Sleepiness'), 'tiredness');
     await user.click(await screen.findByRole('button', { name: 'Confirm Weariness for Sleepiness' }));
     expect(await screen.findByRole('button', { name: 'Take back Weariness' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Take back Weariness' }));
+    await user.click(screen.getByText('others …'));
     await user.click(await screen.findByRole('button', { name: 'Search its names as words' }));
     expect(await screen.findByRole('button', { name: 'Take back its names as words' })).toBeTruthy();
     expect(steps(asked)).toHaveLength(3);
