@@ -1,4 +1,7 @@
 /** The concepts bench: headings walked and chosen, words cut and spelled, lists pasted, terms moved and held back. */
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { WebElement } from 'selenium-webdriver';
 import { Key, openBrowser, type Browser } from './browser.js';
 import { startStack, type Stack } from './stack.js';
@@ -24,6 +27,7 @@ afterAll(async () => {
 const lane = (letter: 'P' | 'I' | 'O') =>
   `section[aria-label^="Lane: ${{ P: 'adult', I: 'timed', O: 'sleepiness' }[letter]}"]`;
 const inspector = 'aside[aria-label=Term]';
+const counterpart = (vocabulary: string) => `${inspector} li[aria-label="${vocabulary}"]`;
 const number = (text: string) => Number(text.replace(/[^\d]/g, ''));
 
 /** The label in the inspector that begins with a text, with its control and its count. */
@@ -51,15 +55,18 @@ async function countOf(text: string): Promise<number> {
   return number(shown.slice(text.length));
 }
 
-/** Chooses the option of a select that begins with a text. Typing into one depends on how fast keys follow. */
-async function pick(selector: string, text: string): Promise<void> {
-  const options = await (await browser.find(selector)).findElements({ css: 'option' });
-  for (const option of options) {
-    if (!(await option.getText()).trim().startsWith(text)) continue;
-    await option.click();
-    return;
-  }
-  throw new Error(`${selector} has no option ${text}`);
+/** Opens a menu by keyboard, goes down to the first choice that a text is in, and takes it. */
+async function pick(menu: string, text: string): Promise<void> {
+  const button = await browser.find(`button[aria-label="${menu}"]`);
+  await button.sendKeys(Key.ENTER);
+  const options = await browser.driver.wait(async () => {
+    const found = await browser.driver.findElements({ css: `ul[aria-label="${menu}"] [role=option]` });
+    return found.length > 0 ? found : null;
+  }, 5000);
+  const texts = await Promise.all((options ?? []).map((option) => option.getText()));
+  const wanted = texts.findIndex((each) => each.includes(text));
+  if (wanted < 0) throw new Error(`${menu} has no choice ${text}: ${texts.join(', ')}`);
+  await button.sendKeys(Key.HOME, ...Array.from({ length: wanted }, () => Key.ARROW_DOWN), Key.ENTER);
 }
 
 /** Presses on a term and begins to drag it. */
@@ -183,7 +190,7 @@ test('by keyboard a term is searched again, moved to another lane, and the lane 
   await (await browser.named('lamp*')).sendKeys(Key.ENTER);
   await (await browser.named('Search it again')).sendKeys(Key.ENTER);
   await browser.sees('Hold back');
-  await pick('select[aria-label="Move to another lane"]', 'timed exposure');
+  await pick('Move to another lane', 'timed exposure');
   await browser.textWhen(lane('I'), (text) => text.includes('lamp*'));
   await (await browser.find(`${lane('O')} button[aria-label^="Paste a list"]`)).sendKeys(Key.ENTER);
   const history = await browser.textWhen('aside[aria-label=Lane]', (text) => text.includes('moved away'));
@@ -200,25 +207,84 @@ test('a whole clause leads to headings before the words themselves', async () =>
   await browser.textWhen(`${lane('O')} [role=listbox]`, (text) => text.includes('the spelling is close'));
 });
 
+test('another database asks what stands for a heading; confirmed there, it is counted', async () => {
+  await (await browser.find('h1')).click();
+  await browser.press(Key.ESCAPE);
+  await pick('Database that counts come from', 'Wardline');
+  await browser.textWhen(lane('I'), (text) => text.includes('Say what stands for it here'));
+  await (await browser.named('Light therapy')).sendKeys(Key.ENTER);
+  await browser.textWhen(counterpart('Wardline Thesaurus'), (text) =>
+    /Light as treatment\?[\s\S]*is the name of one and an entry term of the other/.test(text),
+  );
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (
+    await browser.find('[aria-label="Confirm Light as treatment for Light therapy"]')
+  ).sendKeys(Key.ENTER);
+  await browser.textWhen(lane('I'), (text) =>
+    /Light therapy\s+\d+\s+with narrower, here Light as treatment/.test(text),
+  );
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await browser.textWhen(counterpart('Wardline Thesaurus'), (text) => text.includes('Light as treatment?'));
+  await (await browser.find('[aria-label="Confirm Light as treatment for Light therapy"]')).click();
+  await browser.textWhen(lane('I'), (text) => text.includes('here Light as treatment'));
+});
+
+test('a lane stands side by side in all vocabularies, and what is open is settled there', async () => {
+  await (await browser.find(`${lane('I')} button[aria-label^="Paste a list"]`)).sendKeys(Key.ENTER);
+  await (await browser.named('Side by side in all vocabularies')).sendKeys(Key.ENTER);
+  const table = await browser.textWhen('main table', (text) => text.includes('Phototherapeutic techniques?'));
+  expect(table).toMatch(/Corvane Subject Tree[\s\S]*Wardline Thesaurus[\s\S]*Mindry Descriptors/);
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (
+    await browser.find('[aria-label="Confirm Phototherapeutic techniques for Light therapy"]')
+  ).sendKeys(Key.ENTER);
+  await browser.textWhen('main table', (text) => /Phototherapeutic techniques\s+take back/.test(text));
+  await (await browser.named('All lanes')).click();
+  await pick('Database that counts come from', 'Corvane');
+  await browser.textWhen(lane('I'), (text) => /Light therapy\s+\d+\s+with narrower\s/.test(text));
+});
+
+test('a vocabulary is read from a file, with what is odd in it, and its headings can be looked up', async () => {
+  const review = await browser.driver.getCurrentUrl();
+  const folder = mkdtempSync(join(tmpdir(), 'vocabulary-'));
+  const file = join(folder, 'harbour.ttl');
+  writeFileSync(
+    file,
+    `@prefix skos: <http://www.w3.org/2004/02/skos/core#> .
+     <urn:a> a skos:Concept ; skos:prefLabel "Harbour lamps"@en ; skos:altLabel "quayside glimmer"@en .
+     <urn:b> a skos:Concept .`,
+  );
+  await browser.goTo(`${stack.address}/vocabularies`);
+  await browser.sees('Corvane Subject Tree');
+  await (await browser.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+  await browser.sees('1 concept has no label and is left out');
+  await browser.sees('Phototherapeutic techniques');
+  expect(await browser.seriousFindings()).toEqual([]);
+  await browser.goTo(review);
+  await (await browser.find(`${lane('I')} input`)).sendKeys('quayside glimmer');
+  await browser.textWhen(`${lane('I')} [role=listbox]`, (text) => text.includes('Heading of the harbour'));
+  await browser.press(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+});
+
 test('a broad text is scanned, and what is found is taken into a lane and into the question', async () => {
   await (await browser.find('h1')).click();
   await browser.press(Key.chord(Key.ALT, '1'));
   await (await browser.find('section[aria-label=Scan] input')).sendKeys('light night', Key.ENTER);
   await browser.sees('records hold all of “light night”');
   expect(await browser.seriousFindings()).toEqual([]);
-  await pick('select[aria-label="Take Day sleep into"]', 'lane Outcome');
+  await pick('Take Day sleep into', 'lane Outcome');
   await browser.sees('Added Day sleep to the lane of outcome.');
-  await pick('select[aria-label="Take drug safety into"]', 'Setting');
+  await pick('Take drug safety into', 'Setting');
   await browser.textWhen('[data-testid=sentence]', (text) => text.includes('drug safety'));
 });
 
 test('framed another way, the question loses nothing', async () => {
   const lanes = /\d+ lanes/.exec(await browser.textOf('nav'))?.[0];
-  await pick('main select', 'SPIDER');
+  await pick('Framed as', 'SPIDER');
   await browser.sees('Phenomenon of interest');
   await browser.sees('Written under another framework');
   expect(await browser.seriousFindings()).toEqual([]);
-  await pick('main select', 'PICO');
+  await pick('Framed as', 'PICO');
   await browser.textWhen('[data-testid=sentence]', (text) => text.startsWith('In adult hospital staff'));
   expect(await browser.textOf('nav')).toContain(lanes);
 });

@@ -182,7 +182,7 @@ function labelsOf(
   }
   if (unlabelled.length > 0) {
     notes.push(
-      `${count(unlabelled.length, 'concept has', 'concepts have')} no label and are left out: ${some(unlabelled)}.`,
+      `${count(unlabelled.length, 'concept has no label and is', 'concepts have no label and are')} left out: ${some(unlabelled)}.`,
     );
   }
   if (doubled.length > 0) {
@@ -253,7 +253,7 @@ function noteCircles(headings: readonly Heading[], notes: string[]): void {
   }
   if (circles.length > 0) {
     notes.push(
-      `${count(circles.length, 'heading lies', 'headings lie')} below themselves: ${some(circles)}.`,
+      `${count(circles.length, 'heading lies below itself', 'headings lie below themselves')}: ${some(circles)}.`,
     );
   }
 }

@@ -178,7 +178,7 @@ describe('vocabularies', () => {
       <urn:c> a skos:Concept .`;
     const read = (await send('text/turtle', pier).expect(201)).body as VocabularySummary;
     expect(read).toMatchObject({ id: 'pier', name: 'Pier words', release: '2026-02-02', headings: 2 });
-    expect(read.imported?.notes).toEqual(['1 concept has no label and are left out: “urn:c”.']);
+    expect(read.imported?.notes).toEqual(['1 concept has no label and is left out: “urn:c”.']);
     const turtle = vocabularyFromTurtle((await server.get('/api/vocabularies/pier/turtle').expect(200)).text);
     expect(turtle.ok && turtle.vocabulary.headings.map(({ label, broader }) => [label, broader])).toEqual([
       ['Planks', []],

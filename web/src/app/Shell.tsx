@@ -17,7 +17,7 @@ import {
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
-import { formatCount } from '../parts/Count.js';
+import { CountSource, formatCount } from '../parts/Count.js';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
 import { KeyHelp } from '../parts/KeyHelp.js';
 import { Mark } from '../parts/Mark.js';
@@ -77,7 +77,9 @@ export function Shell() {
       <div className="flex min-h-0 flex-1 max-md:flex-col">
         <Rail context={context} />
         <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
-          <Outlet context={context} />
+          <CountSource value={database?.id ?? null}>
+            <Outlet context={context} />
+          </CountSource>
         </main>
       </div>
       <LedgerStrip reviewId={reviewId} />

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { createContext, useContext, useEffect, useRef, useState } from 'react';
 
 /** A number with thin spaces between thousands. */
 export function formatCount(value: number): string {
@@ -7,11 +7,22 @@ export function formatCount(value: number): string {
 
 const SHOWN_MS = 6000;
 
+/** What counts come from: a number that another database gives has not moved. */
+export const CountSource = createContext<string | null>(null);
+
 /** The value before the last change, for a while after it changed; null otherwise. */
 export function useMovedFrom(value: number | null): number | null {
+  const source = useContext(CountSource);
   const last = useRef(value);
+  const lastSource = useRef(source);
   const [movedFrom, setMovedFrom] = useState<number | null>(null);
   useEffect(() => {
+    if (source !== lastSource.current) {
+      lastSource.current = source;
+      last.current = value;
+      setMovedFrom(null);
+      return;
+    }
     if (value === null || value === last.current) return;
     const before = last.current;
     last.current = value;
@@ -19,7 +30,7 @@ export function useMovedFrom(value: number | null): number | null {
     setMovedFrom(before);
     const timer = setTimeout(() => setMovedFrom(null), SHOWN_MS);
     return () => clearTimeout(timer);
-  }, [value]);
+  }, [value, source]);
   return movedFrom;
 }
 

@@ -10,12 +10,17 @@ import { Check, X } from 'lucide-react';
 import { useState } from 'react';
 import { useCrosswalk, useProposals } from '../../app/useCrosswalk.js';
 import { useLookup } from '../../app/useLookup.js';
+import { useReview } from '../../app/useReview.js';
 import { useVocabularies, useVocabulary } from '../../app/useVocabulary.js';
 import { reasonInWords } from './LaneInput.js';
 
 /** What stands for a heading in each other vocabulary: settled, proposed, or to be found. */
 export function OtherVocabularies({ vocabulary, label }: { vocabulary: string; label: string }) {
-  const others = useVocabularies().filter(({ id }) => id !== vocabulary);
+  const { database } = useReview();
+  const here = database?.vocabulary?.id;
+  const others = useVocabularies()
+    .filter(({ id }) => id !== vocabulary)
+    .sort((a, b) => Number(b.id === here) - Number(a.id === here));
   if (others.length === 0) return null;
   return (
     <section aria-label="In other vocabularies">
@@ -75,11 +80,12 @@ export function Counterpart({ vocabulary, label, target }: CounterpartProps) {
       )}
       {settled.kind === 'open' && show(offered.slice(0, 1))}
       <details>
-        <summary
-          className="link cursor-pointer text-xs"
-          aria-label={`Others for ${label} in the ${target.name}`}
-        >
+        <summary className="link cursor-pointer text-xs">
           {settled.kind === 'open' ? 'others …' : 'change …'}
+          <span className="sr-only">
+            {' '}
+            for {label} in the {target.name}
+          </span>
         </summary>
         <div className="flex flex-col gap-1 pt-1">
           {show(settled.kind === 'open' ? offered.slice(1) : offered)}

@@ -53,9 +53,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
           </span>
         </span>
         <span className="quiet flex justify-between gap-2 text-xs">
-          <span>
-            {term.heldBack ?? [...marks, ...(here === null ? [] : [saidHere(here, place?.name)])].join(', ')}
-          </span>
+          <span>{term.heldBack ?? [...marks, ...(here === null ? [] : saidHere(here))].join(', ')}</span>
           <span className="count whitespace-nowrap">
             {count?.hits === 0 ? (
               <b className="problem">finds nothing</b>
@@ -68,8 +66,8 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
         </span>
         {error !== null && here?.kind === 'open' && (
           <span className="mt-1 flex gap-1 text-xs">
-            <Signpost className="h-3.5 w-3.5 shrink-0" aria-hidden="true" /> Not searched here yet: say what
-            stands for it.
+            <Signpost className="h-3.5 w-3.5 shrink-0" aria-hidden="true" />{' '}
+            {place === undefined ? '' : `Of the ${place.name}. `}Say what stands for it here to search it.
           </span>
         )}
         {error !== null && here?.kind !== 'open' && (
@@ -86,15 +84,14 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
 }
 
 /** What a heading of another vocabulary is in the database at hand. */
-function saidHere(here: Settled, place: string | undefined): string {
-  const from = place === undefined ? '' : `${place}; `;
+function saidHere(here: Settled): string[] {
   switch (here.kind) {
     case 'open':
-      return `${from}open here`;
+      return [];
     case 'headings':
-      return `${from}here ${here.labels.join(' or ')}`;
+      return [`here ${here.labels.join(' or ')}`];
     case 'words':
-      return `${from}here its names as words`;
+      return ['here its names as words'];
   }
 }
 

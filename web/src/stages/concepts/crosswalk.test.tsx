@@ -207,7 +207,7 @@ describe('a lane in all vocabularies', () => {
         crosswalkServer(first),
       );
     row([]);
-    expect(await screen.findByText(/say what stands for it/)).toBeTruthy();
+    expect(await screen.findByText(/Say what stands for it/)).toBeTruthy();
     expect(screen.queryByText('not settled')).toBeNull();
     row([
       {

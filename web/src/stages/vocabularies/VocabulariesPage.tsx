@@ -23,7 +23,10 @@ export function VocabulariesPage() {
           <PersonMenu />
         </div>
         <div>
-          <h1 className="text-xl font-bold">Vocabularies</h1>
+          <Link to="/reviews" className="link text-sm">
+            All reviews
+          </Link>
+          <h1 className="pt-2 text-xl font-bold">Vocabularies</h1>
           <p className="quiet">
             Headings are looked up in all of these. Read in the vocabulary of a database that the program
             cannot reach, and frame concepts for it here too.
