@@ -36,6 +36,14 @@ async function main(): Promise<void> {
     await (await browser.named('Light therapy')).click();
     await browser.sees('Its names, as words');
     await shoot('concepts-heading');
+    const confirm = async (what: string) => (await browser.find(`[aria-label^="Confirm ${what}"]`)).click();
+    await confirm('Light as treatment');
+    await browser.sees('take back');
+    await (await browser.find('[aria-label^="Paste a list, and history of the lane timed"]')).click();
+    await (await browser.named('Side by side in all vocabularies')).click();
+    await browser.sees('Illumination effects');
+    await shoot('concepts-across');
+    await (await browser.named('All lanes')).click();
     await (await browser.named('sleepi*')).click();
     await (await browser.named('Endings of')).click();
     await browser.sees('brings in');
@@ -54,10 +62,12 @@ async function main(): Promise<void> {
     await (await browser.find('footer > button')).click();
     await browser.sees('result fingerprint');
     await shoot('ledger');
+    const review = await browser.driver.getCurrentUrl();
+    await browser.goTo(`${stack.address}/vocabularies`);
+    await browser.sees('Mindry Descriptors');
+    await shoot('vocabularies');
     await browser.driver.executeScript("localStorage.setItem('even-lantern-theme', 'nightshift')");
-    await browser.goTo(
-      `${await browser.driver.getCurrentUrl()}`.replace('?ledger=open', '').replace('records', 'concepts'),
-    );
+    await browser.goTo(review.replace('?ledger=open', '').replace('records', 'concepts'));
     await browser.textWhen('[data-testid=whole]', (text) => /\d/.test(text));
     await browser.sees('adds');
     await shoot('concepts-nightshift');
