@@ -1,5 +1,8 @@
+// What the interface needs at run time stands in files without schemas, so that it does not carry their library.
 export * from './databases.js';
+export * from './decisions.js';
 export * from './people.js';
+export * from './personHeader.js';
 export * from './problems.js';
 export * from './reviews.js';
 export * from './runs.js';

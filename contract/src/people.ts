@@ -17,6 +17,3 @@ export const newPersonSchema = Joi.object<NewPerson>({
     'any.required': NAME_MISSING,
   }),
 });
-
-/** The request header that says who is acting. */
-export const PERSON_HEADER = 'el-person';

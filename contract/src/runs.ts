@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { BibRecord, LedgerEntry } from '@even-lantern/core';
+import { DECISIONS, type Decision } from './decisions.js';
 
 export interface NewRun {
   database: string;
@@ -34,9 +35,6 @@ export interface Ledger {
   /** the run that goes on now, if any */
   running: Run | null;
 }
-
-export type Decision = 'undecided' | 'keep' | 'unsure' | 'set aside';
-export const DECISIONS: readonly Decision[] = ['undecided', 'keep', 'unsure', 'set aside'];
 
 export interface DecisionChange {
   decision: Decision;

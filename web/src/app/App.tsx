@@ -1,13 +1,10 @@
+import { Suspense } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { ConceptsStage } from '../stages/concepts/ConceptsStage.js';
-import { QuestionStage } from '../stages/question/QuestionStage.js';
-import { RecordsStage } from '../stages/records/RecordsStage.js';
 import { ReviewsPage } from '../stages/reviews/ReviewsPage.js';
-import { SearchesStage } from '../stages/searches/SearchesStage.js';
-import { VocabulariesPage } from '../stages/vocabularies/VocabulariesPage.js';
 import { PersonGate } from './PersonGate.js';
 import { Shell } from './Shell.js';
+import { ConceptsStage, QuestionStage, RecordsStage, SearchesStage, VocabulariesPage } from './stages.js';
 import { UndoProvider } from './undo.js';
 
 export function App() {
@@ -23,7 +20,14 @@ export function App() {
             <Route path="searches" element={<SearchesStage />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>
-          <Route path="/vocabularies" element={<VocabulariesPage />} />
+          <Route
+            path="/vocabularies"
+            element={
+              <Suspense>
+                <VocabulariesPage />
+              </Suspense>
+            }
+          />
           <Route path="*" element={<Navigate to="/reviews" replace />} />
         </Routes>
       </UndoProvider>

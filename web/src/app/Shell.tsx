@@ -14,7 +14,7 @@ import {
   Layers,
   ListOrdered,
 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { CountSource, formatCount } from '../parts/Count.js';
@@ -78,7 +78,9 @@ export function Shell() {
         <Rail context={context} />
         <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
           <CountSource value={database?.id ?? null}>
-            <Outlet context={context} />
+            <Suspense>
+              <Outlet context={context} />
+            </Suspense>
           </CountSource>
         </main>
       </div>

@@ -16,6 +16,15 @@ export interface DatabaseChoice {
   choose: (id: string) => void;
 }
 
+/** The database that an address names, or that was chosen last; the first where there is no such. */
+export function chosenDatabase(
+  databases: readonly DatabaseProfile[],
+  params: URLSearchParams,
+): DatabaseProfile | null {
+  const chosen = params.get('database') ?? localStorage.getItem(REMEMBERED);
+  return databases.find(({ id }) => id === chosen) ?? databases[0] ?? null;
+}
+
 /** Which database counts come from. It is part of the address, so that an address opens the same counts. */
 export function useDatabaseChoice(): DatabaseChoice {
   const { data } = api.useDatabasesQuery(undefined, { pollingInterval: POLLING_MS });
@@ -25,7 +34,8 @@ export function useDatabaseChoice(): DatabaseChoice {
   const databases = data?.databases ?? [];
   const failed = data?.failed ?? [];
   const known = chosen !== null && [...databases, ...failed].some(({ id }) => id === chosen);
-  const database = known ? databases.find(({ id }) => id === chosen) : databases[0];
+  const unanswered = failed.some(({ id }) => id === chosen);
+  const database = unanswered ? null : chosenDatabase(databases, params);
 
   // Links within the interface do not carry it, so it is put back after each of them.
   useEffect(() => {
@@ -49,5 +59,5 @@ export function useDatabaseChoice(): DatabaseChoice {
       { replace: true },
     );
   };
-  return { database: database ?? null, databases, failed, asking: data === undefined, choose };
+  return { database, databases, failed, asking: data === undefined, choose };
 }

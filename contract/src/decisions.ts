@@ -1,0 +1,2 @@
+export type Decision = 'undecided' | 'keep' | 'unsure' | 'set aside';
+export const DECISIONS: readonly Decision[] = ['undecided', 'keep', 'unsure', 'set aside'];

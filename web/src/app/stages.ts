@@ -1,0 +1,23 @@
+/** Each stage comes when it is opened first, so that none waits for the others. */
+import { lazy } from 'react';
+
+const imports = {
+  question: async () => ({ default: (await import('../stages/question/QuestionStage.js')).QuestionStage }),
+  concepts: async () => ({ default: (await import('../stages/concepts/ConceptsStage.js')).ConceptsStage }),
+  searches: async () => ({ default: (await import('../stages/searches/SearchesStage.js')).SearchesStage }),
+  records: async () => ({ default: (await import('../stages/records/RecordsStage.js')).RecordsStage }),
+};
+type StageName = keyof typeof imports;
+
+export const QuestionStage = lazy(imports.question);
+export const ConceptsStage = lazy(imports.concepts);
+export const SearchesStage = lazy(imports.searches);
+export const RecordsStage = lazy(imports.records);
+export const VocabulariesPage = lazy(async () => ({
+  default: (await import('../stages/vocabularies/VocabulariesPage.js')).VocabulariesPage,
+}));
+
+/** Begins to fetch a stage before it is shown; what is no stage is left. */
+export function fetchStage(name: string): void {
+  if (name in imports) void imports[name as StageName]();
+}
