@@ -8,7 +8,7 @@ const show = (source: string, hits: number | null) => (
     </p>
   </CountSource>
 );
-const text = () => screen.getByRole('note').textContent;
+const text = () => screen.getByRole('note').textContent.replaceAll('\u2009', ' ');
 
 test('a count that moved says what it was', () => {
   const { rerender } = render(show('a', 1200));
