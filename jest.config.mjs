@@ -41,6 +41,7 @@ export default {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       testEnvironment: '<rootDir>/src/testing/browserEnvironment.mjs',
       testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
+      setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'],
     },
     { ...project('e2e'), setupFilesAfterEnv: ['<rootDir>/src/patience.cjs'] },
   ],

@@ -3,16 +3,19 @@ import { useNavigate, useSearchParams } from 'react-router';
 import { api } from './api.js';
 import { switchTheme } from './theme.js';
 import { useUndo } from './undo.js';
+import type { DatabaseChoice } from './useDatabaseChoice.js';
 
 /** Everything that can be done from anywhere, found by typing. */
 export function CommandSearch({
   open,
   onOpenChange,
   reviewId,
+  choice: { database, databases, choose },
 }: {
   open: boolean;
   onOpenChange: (open: boolean) => void;
   reviewId: string;
+  choice: DatabaseChoice;
 }) {
   const navigate = useNavigate();
   const { undoLast } = useUndo();
@@ -47,6 +50,20 @@ export function CommandSearch({
               {name}
             </Command.Item>
           ))}
+        </Command.Group>
+        <Command.Group heading="Count in" className={heading}>
+          {databases
+            .filter(({ id }) => id !== database?.id)
+            .map(({ id, name }) => (
+              <Command.Item
+                key={id}
+                value={`Count in ${name}`}
+                className={item}
+                onSelect={act(() => choose(id))}
+              >
+                {name}
+              </Command.Item>
+            ))}
         </Command.Group>
         <Command.Group heading="Do" className={heading}>
           <Command.Item

@@ -85,7 +85,7 @@ export function Shell() {
         </main>
       </div>
       <LedgerStrip reviewId={reviewId} />
-      <CommandSearch open={commands} onOpenChange={setCommands} reviewId={reviewId} />
+      <CommandSearch open={commands} onOpenChange={setCommands} reviewId={reviewId} choice={choice} />
       <KeyHelp open={help} onClose={() => setHelp(false)} />
     </div>
   );

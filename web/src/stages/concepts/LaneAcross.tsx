@@ -45,7 +45,10 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
     ).length;
   const open = vocabularies.reduce((sum, { id }) => sum + openIn(id), 0);
   return (
-    <section aria-label={`${lane.name} in all vocabularies`} className="flex min-h-0 flex-1 flex-col gap-3">
+    <section
+      aria-label={`${lane.name} in all vocabularies`}
+      className="flex min-h-0 min-w-0 flex-1 flex-col gap-3 overflow-hidden"
+    >
       <div className="flex flex-wrap items-center gap-3">
         <button className="btn btn-sm btn-quiet" onClick={onClose}>
           <ArrowLeft className="h-4 w-4" aria-hidden="true" /> All lanes

@@ -1,6 +1,7 @@
 import {
   headingByLabel,
   settledAs,
+  wordsFor,
   type Proposal,
   type ProposalReason,
   type Settled,
@@ -51,6 +52,9 @@ export function Counterpart({ vocabulary, label, target }: CounterpartProps) {
   const proposals = proposed?.find((each) => each.label === label && each.target === target.id)?.proposals;
   const say = (verdict: NewSettlement['verdict'], targetLabel: string | null, what: string) =>
     settle({ vocabulary, label, target: target.id, targetLabel, verdict }, what);
+  const useWords = () => void say('words', null, `words for ${label}`);
+  const tree = useVocabulary(vocabulary);
+  const own = tree === null ? null : headingByLabel(tree, label);
   const offered = (proposals ?? []).filter(
     ({ heading }) => settled.kind !== 'headings' || !settled.labels.includes(heading.label),
   );
@@ -76,7 +80,18 @@ export function Counterpart({ vocabulary, label, target }: CounterpartProps) {
       />
       {settled.kind === 'open' && proposals === undefined && <p className="quiet">Comparing …</p>}
       {settled.kind === 'open' && proposals?.length === 0 && (
-        <p>Nothing fits. Find a heading yourself, or search its names as words.</p>
+        <div className="flex flex-col items-start gap-1">
+          <p>
+            Nothing fits.
+            {own !== null && (
+              <>
+                {' '}
+                <span className="quiet">Words instead: {wordsFor(own).join(', ')}.</span>
+              </>
+            )}
+          </p>
+          <WordsInstead onChoose={useWords} />
+        </div>
       )}
       {settled.kind === 'open' && show(offered.slice(0, 1))}
       <details>
@@ -94,17 +109,18 @@ export function Counterpart({ vocabulary, label, target }: CounterpartProps) {
             label={label}
             onConfirm={(to) => void say('confirmed', to, `${to} for ${label}`)}
           />
-          {settled.kind === 'open' && (
-            <button
-              className="btn btn-xs btn-quiet self-start"
-              onClick={() => void say('words', null, `words for ${label}`)}
-            >
-              Search its names as words
-            </button>
-          )}
+          {settled.kind === 'open' && proposals?.length !== 0 && <WordsInstead onChoose={useWords} />}
         </div>
       </details>
     </div>
+  );
+}
+
+function WordsInstead({ onChoose }: { onChoose: () => void }) {
+  return (
+    <button className="btn btn-xs btn-quiet self-start" onClick={onChoose}>
+      Search its names as words
+    </button>
   );
 }
 

@@ -3,6 +3,7 @@ import type { Problem, ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Trash2, X } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { lanesOfReview, type ReviewLane } from '../../app/lanes.js';
+import { useSettledHere } from '../../app/useCrosswalk.js';
 import { useReview } from '../../app/useReview.js';
 import { useVocabularies } from '../../app/useVocabulary.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
@@ -31,6 +32,7 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
   const { add, change, remove } = useTermEdits();
   const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
   const { content } = term;
+  const here = useSettledHere(content);
   const vocabularies = useVocabularies();
   const ownVocabulary =
     content.kind === 'heading' ? vocabularies.find(({ id }) => id === content.vocabulary) : undefined;
@@ -81,7 +83,9 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
           <Count hits={count?.adds ?? null} error={count?.error ?? null} />
         </dd>
       </dl>
-      {count?.error != null && <p className="problem text-sm">{count.error}</p>}
+      {count?.error != null && (
+        <p className={`text-sm ${here?.kind === 'open' ? '' : 'problem'}`}>{count.error}</p>
+      )}
       <div className="flex flex-wrap gap-2">
         <HoldBack key={term.heldBack ?? (askWhyHeld ? 'asking' : '')} term={term} asking={askWhyHeld} />
         <button
