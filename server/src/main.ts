@@ -16,6 +16,7 @@ const application = await createApplication({
   connectors: new Map(
     STAND_INS.map((id) => [id, sruConnector(`http://127.0.0.1:${standInsPort}/sru/${id}`)]),
   ),
+  programs: import.meta.dirname,
   webFolder: join(import.meta.dirname, '..', '..', 'web', 'dist'),
 });
 await application.init();

@@ -29,7 +29,7 @@ import { LedgerService } from '../runs/ledgerService.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
 import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
-import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
+import { PROGRAMS, VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { openStore } from '../store/store.js';
 import { loopbackOnly } from './loopback.js';
 import { ProblemFilter } from './problem.js';
@@ -39,6 +39,8 @@ export interface ApplicationOptions {
   /** path of the SQLite file */
   storePath: string;
   connectors: ReadonlyMap<string, DatabaseConnector>;
+  /** folder of the server's compiled programs, where those of worker threads lie */
+  programs: string;
   /** folder of the built interface, or null to serve the API alone */
   webFolder: string | null;
   quiet?: boolean;
@@ -49,6 +51,7 @@ class ApplicationModule {
   static with(
     store: DataSource,
     connectors: ReadonlyMap<string, DatabaseConnector>,
+    programs: string,
     level: string,
   ): DynamicModule {
     return {
@@ -72,6 +75,7 @@ class ApplicationModule {
       ],
       providers: [
         { provide: DataSource, useValue: store },
+        { provide: PROGRAMS, useValue: programs },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors) },
         PeopleService,
         PersonPipe,
@@ -92,10 +96,10 @@ class ApplicationModule {
 
 /** Opens the store and makes the application, not yet listening. Closing it closes the store. */
 export async function createApplication(options: ApplicationOptions): Promise<NestExpressApplication> {
-  const { storePath, connectors, webFolder, quiet = false } = options;
+  const { storePath, connectors, programs, webFolder, quiet = false } = options;
   const store = await openStore(storePath);
   const application = await NestFactory.create<NestExpressApplication>(
-    ApplicationModule.with(store, connectors, quiet ? 'silent' : 'warn'),
+    ApplicationModule.with(store, connectors, programs, quiet ? 'silent' : 'warn'),
     { logger: quiet ? false : ['error', 'warn'] },
   );
   application.use(loopbackOnly);

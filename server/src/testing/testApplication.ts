@@ -26,6 +26,7 @@ export async function testApplication(
   const application = await createApplication({
     storePath,
     connectors: new Map(Object.entries(connectors)),
+    programs: join(__dirname, '..', '..', 'dist'),
     webFolder: null,
     quiet: true,
   });

@@ -1,61 +1,61 @@
-/** SKOS files as they come in, statement by statement, so that a large one neither fills memory nor holds others up. */
-import { once } from 'node:events';
-import type { Readable, Transform } from 'node:stream';
-import { finished } from 'node:stream/promises';
-import { notTurtle, skosCollector, type SkosResult } from '@even-lantern/core';
+/** SKOS files as they are sent: kept aside, read in a worker thread, and thrown away. */
+import { randomUUID } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { SkosResult } from '@even-lantern/core';
 import type { VocabularyFormat } from '@even-lantern/contract';
-import { JsonLdParser } from 'jsonld-streaming-parser';
-import { StreamParser } from 'n3';
+import { Piscina } from 'piscina';
+import type { SkosFile } from './skosFile.js';
 
 /** Enough for some million statements. */
-export const MOST_BYTES = 400_000_000;
+const MOST_BYTES = 400_000_000;
+/** A worker that has nothing to do ends after this. */
+const IDLE_MS = 5000;
 
-/** @returns the vocabulary, or what is wrong with the file */
-export async function readSkos(source: Readable, format: VocabularyFormat): Promise<SkosResult> {
-  const collector = skosCollector();
-  const parser: Transform =
-    format === 'text/turtle' ? new StreamParser({ format }) : (jsonLdParser() as unknown as Transform);
-  parser.on('data', collector.add);
-  const ended = finished(parser);
-  // Waited for below; until then nothing else may take its failure for one that nobody handles.
-  let failed = false;
-  ended.catch(() => (failed = true));
-  let bytes = 0;
-  try {
-    // Whoever sends the file must be able to finish, or the answer never reaches them.
-    for await (const chunk of source.iterator({ destroyOnReturn: false })) {
-      const piece = chunk as Buffer;
-      bytes += piece.length;
-      if (bytes > MOST_BYTES) return tooLarge();
-      if (failed) break;
-      if (!parser.write(piece)) await Promise.race([once(parser, 'drain'), ended]);
-    }
-    if (!failed) parser.end();
-    await ended;
-    return collector.end();
-  } catch (error) {
-    const wrong = error instanceof Error ? error : new Error(String(error));
-    return format === 'text/turtle' ? notTurtle(wrong) : notJsonLd(wrong);
-  } finally {
-    source.resume();
-  }
+export interface SkosReading {
+  /** @returns the vocabulary, or what is wrong with the file */
+  read(source: Readable, format: VocabularyFormat): Promise<SkosResult>;
+  close(): Promise<void>;
 }
 
-function jsonLdParser(): JsonLdParser {
-  return new JsonLdParser({
-    documentLoader: {
-      load: (url) =>
-        Promise.reject(
-          new Error(
-            `it refers to the context ${url}, which is not fetched. Write the context into the file.`,
-          ),
-        ),
+/** @param programs the folder of the server's compiled programs, where the worker's lies */
+export function skosReading(programs: string): SkosReading {
+  const pool = new Piscina<SkosFile, SkosResult>({
+    filename: join(programs, 'vocabularies', 'skosFile.js'),
+    maxThreads: 1,
+    minThreads: 0,
+    idleTimeout: IDLE_MS,
+  });
+  return {
+    async read(source, format) {
+      const path = join(tmpdir(), `vocabulary-${randomUUID()}`);
+      const count = counting();
+      try {
+        await pipeline(source, count.through, createWriteStream(path));
+        return count.bytes() > MOST_BYTES ? tooLarge() : await pool.run({ path, format });
+      } finally {
+        await rm(path, { force: true });
+      }
+    },
+    close: () => pool.destroy(),
+  };
+}
+
+/** Lets so many bytes through, and swallows the rest, so that whoever sends them is answered. */
+function counting() {
+  let bytes = 0;
+  const through = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      bytes += chunk.length;
+      if (bytes > MOST_BYTES) done();
+      else done(null, chunk);
     },
   });
-}
-
-function notJsonLd(error: Error): SkosResult {
-  return { ok: false, message: `This JSON-LD cannot be read: ${error.message}`, line: null };
+  return { through, bytes: () => bytes };
 }
 
 function tooLarge(): SkosResult {

@@ -1,19 +1,23 @@
 import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { indexVocabulary, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { DataSource, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
-import { readSkos } from './readSkos.js';
+import { skosReading, type SkosReading } from './readSkos.js';
 
 const NAMED = 5;
 
+/** Names the folder of the server's compiled programs among what is provided. */
+export const PROGRAMS = Symbol('programs');
+
 /** All vocabularies: those that databases serve, and those read from files. */
 @Injectable()
-export class VocabulariesService {
+export class VocabulariesService implements OnApplicationShutdown {
+  private readonly skos: SkosReading;
   private readonly trees = new WeakMap<Vocabulary, VocabularyTree>();
   /** imported ones by row, since reading a large one back takes a while */
   private readonly imported = new Map<string, Vocabulary>();
@@ -21,7 +25,14 @@ export class VocabulariesService {
   constructor(
     private readonly store: DataSource,
     private readonly databases: DatabasesService,
-  ) {}
+    @Inject(PROGRAMS) programs: string,
+  ) {
+    this.skos = skosReading(programs);
+  }
+
+  onApplicationShutdown(): Promise<void> {
+    return this.skos.close();
+  }
 
   async list(): Promise<VocabularySummary[]> {
     const { databases } = await this.databases.list();
@@ -91,7 +102,7 @@ export class VocabulariesService {
     fileName: string,
     person: Person,
   ): Promise<VocabularySummary> {
-    const read = await readSkos(source, format);
+    const read = await this.skos.read(source, format);
     if (!read.ok) {
       const path = read.line === null ? 'file' : `line ${read.line}`;
       throw badInput([{ path, message: read.message }]);
