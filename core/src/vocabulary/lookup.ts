@@ -7,7 +7,7 @@
  */
 import { foldWord, slips, spellWord } from '../spelling/index.js';
 import { textKey } from '../text/index.js';
-import { contentWords, lookupWords, noteWords, senseOf } from './lookupWords.js';
+import { contentWords, isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
 
 export type LookupReason =
@@ -62,30 +62,33 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   const inNames = new Map<string, number[]>();
   const inNotes = new Map<string, number[]>();
   const joined = new Map<string, number | number[]>();
-  /** each word as written, with what it folds to */
-  const written = new Map<string, string>();
   const headingsWith = new Map<string, number>();
-  const senses = new Map<string, string>();
-  const sense = (word: string): string => {
-    let folded = senses.get(word);
-    if (folded === undefined) senses.set(word, (folded = senseOf(word)));
-    return folded;
+  const known = new Map<string, KnownWord>();
+  const know = (word: string): KnownWord => {
+    let own = known.get(word);
+    if (own === undefined) {
+      own = { folded: senseOf(word), spelled: spellWord(word), isEmpty: isEmptyWord(word), inName: false };
+      known.set(word, own);
+    }
+    return own;
   };
   // Great vocabularies have some hundred thousand names, so each leaves as little behind as it can.
   const addName = (text: string, isLabel: boolean, heading: number, named: string[]) => {
-    const words = lookupWords(text);
+    const words = lookupWords(text).map(know);
     const folded: string[] = [];
-    for (const word of words) if (!written.has(word)) written.set(word, sense(word));
-    for (const word of contentWords(words)) {
-      const own = sense(word);
-      if (!folded.includes(own)) folded.push(own);
+    const meansSomething = words.some(({ isEmpty }) => !isEmpty);
+    let together = '';
+    for (const word of words) {
+      word.inName = true;
+      together += word.spelled;
+      if (!(word.isEmpty && meansSomething) && !folded.includes(word.folded)) folded.push(word.folded);
     }
     const number = names.push({ heading, text, isLabel, mass: 0, folded }) - 1;
-    const key = joinedKey(words);
-    const known = joined.get(key);
-    if (known === undefined) joined.set(key, number);
-    else if (typeof known === 'number') joined.set(key, [known, number]);
-    else known.push(number);
+    const key = inSingular(together);
+    const others = joined.get(key);
+    if (others === undefined) joined.set(key, number);
+    else if (typeof others === 'number') joined.set(key, [others, number]);
+    else others.push(number);
     for (const word of folded) {
       push(inNames, word, number);
       if (!named.includes(word)) named.push(word);
@@ -97,7 +100,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     addName(heading.label, true, place, named);
     for (const term of heading.entryTerms) addName(term, false, place, named);
     for (const word of noteWords(heading.scopeNote)) {
-      const own = sense(word);
+      const own = know(word).folded;
       if (noted.includes(own)) continue;
       noted.push(own);
       push(inNotes, own, place);
@@ -114,8 +117,20 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   const massOf = (number: number) => names[number]?.mass ?? 0;
   for (const [word, list] of inNames)
     if (list.length > COMMON) inNames.set(word, lightestFirst(list, massOf));
-  const words = [...written].sort(([a], [b]) => (a < b ? -1 : 1));
+  const words = [...known]
+    .flatMap(([word, { folded, inName }]) => (inName ? [[word, folded] as const] : []))
+    .sort(([a], [b]) => (a < b ? -1 : 1));
   return { tree, names, joined, headingWords, inNames, inNotes, weights, words };
+}
+
+/** What is known of a word as written, so that each is worked out once. */
+interface KnownWord {
+  folded: string;
+  spelled: string;
+  /** whether it says nothing about a subject */
+  isEmpty: boolean;
+  /** whether a name holds it, and not only a note */
+  inName: boolean;
 }
 
 /** The lightest `COMMON` of a long list before the others; their order among one another does not matter. */
@@ -397,7 +412,10 @@ export function joinedName(text: string): string {
 }
 
 function joinedKey(words: readonly string[]): string {
-  const joined = words.map(spellWord).join('');
+  return inSingular(words.map(spellWord).join(''));
+}
+
+function inSingular(joined: string): string {
   if (joined.endsWith('ies')) return `${joined.slice(0, -3)}y`;
   return joined.endsWith('s') ? joined.slice(0, -1) : joined;
 }

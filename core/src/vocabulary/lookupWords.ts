@@ -44,6 +44,10 @@ export function lookupWords(text: string): string[] {
   return words;
 }
 
+export function isEmptyWord(word: string): boolean {
+  return EMPTY_WORDS.has(word);
+}
+
 /** The words that mean something; all of them, when none does. */
 export function contentWords(words: readonly string[]): string[] {
   const meant = words.filter((word) => !EMPTY_WORDS.has(word));

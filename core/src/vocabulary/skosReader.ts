@@ -20,7 +20,7 @@ const LANGUAGES = ['en', ''];
 const NAMED = 3;
 
 /** What is read of one subject; nothing else is kept. */
-type Properties = Partial<Record<Property, Value[]>>;
+type Properties = Partial<Record<Property, Value | Value[]>>;
 
 interface Value {
   value: string;
@@ -107,8 +107,10 @@ export function skosCollector(): SkosCollector {
       const language = object.termType === 'Literal' ? (object.language ?? '').toLowerCase() : null;
       const value = { value: object.value, language };
       const values = properties[property];
-      if (values === undefined) properties[property] = [value];
-      else values.push(value);
+      // Most have one value, and great files have very many subjects.
+      if (values === undefined) properties[property] = value;
+      else if (Array.isArray(values)) values.push(value);
+      else properties[property] = [values, value];
     },
     end: () => vocabularyFrom(subjects),
   };
@@ -118,7 +120,7 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
   const notes: string[] = [];
   const ofType = (type: string) =>
     [...subjects].filter(([, properties]) =>
-      (properties.type ?? []).some(({ value }) => value === `${SKOS}${type}`),
+      all(properties.type).some(({ value }) => value === `${SKOS}${type}`),
     );
   const concepts = ofType('Concept');
   const labels = labelsOf(concepts, notes);
@@ -133,26 +135,26 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
   const headings = concepts.flatMap(([address, properties]): Heading[] => {
     const label = labels.get(address);
     if (label === undefined) return [];
-    const related = (properties.related ?? []).flatMap(({ value }) => labels.get(value) ?? []);
+    const related = all(properties.related).flatMap(({ value }) => labels.get(value) ?? []);
     return [
       {
         label,
-        entryTerms: namesIn(properties.altLabel ?? []),
-        scopeNote: namesIn(properties.scopeNote ?? [])[0] ?? '',
+        entryTerms: namesIn(all(properties.altLabel)),
+        scopeNote: namesIn(all(properties.scopeNote))[0] ?? '',
         broader: [...(broader.get(address) ?? [])].flatMap((above) => labels.get(above) ?? []),
         related: [...new Set(related)],
-        historyNote: namesIn(properties.historyNote ?? [])[0] ?? null,
-        subheadings: (properties.subheading ?? []).map(({ value }) => value),
+        historyNote: namesIn(all(properties.historyNote))[0] ?? null,
+        subheadings: all(properties.subheading).map(({ value }) => value),
       },
     ];
   });
   noteCircles(headings, notes);
   const [scheme] = ofType('ConceptScheme');
-  const first = (name: 'identifier' | 'issued') => scheme?.[1][name]?.[0]?.value;
+  const first = (name: 'identifier' | 'issued') => all(scheme?.[1][name])[0]?.value;
   const id = first('identifier') ?? scheme?.[0] ?? '';
   const vocabulary = {
     id,
-    name: namesIn(scheme?.[1].title ?? [])[0] ?? id,
+    name: namesIn(all(scheme?.[1].title))[0] ?? id,
     release: first('issued') ?? '',
     headings,
   };
@@ -169,7 +171,7 @@ function labelsOf(
   const unlabelled: string[] = [];
   const doubled: string[] = [];
   for (const [address, properties] of concepts) {
-    const [label] = namesIn(properties.prefLabel ?? []);
+    const [label] = namesIn(all(properties.prefLabel));
     if (label === undefined || textKey(label) === '') {
       unlabelled.push(address);
       continue;
@@ -207,8 +209,8 @@ function broaderOf(
     else if (above !== below) getOrAdd(broader, below, () => new Set<string>()).add(above);
   };
   for (const [address, properties] of concepts) {
-    for (const { value } of properties.broader ?? []) add(address, value);
-    for (const { value } of properties.narrower ?? []) add(value, address);
+    for (const { value } of all(properties.broader)) add(address, value);
+    for (const { value } of all(properties.narrower)) add(value, address);
   }
   if (unknown.size > 0) {
     notes.push(
@@ -265,6 +267,10 @@ function count(number: number, one: string, several: string): string {
 function some(names: readonly string[]): string {
   const shown = names.slice(0, NAMED).map((name) => `“${name}”`);
   return shown.join(', ') + (names.length > NAMED ? ' …' : '');
+}
+
+function all(values: Value | Value[] | undefined): readonly Value[] {
+  return values === undefined ? [] : Array.isArray(values) ? values : [values];
 }
 
 function getOrAdd<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value): Value {
