@@ -58,7 +58,7 @@ test('circles are told and do not trap anybody', () => {
   const { headings, notes } = read(`
     :a a skos:Concept ; skos:prefLabel "A" ; skos:broader :b . :b a skos:Concept ; skos:prefLabel "B" ; skos:broader :c .
     :c a skos:Concept ; skos:prefLabel "C" ; skos:broader :a, :c .`);
-  expect(notes).toEqual(['1 heading lies below themselves: “A”.']);
+  expect(notes).toEqual(['1 heading lies below itself: “A”.']);
   const tree = indexVocabulary({ id: '', name: '', release: '', headings });
   expect(allNarrower(tree, 'A')).toHaveLength(2);
 });
