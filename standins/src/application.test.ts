@@ -124,6 +124,54 @@ test('the query comes back as it was understood', async () => {
   );
 });
 
+test('a database takes its own dialect too, and finds the same as for CQL', async () => {
+  const asked = async (database: string, query: string, queryType: string) => {
+    const response = await request(application)
+      .get(`/sru/${database}`)
+      .query({ query, queryType, maximumRecords: '0' })
+      .buffer()
+      .parse(asText);
+    const xml = parseXml(response.body as string);
+    if (!xml.ok) throw new Error(xml.message);
+    return xml.root;
+  };
+  const pairs = [
+    [
+      'corvane',
+      'near(3, "light", "therap*") OR heading("Shift work", narrower)',
+      'el.words = "light" prox/unit=word/distance<=3 el.words = "therap*" or el.heading ==/el.narrower "Shift work"',
+    ],
+    [
+      'corvane',
+      'title("night*") AND year(2010..) NOT words("nurses")',
+      'el.title = "night*" and (el.year >= 2010 not el.words = "nurses")',
+    ],
+    [
+      'mindry',
+      'sleep* OR descriptor.below:"Work behaviour" AND year:[2010 TO *]',
+      'el.words = "sleep*" or (el.heading ==/el.narrower "Work behaviour" and el.year >= 2010)',
+    ],
+  ] as const;
+  for (const [database, own, cql] of pairs) {
+    const found = hits(await asked(database, own, database));
+    expect(found).toBeGreaterThan(10);
+    expect([own, found]).toEqual([own, hits(await asked(database, cql, 'cql'))]);
+  }
+  expect(diagnostic(await asked('corvane', 'words("night', 'corvane'))).toBe('info:srw/diagnostic/1/10');
+  expect(diagnostic(await asked('mindry', 'sleep', 'corvane'))).toBe('info:srw/diagnostic/1/6');
+});
+
+test('Corvane joins words without a call with their heading by itself, and the echo shows it', async () => {
+  const response = await request(application)
+    .get('/sru/corvane')
+    .query({ query: 'night duty', queryType: 'corvane', maximumRecords: '0' })
+    .buffer()
+    .parse(asText);
+  expect(response.body).toContain(
+    'el.words = &quot;night duty&quot; or el.heading ==/el.narrower &quot;Night work&quot;',
+  );
+});
+
 test('scan lists words in order with their counts, as a search counts them', async () => {
   const root = await ask({ scanClause: 'el.words = "slee"', maximumTerms: '3' });
   const terms = childrenNamed(childAt(root, 'terms') ?? root, 'term');
@@ -140,6 +188,9 @@ test('explain tells the name, the indexes and the vocabulary, which is served as
   const root = await ask({});
   const explain = childAt(root, 'record', 'recordData', 'explain');
   expect(explain && textAt(explain, 'databaseInfo', 'title')).toBe('Corvane Medical Index');
+  const supports = childrenNamed((explain && childAt(explain, 'configInfo')) ?? root, 'supports');
+  const types = supports.filter(({ attributes }) => attributes.type === 'queryType').map(({ text }) => text);
+  expect(types).toEqual(['cql', 'corvane']);
   const address = childAt(root, 'extraResponseData', 'profile', 'vocabulary')?.attributes.href ?? '';
   const turtle = await request(application).get(address).buffer().parse(asText);
   const read = vocabularyFromTurtle(turtle.body as string);

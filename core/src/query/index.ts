@@ -2,5 +2,6 @@ export * from './model.js';
 export { normaliseQuery } from './normalise.js';
 export { matchesPattern, parsePhrase, printPhrase } from './phrase.js';
 export type { PhraseError, PhraseProblem, PhraseResult } from './phrase.js';
+export * from './dialects/index.js';
 export { parseCql, printCql } from './cql/index.js';
 export type { CqlError, CqlOptions, CqlResult, CqlSortKey } from './cql/index.js';

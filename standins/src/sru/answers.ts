@@ -1,6 +1,6 @@
 /** The XML of SRU 2.0 answers. */
 import { escapeXml, recordToMods, type BibRecord } from '@even-lantern/core';
-import type { StandInDatabase } from './database.js';
+import { queryTypesOf, type StandInDatabase } from './database.js';
 import type { Diagnostic } from './diagnostics.js';
 import type { Facet } from './facets.js';
 
@@ -124,6 +124,7 @@ export function explainAnswer(database: StandInDatabase, host: string, port: num
     `<setting type="maximumRecords">${database.pageCap}</setting>`,
     '<supports type="proximity"/><supports type="relationModifier">el.narrower</supports>',
     '<supports type="relationModifier">el.central</supports><supports type="relationModifier">el.subheading</supports>',
+    ...queryTypesOf(database).map((type) => `<supports type="queryType">${escapeXml(type)}</supports>`),
     '</configInfo></explain></recordData></record>',
     '<extraResponseData>',
     `<profile xmlns="${PROFILE}" simulated="true">`,

@@ -1,4 +1,4 @@
-import type { BibRecord, SearchIndex, VocabularyTree } from '@even-lantern/core';
+import { DIALECTS, type BibRecord, type SearchIndex, type VocabularyTree } from '@even-lantern/core';
 
 /** A simulated database: its records in one release, and how it describes itself. */
 export interface StandInDatabase {
@@ -14,4 +14,9 @@ export interface StandInDatabase {
   limits: Readonly<Record<string, readonly string[]>>;
   /** the most records in one answer */
   pageCap: number;
+}
+
+/** CQL, and the database's own dialect where it has one. */
+export function queryTypesOf({ id }: StandInDatabase): string[] {
+  return DIALECTS.has(id) ? ['cql', id] : ['cql'];
 }

@@ -3,6 +3,8 @@ import {
   docsOf,
   evaluate,
   allNarrower,
+  DIALECTS,
+  headingByLabel,
   listWords,
   parseCql,
   printCql,
@@ -15,7 +17,7 @@ import {
   type Query,
 } from '@even-lantern/core';
 import { explainAnswer, refusal, scanAnswer, searchAnswer, SCHEMAS, MODS_SCHEMA } from './answers.js';
-import type { StandInDatabase } from './database.js';
+import { queryTypesOf, type StandInDatabase } from './database.js';
 import { facetsOf, readFacetLimit } from './facets.js';
 import { refuse, SruStop, type Diagnostic } from './diagnostics.js';
 
@@ -48,8 +50,10 @@ export function sruService(database: StandInDatabase): SruService {
   const search = (parameters: SruParameters): string => {
     const { query: text, queryType = 'cql' } = parameters;
     if (text === undefined) refuse(7, 'query', 'The query is missing.');
-    if (queryType !== 'cql')
-      refuse(6, 'queryType', `“${queryType}” is no query type of this database: use cql.`);
+    if (!queryTypesOf(database).includes(queryType)) {
+      const known = queryTypesOf(database).join(' or ');
+      refuse(6, 'queryType', `“${queryType}” is no query type of this database: use ${known}.`);
+    }
     if (parameters.release !== undefined && parameters.release !== database.release) {
       refuse(
         6,
@@ -57,14 +61,7 @@ export function sruService(database: StandInDatabase): SruService {
         `There is no release ${parameters.release}; the present one is ${database.release}.`,
       );
     }
-    const read = parseCql(text, {
-      vocabulary: database.tree.vocabulary.id,
-      limitFields: Object.keys(database.limits),
-    });
-    if (!read.ok) {
-      const { diagnostic, at, message } = read.error;
-      refuse(diagnostic, `position ${at + 1}`, message);
-    }
+    const read = understand(text, queryType, database);
     const schema = SCHEMAS[parameters.recordSchema ?? 'mods'];
     if (schema === undefined) refuse(66, parameters.recordSchema ?? '', 'Records come as mods or dc.');
     const startRecord = wholeNumber(parameters, 'startRecord', 1, 1);
@@ -206,6 +203,27 @@ export function sruService(database: StandInDatabase): SruService {
       }
     },
   };
+}
+
+/** Reads a query in one of the database's query types; what cannot be read is refused with its place. */
+function understand(
+  text: string,
+  queryType: string,
+  database: StandInDatabase,
+): { query: Query; sortBy: readonly CqlSortKey[] } {
+  const { tree } = database;
+  const context = { vocabulary: tree.vocabulary.id, limitFields: Object.keys(database.limits) };
+  const dialect = queryType === 'cql' ? undefined : DIALECTS.get(queryType);
+  if (dialect === undefined) {
+    const read = parseCql(text, context);
+    if (read.ok) return read;
+    return refuse(read.error.diagnostic, `position ${read.error.at + 1}`, read.error.message);
+  }
+  const headingFor = (words: string) =>
+    (headingByLabel(tree, words) ?? tree.byEntryTerm.get(textKey(words))?.[0])?.label ?? null;
+  const read = dialect.parse(text, { ...context, headingFor });
+  if (read.ok) return { query: read.query, sortBy: [] };
+  return refuse(10, `position ${read.error.at + 1}`, read.error.message);
 }
 
 export { MODS_SCHEMA };

@@ -1,0 +1,1 @@
+export { corvaneDialect } from './corvane.js';

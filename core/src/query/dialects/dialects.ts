@@ -1,0 +1,8 @@
+import { corvaneDialect } from './corvane/index.js';
+import { mindryDialect } from './mindry/index.js';
+import type { Dialect } from './dialect.js';
+
+/** The dialects by the name that SRU calls the query type. */
+export const DIALECTS: ReadonlyMap<string, Dialect> = new Map(
+  [corvaneDialect, mindryDialect].map((dialect) => [dialect.id, dialect]),
+);

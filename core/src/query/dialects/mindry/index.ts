@@ -1,0 +1,1 @@
+export { mindryDialect } from './mindry.js';

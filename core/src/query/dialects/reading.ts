@@ -1,0 +1,168 @@
+/** What the readers of dialects share: lexemes with their places, errors, and operators of several strengths. */
+import { parsePhrase } from '../phrase.js';
+import type { Query, WordPattern } from '../model.js';
+import type { DialectError, DialectResult } from './dialect.js';
+import { normaliseQuery } from '../normalise.js';
+
+export interface Lexeme {
+  /** `end` stands once, behind the last */
+  kind: 'word' | 'quoted' | 'symbol' | 'end';
+  /** without the quotation marks */
+  text: string;
+  at: number;
+}
+
+/** The longest string that is read, in characters, and the deepest nesting: both guard memory and stack. */
+const MAX_LENGTH = 1_000_000;
+const MAX_DEPTH = 200;
+
+export class Unreadable extends Error {
+  constructor(readonly error: DialectError) {
+    super(error.message);
+  }
+}
+
+export function unreadable(at: number, message: string): never {
+  throw new Unreadable({ at, message });
+}
+
+/** Runs a reader; what it cannot read becomes a value. */
+export function reading(text: string, read: () => Query): DialectResult {
+  try {
+    if (text.length > MAX_LENGTH) {
+      unreadable(MAX_LENGTH, `The string has ${text.length} characters; ${MAX_LENGTH} is the most.`);
+    }
+    return { ok: true, query: normaliseQuery(read()) };
+  } catch (error) {
+    if (error instanceof Unreadable) return { ok: false, error: error.error };
+    throw error;
+  }
+}
+
+/**
+ * Cuts a string into lexemes.
+ * @param symbols a sticky pattern of the dialect's symbols
+ * @param word a sticky pattern of its words
+ */
+export function lexemesOf(text: string, quote: '"' | "'", symbols: RegExp, word: RegExp): Lexeme[] {
+  const lexemes: Lexeme[] = [];
+  const space = /\s+/y;
+  const quoted = quote === '"' ? /"((?:[^"\\]|\\[\s\S])*)"/y : /'((?:[^'\\]|\\[\s\S])*)'/y;
+  let at = 0;
+  const match = (pattern: RegExp): RegExpExecArray | null => {
+    pattern.lastIndex = at;
+    return pattern.exec(text);
+  };
+  while (at < text.length) {
+    const blank = match(space);
+    if (blank !== null) {
+      at += blank[0].length;
+      continue;
+    }
+    const string = match(quoted);
+    const symbol = string === null ? match(symbols) : null;
+    const letters = string === null && symbol === null ? match(word) : null;
+    if (string !== null) lexemes.push({ kind: 'quoted', text: string[1] ?? '', at });
+    else if (symbol !== null) lexemes.push({ kind: 'symbol', text: symbol[0], at });
+    else if (letters !== null && letters[0] !== '') lexemes.push({ kind: 'word', text: letters[0], at });
+    else if (text[at] === quote) unreadable(at, 'A quotation mark is not closed.');
+    else unreadable(at, `“${text[at] ?? ''}” means nothing here.`);
+    at += (string ?? symbol ?? letters)?.[0].length ?? 1;
+  }
+  lexemes.push({ kind: 'end', text: '', at: text.length });
+  return lexemes;
+}
+
+/** Walks over lexemes. */
+export class Walk {
+  private position = 0;
+  private depth = 0;
+
+  constructor(private readonly lexemes: readonly Lexeme[]) {}
+
+  peek(ahead = 0): Lexeme {
+    const lexeme = this.lexemes[Math.min(this.position + ahead, this.lexemes.length - 1)];
+    if (lexeme === undefined) throw new RangeError('a string has at least its end');
+    return lexeme;
+  }
+
+  next(): Lexeme {
+    const lexeme = this.peek();
+    this.position += 1;
+    return lexeme;
+  }
+
+  /** Steps over a symbol if it is next. */
+  took(symbol: string): boolean {
+    const { kind, text } = this.peek();
+    if (kind !== 'symbol' || text !== symbol) return false;
+    this.position += 1;
+    return true;
+  }
+
+  /** Steps over a word, in capitals or not, if it is next. */
+  tookWord(word: string): boolean {
+    const { kind, text } = this.peek();
+    if (kind !== 'word' || text.toLowerCase() !== word) return false;
+    this.position += 1;
+    return true;
+  }
+
+  expect(symbol: string, what = `“${symbol}”`): void {
+    if (!this.took(symbol)) this.fail(what);
+  }
+
+  fail(expected: string): never {
+    const { kind, text, at } = this.peek();
+    const found = kind === 'end' ? 'the end' : `“${text}”`;
+    return unreadable(at, `Expected ${expected}, found ${found}.`);
+  }
+
+  /** Reads what stands between parentheses, the first of which is behind. */
+  inParentheses(opened: Lexeme, read: () => Query): Query {
+    this.depth += 1;
+    if (this.depth > MAX_DEPTH) unreadable(opened.at, 'Parentheses are nested too deeply.');
+    const query = read();
+    if (!this.took(')')) {
+      unreadable(this.peek().at, `The parenthesis opened at ${opened.at + 1} is not closed.`);
+    }
+    this.depth -= 1;
+    return query;
+  }
+
+  /** Nothing may be left. */
+  end(expected: string): void {
+    if (this.peek().kind === 'end') return;
+    if (this.peek().text === ')') unreadable(this.peek().at, 'A closing parenthesis has no opening one.');
+    this.fail(expected);
+  }
+}
+
+/** One or more operands with an operator between them. */
+export function chain(kind: 'and' | 'or', first: Query, more: () => Query | null): Query {
+  const operands = [first];
+  for (let next = more(); next !== null; next = more()) operands.push(next);
+  return operands.length === 1 ? first : { kind, operands };
+}
+
+/** @param at where the phrase begins in the whole string */
+export function phraseAt(text: string, at: number): WordPattern[] {
+  const result = parsePhrase(text);
+  if (result.ok) return result.phrase;
+  return unreadable(at + result.error.at, result.error.message);
+}
+
+export function unquoted(text: string): string {
+  return text.replace(/\\([\s\S])/g, '$1');
+}
+
+export function quotedWith(quote: '"' | "'", text: string): string {
+  const escaped = text.replaceAll('\\', '\\\\').replaceAll(quote, `\\${quote}`);
+  return quote + escaped + quote;
+}
+
+/** A year of four digits. */
+export function yearAt({ text, at, kind }: Lexeme): number {
+  if (kind !== 'word' || !/^\d{4}$/.test(text)) unreadable(at, 'A year is written with four digits.');
+  return Number(text);
+}
