@@ -196,7 +196,7 @@ test('records are read and decided with one key, and a decision is undone', asyn
 
 test('every record can be reached: the last one is opened by going up from the list’s end', async () => {
   const total = number((await browser.textOf('[data-testid=position]')).split('of')[1] ?? '');
-  const list = await browser.find('[role=listbox]');
+  const list = await browser.find('[role=listbox][aria-label=Records]');
   await browser.driver.executeScript('arguments[0].scrollTop = arguments[0].scrollHeight', list);
   await browser.find(`[role=option][aria-posinset="${total}"] .font-serif`);
 });

@@ -63,7 +63,7 @@ export function ChoiceMenu({
         className={
           menu.isOpen
             ? `rule bg-base-100 rounded-box absolute ${side === 'left' ? 'left-0' : 'right-0'} z-30 mt-1 max-h-80 w-max max-w-80 min-w-full overflow-auto border p-1 text-left text-sm shadow-lg`
-            : 'sr-only'
+            : 'hidden'
         }
       >
         {menu.isOpen &&
