@@ -1,5 +1,5 @@
 /** A dialect: how one database wants a query written, and how it reads what is written. */
-import type { Query, SearchField, WordPattern } from '../model.js';
+import type { AndQuery, NotQuery, OrQuery, Query, SearchField, WordPattern } from '../model.js';
 
 /** Something of a query that a dialect cannot say. */
 export interface Loss {
@@ -80,4 +80,29 @@ export function joined(parts: readonly Printed[], separator: string): Printed {
 export function standingFor(printed: Printed, ...losses: readonly Omit<Loss, 'from' | 'to'>[]): Printed {
   const here = losses.map((loss): Loss => ({ ...loss, from: 0, to: printed.text.length }));
   return { text: printed.text, losses: [...here, ...printed.losses] };
+}
+
+/** Losses that several dialects have. */
+export const ORDER_LOST = {
+  lost: 'the order of words near each other',
+  instead: 'any order',
+  effect: 'widens',
+} as const;
+
+export const foreignHeading = (label: string) =>
+  ({
+    lost: `that “${label}” is of another vocabulary`,
+    instead: 'the heading of that name here',
+    effect: 'either',
+  }) as const;
+
+/** AND, OR and NOT as words, with every parenthesis that makes the reading certain in any precedence. */
+export function inWords(query: AndQuery | OrQuery | NotQuery, print: (query: Query) => Printed): Printed {
+  const operand = (each: Query): Printed => {
+    const compound = each.kind === 'and' || each.kind === 'or' || each.kind === 'not';
+    return compound ? together('(', print(each), ')') : print(each);
+  };
+  return query.kind === 'not'
+    ? together(operand(query.include), ' NOT ', operand(query.exclude))
+    : joined(query.operands.map(operand), ` ${query.kind.toUpperCase()} `);
 }

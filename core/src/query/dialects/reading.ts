@@ -1,6 +1,6 @@
 /** What the readers of dialects share: lexemes with their places, errors, and operators of several strengths. */
 import { parsePhrase } from '../phrase.js';
-import type { Query, WordPattern } from '../model.js';
+import { MAX_NEAR_DISTANCE, type Query, type WordPattern } from '../model.js';
 import type { DialectError, DialectResult } from './dialect.js';
 import { normaliseQuery } from '../normalise.js';
 
@@ -159,6 +159,24 @@ export function unquoted(text: string): string {
 export function quotedWith(quote: '"' | "'", text: string): string {
   const escaped = text.replaceAll('\\', '\\\\').replaceAll(quote, `\\${quote}`);
   return quote + escaped + quote;
+}
+
+/** The operators that are words, in small letters. */
+export const OPERATOR_WORDS: ReadonlySet<string> = new Set(['and', 'or', 'not']);
+
+/** A reference to a line, by its number. */
+export function lineAt({ text, at }: Lexeme): Query {
+  if (!/^[1-9]\d{0,5}$/.test(text)) unreadable(at, 'A line is named by its number.');
+  return { kind: 'line', line: Number(text) };
+}
+
+/** A distance between words. */
+export function distanceAt({ text, at }: Lexeme, where: string): number {
+  const distance = Number(text);
+  if (!/^\d{1,4}$/.test(text) || distance < 1 || distance > MAX_NEAR_DISTANCE) {
+    unreadable(at, `${where} a distance from 1 to ${MAX_NEAR_DISTANCE}.`);
+  }
+  return distance;
 }
 
 /** A year of four digits. */

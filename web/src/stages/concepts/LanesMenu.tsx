@@ -1,10 +1,10 @@
 import type { LanesDocument } from '@even-lantern/core';
 import { FileDown, FileUp } from 'lucide-react';
-import { useRef } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
+import { FilePicker } from '../../parts/FilePicker.js';
 
 const MOST_BYTES = 2_000_000;
 
@@ -12,7 +12,6 @@ const MOST_BYTES = 2_000_000;
 export function LanesMenu() {
   const { review, database } = useReview();
   const [readLanes] = api.useReadLanesMutation();
-  const picker = useRef<HTMLInputElement>(null);
   const read = async (file: File) => {
     if (file.size > MOST_BYTES) {
       toast.error('This file is too large to be lanes. Nothing was added.');
@@ -47,25 +46,14 @@ export function LanesMenu() {
         <FileLink href={`${base}.csv`} name="CSV table" />
         <FileLink href={`${base}.md`} name="Markdown document" />
         <li>
-          <button
+          <FilePicker
+            label="File of lanes"
+            accept="application/json,.json"
             className="hover:bg-base-300 flex w-full cursor-pointer items-center gap-2 rounded px-2 py-1 text-left"
-            onClick={() => picker.current?.click()}
+            onPick={(file) => void read(file)}
           >
             <FileUp className="h-3.5 w-3.5" aria-hidden="true" /> Read lanes from JSON …
-          </button>
-          <input
-            ref={picker}
-            type="file"
-            accept="application/json,.json"
-            className="sr-only"
-            aria-label="File of lanes"
-            tabIndex={-1}
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              if (file !== undefined) void read(file);
-              event.target.value = '';
-            }}
-          />
+          </FilePicker>
         </li>
         {database?.vocabulary != null && (
           <>

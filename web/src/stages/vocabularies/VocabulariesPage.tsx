@@ -1,12 +1,13 @@
 import type { SettledStep, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { FileUp, TriangleAlert } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { PersonMenu } from '../../app/PersonMenu.js';
 import { useCrosswalk } from '../../app/useCrosswalk.js';
 import { formatCount } from '../../parts/Count.js';
+import { FilePicker } from '../../parts/FilePicker.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -98,7 +99,6 @@ const FORMATS: Readonly<Record<string, VocabularyFormat>> = {
 function ReadVocabulary() {
   const [importVocabulary, { data, error, isLoading }] = api.useImportVocabularyMutation();
   const [wrongKind, setWrongKind] = useState<string | null>(null);
-  const picker = useRef<HTMLInputElement>(null);
   const read = (file: File) => {
     const kind = FORMATS[file.name.split('.').at(-1)?.toLowerCase() ?? ''];
     setWrongKind(
@@ -110,23 +110,16 @@ function ReadVocabulary() {
   };
   return (
     <section aria-label="Read a vocabulary" className="flex flex-col items-start gap-2">
-      <button className="btn btn-primary" disabled={isLoading} onClick={() => picker.current?.click()}>
+      <FilePicker
+        label="File of a vocabulary"
+        accept=".ttl,.nt,.jsonld,.json,text/turtle,application/ld+json"
+        className="btn btn-primary"
+        disabled={isLoading}
+        onPick={read}
+      >
         <FileUp className="h-4 w-4" aria-hidden="true" />
         {isLoading ? 'Reading …' : 'Read a vocabulary from SKOS …'}
-      </button>
-      <input
-        ref={picker}
-        type="file"
-        accept=".ttl,.nt,.jsonld,.json,text/turtle,application/ld+json"
-        className="sr-only"
-        aria-label="File of a vocabulary"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file !== undefined) read(file);
-          event.target.value = '';
-        }}
-      />
+      </FilePicker>
       <p className="quiet text-sm">
         Turtle or JSON-LD. One of the same name takes the place of the earlier release, and what is withdrawn
         is told.

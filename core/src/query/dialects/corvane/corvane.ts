@@ -4,7 +4,6 @@
  */
 import {
   isYearRange,
-  MAX_NEAR_DISTANCE,
   SEARCH_FIELDS,
   type NearQuery,
   type Query,
@@ -14,17 +13,21 @@ import {
 import { normaliseQuery } from '../../normalise.js';
 import { printPhrase } from '../../phrase.js';
 import {
-  joined,
+  foreignHeading,
+  inWords,
+  ORDER_LOST,
   said,
   standingFor,
-  together,
   type Dialect,
   type DialectContext,
   type Printed,
 } from '../dialect.js';
 import {
   chain,
+  distanceAt,
   lexemesOf,
+  lineAt,
+  OPERATOR_WORDS,
   phraseAt,
   quotedWith,
   reading,
@@ -64,13 +67,7 @@ function print(query: Query, context: DialectContext): Printed {
         ...query.subheadings.map((each) => `subheading: ${quoted(each)}`),
       ];
       const call = said(`heading(${[quoted(query.label), ...options].join(', ')})`);
-      return query.vocabulary === context.vocabulary
-        ? call
-        : standingFor(call, {
-            lost: `that “${query.label}” is of another vocabulary`,
-            instead: 'the heading of that name here',
-            effect: 'either',
-          });
+      return query.vocabulary === context.vocabulary ? call : standingFor(call, foreignHeading(query.label));
     }
     case 'limit':
       if (isYearRange(query)) {
@@ -86,19 +83,9 @@ function print(query: Query, context: DialectContext): Printed {
       return said('all()');
     case 'and':
     case 'or':
-      return joined(
-        query.operands.map((operand) => printOperand(operand, context)),
-        ` ${query.kind.toUpperCase()} `,
-      );
     case 'not':
-      return together(printOperand(query.include, context), ' NOT ', printOperand(query.exclude, context));
+      return inWords(query, (each) => print(each, context));
   }
-}
-
-function printOperand(query: Query, context: DialectContext): Printed {
-  const printed = print(query, context);
-  const compound = query.kind === 'and' || query.kind === 'or' || query.kind === 'not';
-  return compound ? together('(', printed, ')') : printed;
 }
 
 function printNear({ parts, distance, ordered }: NearQuery): Printed {
@@ -108,13 +95,7 @@ function printNear({ parts, distance, ordered }: NearQuery): Printed {
       : `${callOf(part.field)}(${quoted(printPhrase(part.phrase))})`,
   );
   const near = said(`near(${[distance, ...written].join(', ')})`);
-  return ordered
-    ? standingFor(near, {
-        lost: 'the order of words near each other',
-        instead: 'any order',
-        effect: 'widens',
-      })
-    : near;
+  return ordered ? standingFor(near, ORDER_LOST) : near;
 }
 
 function readOr(walk: Walk, context: DialectContext): Query {
@@ -131,8 +112,6 @@ function readNot(walk: Walk, context: DialectContext): Query {
   return query;
 }
 
-const OPERATORS = new Set(['and', 'or', 'not']);
-
 function readOperand(walk: Walk, context: DialectContext): Query {
   const first = walk.peek();
   if (walk.took('(')) return walk.inParentheses(first, () => readOr(walk, context));
@@ -140,7 +119,7 @@ function readOperand(walk: Walk, context: DialectContext): Query {
     walk.next();
     return bareWords(first.text, first.at + 1, context);
   }
-  if (first.kind !== 'word' || OPERATORS.has(first.text.toLowerCase())) {
+  if (first.kind !== 'word' || OPERATOR_WORDS.has(first.text.toLowerCase())) {
     return walk.fail('a call such as words("…"), or words');
   }
   if (walk.peek(1).kind === 'symbol' && walk.peek(1).text === '(') {
@@ -152,7 +131,7 @@ function readOperand(walk: Walk, context: DialectContext): Query {
   }
   // Side by side they are one phrase, up to the next operator.
   const words: string[] = [];
-  while (walk.peek().kind === 'word' && !OPERATORS.has(walk.peek().text.toLowerCase())) {
+  while (walk.peek().kind === 'word' && !OPERATOR_WORDS.has(walk.peek().text.toLowerCase())) {
     words.push(walk.next().text);
   }
   return bareWords(words.join(' '), first.at, context);
@@ -185,11 +164,8 @@ function readCall(name: Lexeme, walk: Walk, context: DialectContext): Query {
       return readNear(walk);
     case 'year':
       return readYears(walk);
-    case 'line': {
-      const { text, at } = walk.next();
-      if (!/^[1-9]\d{0,5}$/.test(text)) unreadable(at, 'A line is named by its number.');
-      return { kind: 'line', line: Number(text) };
-    }
+    case 'line':
+      return lineAt(walk.next());
     case 'all':
       return { kind: 'everything' };
   }
@@ -242,11 +218,7 @@ function readHeading(walk: Walk, context: DialectContext): Query {
 }
 
 function readNear(walk: Walk): NearQuery {
-  const { text, at } = walk.next();
-  const distance = Number(text);
-  if (!/^\d{1,4}$/.test(text) || distance < 1 || distance > MAX_NEAR_DISTANCE) {
-    unreadable(at, `near begins with a distance from 1 to ${MAX_NEAR_DISTANCE}.`);
-  }
+  const distance = distanceAt(walk.next(), 'near begins with');
   const parts: WordsQuery[] = [];
   while (walk.took(',')) {
     if (walk.peek().kind === 'quoted') parts.push(readWords('words', walk));

@@ -5,7 +5,6 @@
  */
 import {
   isYearRange,
-  MAX_NEAR_DISTANCE,
   SEARCH_FIELDS,
   type NearQuery,
   type Query,
@@ -16,7 +15,10 @@ import {
 import { normaliseQuery } from '../../normalise.js';
 import { printPhrase } from '../../phrase.js';
 import {
+  foreignHeading,
+  inWords,
   joined,
+  ORDER_LOST,
   said,
   standingFor,
   together,
@@ -27,7 +29,10 @@ import {
 } from '../dialect.js';
 import {
   chain,
+  distanceAt,
   lexemesOf,
+  lineAt,
+  OPERATOR_WORDS,
   phraseAt,
   quotedWith,
   reading,
@@ -52,7 +57,6 @@ export const mindryDialect: Dialect = {
 
 const DESCRIPTOR_WORDS = 'descriptorwords';
 const EVERYTHING = '*:*';
-const OPERATORS = new Set(['and', 'or', 'not']);
 const prefixOf = (field: SearchField) =>
   field === 'words' ? '' : `${field === 'headings' ? DESCRIPTOR_WORDS : field}:`;
 const quoted = (text: string) => quotedWith('"', text);
@@ -75,11 +79,7 @@ function print(query: Query, context: DialectContext): Printed {
         losses.push({ lost, instead: 'the heading with any subheading or none', effect: 'widens' });
       }
       if (query.vocabulary !== context.vocabulary) {
-        losses.push({
-          lost: `that “${query.label}” is of another vocabulary`,
-          instead: 'the heading of that name here',
-          effect: 'either',
-        });
+        losses.push(foreignHeading(query.label));
       }
       return standingFor(written, ...losses);
     }
@@ -99,19 +99,9 @@ function print(query: Query, context: DialectContext): Printed {
       return said(EVERYTHING);
     case 'and':
     case 'or':
-      return joined(
-        query.operands.map((operand) => printOperand(operand, context)),
-        ` ${query.kind.toUpperCase()} `,
-      );
     case 'not':
-      return together(printOperand(query.include, context), ' NOT ', printOperand(query.exclude, context));
+      return inWords(query, (each) => print(each, context));
   }
-}
-
-function printOperand(query: Query, context: DialectContext): Printed {
-  const printed = print(query, context);
-  const compound = query.kind === 'and' || query.kind === 'or' || query.kind === 'not';
-  return compound ? together('(', printed, ')') : printed;
 }
 
 const isMasked = ({ text, anyEnding }: WordPattern) => anyEnding || text.includes('?');
@@ -121,7 +111,7 @@ function printWords({ field, phrase }: WordsQuery, context: DialectContext): Pri
   if (phrase.length === 1 && only !== undefined) {
     // A word that is an operator elsewhere stands in quotes.
     const word = printPhrase([only]);
-    return said(prefixOf(field) + (OPERATORS.has(word) ? quoted(word) : word));
+    return said(prefixOf(field) + (OPERATOR_WORDS.has(word) ? quoted(word) : word));
   }
   if (!phrase.some(isMasked)) return said(prefixOf(field) + quoted(printPhrase(phrase)));
   const lost = `the pattern within the phrase “${printPhrase(phrase)}”`;
@@ -178,13 +168,7 @@ function printNear({ parts, distance, ordered }: NearQuery, context: DialectCont
   }
   const words = parts.map(({ phrase }) => printPhrase(phrase)).join(' ');
   const near = said(`${prefixOf(first.field)}${quoted(words)}~${distance}`);
-  return ordered
-    ? standingFor(near, {
-        lost: 'the order of words near each other',
-        instead: 'any order',
-        effect: 'widens',
-      })
-    : near;
+  return ordered ? standingFor(near, ORDER_LOST) : near;
 }
 
 function readOr(walk: Walk, context: DialectContext): Query {
@@ -215,7 +199,7 @@ function readOperand(walk: Walk, context: DialectContext): Query {
   if (walk.took('(')) return walk.inParentheses(first, () => readOr(walk, context));
   if (walk.took(EVERYTHING)) return { kind: 'everything' };
   if (first.kind === 'quoted') return readPhrase('words', walk);
-  if (first.kind !== 'word' || OPERATORS.has(first.text.toLowerCase())) {
+  if (first.kind !== 'word' || OPERATOR_WORDS.has(first.text.toLowerCase())) {
     return walk.fail('a word, a phrase in quotes, or a field');
   }
   if (walk.peek(1).kind === 'symbol' && walk.peek(1).text === ':') {
@@ -245,11 +229,8 @@ function readField(name: Lexeme, walk: Walk, context: DialectContext): Query {
       };
     case 'year':
       return readYears(walk);
-    case 'line': {
-      const { text, at } = walk.next();
-      if (!/^[1-9]\d{0,5}$/.test(text)) unreadable(at, 'A line is named by its number.');
-      return { kind: 'line', line: Number(text) };
-    }
+    case 'line':
+      return lineAt(walk.next());
   }
   const limit = context.limitFields.find((each) => each.toLowerCase() === called);
   if (limit === undefined) {
@@ -278,14 +259,10 @@ function readPhrase(field: SearchField, walk: Walk): Query {
   }
   const phrase = phraseAt(text, at + 1);
   if (!walk.took('~')) return { kind: 'words', field, phrase };
-  const distance = walk.next();
-  const words = Number(distance.text);
-  if (!/^\d{1,4}$/.test(distance.text) || words < 1 || words > MAX_NEAR_DISTANCE) {
-    unreadable(distance.at, `After ~ stands a distance from 1 to ${MAX_NEAR_DISTANCE}.`);
-  }
+  const distance = distanceAt(walk.next(), 'After ~ stands');
   if (phrase.length < 2) unreadable(at, 'One word cannot be near itself.');
   const parts = phrase.map((pattern): WordsQuery => ({ kind: 'words', field, phrase: [pattern] }));
-  return { kind: 'near', parts, distance: words, ordered: false };
+  return { kind: 'near', parts, distance, ordered: false };
 }
 
 function readYears(walk: Walk): Query {
