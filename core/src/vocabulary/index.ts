@@ -1,5 +1,7 @@
-export { indexForLookup, joinedName, lookUp } from './lookup.js';
-export type { LookupHit, LookupIndex, LookupReason } from './lookup.js';
+export { lookUp } from './lookup.js';
+export type { LookupHit, LookupReason } from './lookup.js';
+export { indexForLookup, joinedName } from './lookupIndex.js';
+export type { LookupIndex } from './lookupIndex.js';
 export { contentWords, lookupWords, senseOf } from './lookupWords.js';
 export type { Heading, Vocabulary, VocabularyTree } from './model.js';
 export { conceptAddress, SKOS, vocabularyToJsonLd, vocabularyToTurtle } from './skos.js';
