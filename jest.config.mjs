@@ -34,6 +34,8 @@ const project = (name) => ({
 });
 
 export default {
+  // A busy machine may be slow; no test is about time.
+  testTimeout: 60_000,
   projects: [
     ...['core', 'standins', 'server'].map(project),
     {

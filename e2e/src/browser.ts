@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
-const WAIT_MS = 10_000;
+const WAIT_MS = 30_000;
 
 export interface Browser {
   driver: WebDriver;

@@ -58,6 +58,7 @@ async function countOf(text: string): Promise<number> {
 /** Opens a menu by keyboard, goes down to the first choice that a text is in, and takes it. */
 async function pick(menu: string, text: string): Promise<void> {
   const button = await browser.find(`button[aria-label="${menu}"]`);
+  await browser.driver.actions().move({ x: 1, y: 1 }).perform();
   await button.sendKeys(Key.ENTER);
   const options = await browser.driver.wait(async () => {
     const found = await browser.driver.findElements({ css: `ul[aria-label="${menu}"] [role=option]` });

@@ -42,8 +42,17 @@ export function ChoiceMenu({
     itemToString: (item) => item?.name ?? '',
     selectedItem: null,
     defaultHighlightedIndex: items.findIndex(({ id }) => id === chosen),
-    stateReducer: (_state, { type, changes }) =>
-      type === useSelect.stateChangeTypes.ToggleButtonBlur ? { ...changes, selectedItem: null } : changes,
+    stateReducer: (state, { type, changes }) => {
+      switch (type) {
+        case useSelect.stateChangeTypes.ToggleButtonBlur:
+          return { ...changes, selectedItem: null };
+        // A pointer that only happens to lie there must not take away what the keys have reached.
+        case useSelect.stateChangeTypes.MenuMouseLeave:
+          return { ...changes, highlightedIndex: state.highlightedIndex };
+        default:
+          return changes;
+      }
+    },
     onSelectedItemChange: ({ selectedItem }) => {
       if (selectedItem) onChoose(selectedItem.id);
     },
