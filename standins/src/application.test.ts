@@ -164,7 +164,7 @@ test('a database takes its own dialect too, and finds the same as for CQL', asyn
 test('Corvane joins words without a call with their heading by itself, and the echo shows it', async () => {
   const response = await request(application)
     .get('/sru/corvane')
-    .query({ query: 'night duty', queryType: 'corvane', maximumRecords: '0' })
+    .query({ query: '"night duty"', queryType: 'corvane', maximumRecords: '0' })
     .buffer()
     .parse(asText);
   expect(response.body).toContain(

@@ -22,6 +22,7 @@ import {
   type CqlModifier,
   type CqlNode,
   type CqlSortKey,
+  type MixedOperators,
 } from './syntax.js';
 
 export interface CqlOptions {
@@ -29,9 +30,22 @@ export interface CqlOptions {
   vocabulary: string;
   /** Fields that limits may name (`el.language`), beside `year`. */
   limitFields: readonly string[];
+  /**
+   * For a database with names of its own: each index with that of ours it means (`wn.text` → `el.words`). No others
+   * are read then, but those of the set `cql`. Nor has it `?`, near across fields, or headings of other vocabularies.
+   */
+  own?: { indexes: ReadonlyMap<string, string> };
 }
 
-export type CqlResult = { ok: true; query: Query; sortBy: CqlSortKey[] } | { ok: false; error: CqlError };
+export type CqlResult =
+  | {
+      ok: true;
+      query: Query;
+      sortBy: CqlSortKey[];
+      /** where OR meets another operator without parentheses, which other databases read otherwise */
+      mixed: MixedOperators[];
+    }
+  | { ok: false; error: CqlError };
 
 /** Indexes of other context sets that mean the same as one of ours. */
 const SAME_AS: Readonly<Record<string, string>> = {
@@ -74,7 +88,7 @@ export function parseCql(text: string, options: CqlOptions): CqlResult {
   if (!syntax.ok) return syntax;
   try {
     const query = normaliseQuery(interpretNode(syntax.tree.root, options));
-    return { ok: true, query, sortBy: syntax.tree.sortBy };
+    return { ok: true, query, sortBy: syntax.tree.sortBy, mixed: syntax.tree.mixed };
   } catch (error) {
     if (error instanceof Stop) return { ok: false, error: error.error };
     throw error;
@@ -126,6 +140,9 @@ function interpretNear(node: CqlBoolean, options: CqlOptions): NearQuery {
       stop(44, node.at, 'prox', 'words or phrases on both sides', message);
     }
   }
+  if (options.own !== undefined && parts.some(({ field }) => field !== parts[0]?.field)) {
+    stop(44, node.at, 'prox', 'words of one field', 'Words can only be near each other within one field.');
+  }
   return { kind: 'near', parts, distance, ordered };
 }
 
@@ -166,7 +183,7 @@ function nearModifiers(node: CqlBoolean): { distance: number; ordered: boolean }
 function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   const written = clause.index ?? 'cql.serverChoice';
   const lower = written.toLowerCase();
-  const index = SAME_AS[lower] ?? (lower.includes('.') ? lower : `el.${lower}`);
+  const index = options.own === undefined ? indexNamed(lower) : ownIndexNamed(clause, options.own.indexes);
   const [set, name = ''] = index.split('.', 2);
 
   if (index === 'cql.resultsetid') return interpretLine(clause);
@@ -177,7 +194,7 @@ function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   if (index === 'el.heading' || index === 'dc.subject') return interpretHeading(clause, options);
   if (index === 'el.year') return interpretYear(clause);
   const field = SEARCH_FIELDS.find((candidate) => `el.${candidate}` === index);
-  if (field !== undefined) return interpretWords(clause, field);
+  if (field !== undefined) return interpretWords(clause, field, options);
   const limitField = options.limitFields.find(
     (candidate) => `el.${candidate.toLowerCase()}` === `el.${name}`,
   );
@@ -192,12 +209,33 @@ function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   );
 }
 
-function interpretWords(clause: CqlClause, field: SearchField): Query {
+function indexNamed(lower: string): string {
+  return SAME_AS[lower] ?? (lower.includes('.') ? lower : `el.${lower}`);
+}
+
+function ownIndexNamed({ index, at }: CqlClause, ownIndexes: ReadonlyMap<string, string>): string {
+  const lower = index?.toLowerCase() ?? 'cql.serverchoice';
+  if (lower.startsWith('cql.')) return indexNamed(lower);
+  const known = [...ownIndexes.keys()];
+  return (
+    ownIndexes.get(known.find((each) => each.toLowerCase() === lower) ?? '')?.toLowerCase() ??
+    stop(
+      16,
+      at,
+      index ?? '',
+      known.join(', '),
+      `The index “${index ?? ''}” is not known. Known are: ${known.join(', ')}.`,
+    )
+  );
+}
+
+function interpretWords(clause: CqlClause, field: SearchField, { own }: CqlOptions): Query {
   const relation = (clause.relation ?? '=').replace(/^cql\./, '');
   refuseModifiers(clause, []);
   if (/(^|[^\\])(\\\\)*\^/.test(clause.term.text)) {
     stop(31, clause.term.at, '^', 'no anchor', 'Anchors (^) are not supported.');
   }
+  if (own !== undefined) refuseForeignSigns(clause);
   switch (relation) {
     case '=':
     case 'scr':
@@ -223,6 +261,19 @@ function interpretWords(clause: CqlClause, field: SearchField): Query {
   }
 }
 
+/** A word with signs of other databases, and `?`, which these have not. */
+function refuseForeignSigns({ term }: CqlClause): void {
+  const unknown = /(?<!\\)\?/.exec(term.text);
+  if (unknown !== null) {
+    const message = 'There is no ? for one letter here: spell the words out, or end the word with *.';
+    stop(28, term.at + unknown.index, '?', 'a word, or one that ends with *', message);
+  }
+  if (!term.quoted && !/^[\p{L}\p{N}]/u.test(term.text)) {
+    const message = `“${term.text}” has signs that mean nothing here. To search it as a word, put it in quotation marks.`;
+    stop(10, term.at, term.text, 'a word', message);
+  }
+}
+
 function phraseOf(text: string, at: number): WordPattern[] {
   const result = parsePhrase(text);
   if (result.ok) return result.phrase;
@@ -242,6 +293,7 @@ function interpretHeading(clause: CqlClause, options: CqlOptions): Query {
     stop(22, clause.at, relation, '==', 'A heading is named in full: use ==.');
   }
   refuseModifiers(clause, ['narrower', 'central', 'subheading', 'vocabulary']);
+  if (options.own !== undefined) refuseOtherVocabulary(clause, options);
   const has = (name: string) => clause.modifiers.some((modifier) => modifierName(modifier) === name);
   const values = (name: string) =>
     clause.modifiers
@@ -257,6 +309,16 @@ function interpretHeading(clause: CqlClause, options: CqlOptions): Query {
     central: has('central'),
     subheadings: values('subheading'),
   };
+}
+
+function refuseOtherVocabulary(clause: CqlClause, { vocabulary }: CqlOptions): void {
+  if (vocabulary === '') {
+    stop(16, clause.at, clause.index ?? '', 'an index for words', 'This database has no headings.');
+  }
+  const other = clause.modifiers.find((each) => modifierName(each) === 'vocabulary');
+  if (other !== undefined) {
+    stop(20, other.at, other.name, 'no vocabulary', 'Only headings of its own vocabulary are known here.');
+  }
 }
 
 function interpretYear(clause: CqlClause): Query {

@@ -52,9 +52,14 @@ export interface CqlSortKey {
   modifiers: CqlModifier[];
 }
 
+/** Operators that stand side by side within the same parentheses, each with where it stands first. */
+export type MixedOperators = ReadonlyMap<string, number>;
+
 export interface CqlTree {
   root: CqlNode;
   sortBy: CqlSortKey[];
+  /** levels of parentheses with several operators */
+  mixed: MixedOperators[];
 }
 
 export type CqlSyntaxResult = { ok: true; tree: CqlTree } | { ok: false; error: CqlError };
@@ -122,6 +127,7 @@ const NAMED_RELATIONS = new Set(['any', 'all', 'adj', 'within', 'encloses', 'exa
 class Parser {
   private position = 0;
   private depth = 0;
+  private readonly mixed: MixedOperators[] = [];
 
   constructor(private readonly lexemes: readonly Lexeme[]) {}
 
@@ -140,7 +146,7 @@ class Parser {
         this.fail('the end of the query', 13, 'A closing parenthesis has no opening one.');
       this.fail('and, or, not, prox, or the end of the query');
     }
-    return { root, sortBy };
+    return { root, sortBy, mixed: this.mixed };
   }
 
   private query(): CqlNode {
@@ -148,11 +154,13 @@ class Parser {
     if (this.depth > MAX_DEPTH)
       this.fail('fewer nested parentheses', 13, 'Parentheses are nested too deeply.');
     let left = this.operand();
+    const met = new Map<string, number>();
     for (;;) {
       const lexeme = this.peek();
       const operator = lexeme.text.toLowerCase();
       if (lexeme.kind !== 'word' || !BOOLEANS.has(operator)) break;
       this.position += 1;
+      if (!met.has(operator)) met.set(operator, lexeme.at);
       const modifiers = this.modifiers();
       const right = this.operand();
       left = {
@@ -164,6 +172,7 @@ class Parser {
         at: lexeme.at,
       };
     }
+    if (met.size > 1) this.mixed.push(met);
     this.depth -= 1;
     return left;
   }

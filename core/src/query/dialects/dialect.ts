@@ -1,5 +1,8 @@
 /** A dialect: how one database wants a query written, and how it reads what is written. */
-import type { AndQuery, NotQuery, OrQuery, Query, SearchField, WordPattern } from '../model.js';
+import type { HeadingQuery, Query, SearchField, WordPattern } from '../model.js';
+
+/** What a loss does to what is found; `same` holds as of the present release only. */
+export type Effect = 'widens' | 'narrows' | 'either' | 'same';
 
 /** Something of a query that a dialect cannot say. */
 export interface Loss {
@@ -10,8 +13,10 @@ export interface Loss {
   lost: string;
   /** what was said instead */
   instead: string;
-  /** what that does to what is found; `same` holds as of the present release only */
-  effect: 'widens' | 'narrows' | 'either' | 'same';
+  effect: Effect;
+  /** the part of the query that could not be said, and the part that is said for it: so that both can be counted */
+  meant: Query;
+  saidAs: Query;
 }
 
 export interface Printed {
@@ -20,19 +25,26 @@ export interface Printed {
   losses: Loss[];
 }
 
-/** Where and why a string could not be read. */
+/** Where and why a string could not be read, or what to beware of in it. */
 export interface DialectError {
   message: string;
   /** UTF-16 offset into the string */
   at: number;
 }
 
-export type DialectResult = { ok: true; query: Query } | { ok: false; error: DialectError };
+export type DialectResult =
+  | {
+      ok: true;
+      query: Query;
+      /** what other databases would read otherwise, or what this one adds by itself */
+      cautions: DialectError[];
+    }
+  | { ok: false; error: DialectError };
 
 /** What printing and reading need to know of the database. */
 export interface DialectContext {
-  /** id of its vocabulary */
-  vocabulary: string;
+  /** id of its vocabulary; null when it has none */
+  vocabulary: string | null;
   /** fields that limits may name, beside `year` */
   limitFields: readonly string[];
   /**
@@ -40,6 +52,10 @@ export interface DialectContext {
    * known, or too many.
    */
   wordsMatching?: (pattern: WordPattern, field: SearchField) => readonly string[] | null;
+  /** The words that stand for a heading where it cannot be said: its label and entry terms. */
+  namesOf?: (heading: HeadingQuery) => readonly string[];
+  /** A line of the strategy without references, for a database that cannot refer to lines. */
+  lineQuery?: (line: number) => Query | null;
   /** The heading that a database by itself adds to words without a field; null where it adds none. */
   headingFor?: (words: string) => string | null;
 }
@@ -47,62 +63,30 @@ export interface DialectContext {
 export interface Dialect {
   /** what SRU calls the query type */
   id: string;
+  /** how AND, OR and NOT are read without parentheses, as the end of a sentence */
+  precedence: string;
+  abilities: Abilities;
   /** @throws RangeError for a query without operands, which has no written form */
   print(query: Query, context: DialectContext): Printed;
   /** Never throws: what cannot be read is told with its place. */
   parse(text: string, context: DialectContext): DialectResult;
 }
 
-/** A text in the making, with the losses in it. */
-export const said = (text: string): Printed => ({ text, losses: [] });
-
-/** Puts texts together; the places of losses move with them. */
-export function together(...parts: readonly (Printed | string)[]): Printed {
-  let text = '';
-  const losses: Loss[] = [];
-  for (const part of parts) {
-    if (typeof part !== 'string') {
-      const offset = text.length;
-      for (const loss of part.losses) {
-        losses.push({ ...loss, from: loss.from + offset, to: loss.to + offset });
-      }
-      text += part.text;
-    } else text += part;
-  }
-  return { text, losses };
-}
-
-export function joined(parts: readonly Printed[], separator: string): Printed {
-  return together(...parts.flatMap((part, i) => (i === 0 ? [part] : [separator, part])));
-}
-
-/** Marks a whole text as standing for something that could not be said. */
-export function standingFor(printed: Printed, ...losses: readonly Omit<Loss, 'from' | 'to'>[]): Printed {
-  const here = losses.map((loss): Loss => ({ ...loss, from: 0, to: printed.text.length }));
-  return { text: printed.text, losses: [...here, ...printed.losses] };
-}
-
-/** Losses that several dialects have. */
-export const ORDER_LOST = {
-  lost: 'the order of words near each other',
-  instead: 'any order',
-  effect: 'widens',
-} as const;
-
-export const foreignHeading = (label: string) =>
-  ({
-    lost: `that “${label}” is of another vocabulary`,
-    instead: 'the heading of that name here',
-    effect: 'either',
-  }) as const;
-
-/** AND, OR and NOT as words, with every parenthesis that makes the reading certain in any precedence. */
-export function inWords(query: AndQuery | OrQuery | NotQuery, print: (query: Query) => Printed): Printed {
-  const operand = (each: Query): Printed => {
-    const compound = each.kind === 'and' || each.kind === 'or' || each.kind === 'not';
-    return compound ? together('(', print(each), ')') : print(each);
+/** What a dialect can say. */
+export interface Abilities {
+  fields: readonly SearchField[];
+  /** `?` for one letter in a word that stands alone */
+  oneLetter: boolean;
+  /** patterns within a phrase */
+  inPhrase: { anyEnding: boolean; oneLetter: boolean };
+  near: null | {
+    ordered: boolean;
+    /** words of different fields near each other, which no record can hold */
+    acrossFields: boolean;
+    /** phrases and patterns, or else single whole words only */
+    phrases: boolean;
   };
-  return query.kind === 'not'
-    ? together(operand(query.include), ' NOT ', operand(query.exclude))
-    : joined(query.operands.map(operand), ` ${query.kind.toUpperCase()} `);
+  headings: null | { central: boolean; subheadings: boolean; anyVocabulary: boolean };
+  /** references to other lines */
+  lines: boolean;
 }

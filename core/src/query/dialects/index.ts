@@ -1,3 +1,11 @@
-export { corvaneDialect } from './corvane/index.js';
 export { DIALECTS } from './dialects.js';
-export type { Dialect, DialectContext, DialectError, DialectResult, Loss, Printed } from './dialect.js';
+export type {
+  Abilities,
+  Dialect,
+  DialectContext,
+  DialectError,
+  DialectResult,
+  Effect,
+  Loss,
+  Printed,
+} from './dialect.js';

@@ -26,25 +26,38 @@ export function unreadable(at: number, message: string): never {
   throw new Unreadable({ at, message });
 }
 
-/** Runs a reader; what it cannot read becomes a value. */
-export function reading(text: string, read: () => Query): DialectResult {
+/** How a dialect cuts a string into lexemes. Both patterns are sticky. */
+export interface Lexing {
+  quote: '"' | "'";
+  symbols: RegExp;
+  word: RegExp;
+}
+
+/**
+ * Runs a reader over the whole of a string; what it cannot read becomes a value.
+ * @param expected what may stand behind a query, for the error where something else does
+ */
+export function reading(
+  text: string,
+  lexing: Lexing,
+  expected: string,
+  read: (walk: Walk) => Query,
+): DialectResult {
   try {
     if (text.length > MAX_LENGTH) {
       unreadable(MAX_LENGTH, `The string has ${text.length} characters; ${MAX_LENGTH} is the most.`);
     }
-    return { ok: true, query: normaliseQuery(read()) };
+    const walk = new Walk(lexemesOf(text, lexing));
+    const query = read(walk);
+    walk.end(expected);
+    return { ok: true, query: normaliseQuery(query), cautions: walk.cautions };
   } catch (error) {
     if (error instanceof Unreadable) return { ok: false, error: error.error };
     throw error;
   }
 }
 
-/**
- * Cuts a string into lexemes.
- * @param symbols a sticky pattern of the dialect's symbols
- * @param word a sticky pattern of its words
- */
-export function lexemesOf(text: string, quote: '"' | "'", symbols: RegExp, word: RegExp): Lexeme[] {
+function lexemesOf(text: string, { quote, symbols, word }: Lexing): Lexeme[] {
   const lexemes: Lexeme[] = [];
   const space = /\s+/y;
   const quoted = quote === '"' ? /"((?:[^"\\]|\\[\s\S])*)"/y : /'((?:[^'\\]|\\[\s\S])*)'/y;
@@ -75,6 +88,7 @@ export function lexemesOf(text: string, quote: '"' | "'", symbols: RegExp, word:
 
 /** Walks over lexemes. */
 export class Walk {
+  readonly cautions: DialectError[] = [];
   private position = 0;
   private depth = 0;
 
@@ -138,6 +152,75 @@ export class Walk {
   }
 }
 
+/**
+ * Operators of one level of parentheses: where OR meets another, databases differ in what they join first.
+ */
+export class Level {
+  private readonly met = new Map<string, number>();
+
+  constructor(
+    private readonly walk: Walk,
+    private readonly precedence: string,
+  ) {}
+
+  meet(operator: string, at: number): void {
+    if (!this.met.has(operator)) this.met.set(operator, at);
+  }
+
+  /** Warns where the reading depends on the database. */
+  close(): void {
+    const caution = precedenceCaution(this.met, this.precedence);
+    if (caution !== null) this.walk.cautions.push(caution);
+  }
+}
+
+/** @param met the operators of one level, and where each stands first */
+export function precedenceCaution(met: ReadonlyMap<string, number>, precedence: string): DialectError | null {
+  if (!met.has('or') || met.size === 1) return null;
+  const names = [...met.keys()].map((each) => each.toUpperCase()).join(' and ');
+  const message = `${names} stand side by side without parentheses. Here ${precedence}; other databases read it otherwise, so parentheses are safer.`;
+  return { at: Math.max(...met.values()), message };
+}
+
+/**
+ * AND, OR and NOT as words; OR binds least.
+ * @param notTakesFrom what NOT takes away from: the operand before it, or all that AND has joined before it
+ */
+export function wordOperators(
+  walk: Walk,
+  { precedence, notTakesFrom }: { precedence: string; notTakesFrom: 'operand' | 'all before' },
+  operand: () => Query,
+): Query {
+  const level = new Level(walk, precedence);
+  const took = (word: string): boolean => {
+    const { at } = walk.peek();
+    const taken = walk.tookWord(word);
+    if (taken) level.meet(word, at);
+    return taken;
+  };
+  const taken = (include: Query): Query => ({ kind: 'not', include, exclude: operand() });
+  const tight = (): Query => {
+    let query = took('not') ? taken({ kind: 'everything' }) : operand();
+    while (notTakesFrom === 'operand' && took('not')) query = taken(query);
+    return query;
+  };
+  const joined = (): Query => {
+    let query = tight();
+    for (;;) {
+      if (took('and')) {
+        query =
+          notTakesFrom === 'all before' && took('not')
+            ? taken(query)
+            : { kind: 'and', operands: [query, tight()] };
+      } else if (notTakesFrom === 'all before' && took('not')) query = taken(query);
+      else return query;
+    }
+  };
+  const query = chain('or', joined(), () => (took('or') ? joined() : null));
+  level.close();
+  return query;
+}
+
 /** One or more operands with an operator between them. */
 export function chain(kind: 'and' | 'or', first: Query, more: () => Query | null): Query {
   const operands = [first];
@@ -150,6 +233,30 @@ export function phraseAt(text: string, at: number): WordPattern[] {
   const result = parsePhrase(text);
   if (result.ok) return result.phrase;
   return unreadable(at + result.error.at, result.error.message);
+}
+
+/** Signs that mean something in one dialect or another, so that a word with them was meant for it. */
+const SIGNS = /[=~&|!<>{}[\];\\]/;
+
+/** A word without quotation marks. One with signs is refused, so that a string of another database is not misread. */
+export function bareWordAt({ text, at }: Lexeme): WordPattern[] {
+  if (!/^[\p{L}\p{N}?]/u.test(text) || SIGNS.test(text)) {
+    unreadable(
+      at,
+      `“${text}” has signs that mean nothing here. To search it as a word, put it in quotation marks.`,
+    );
+  }
+  return phraseAt(text, at);
+}
+
+/** For dialects that have no `?`. @param at where the text begins in the whole string */
+export function refuseOneLetter(text: string, at: number): void {
+  const unknown = /(?<!\\)\?/.exec(text);
+  if (unknown === null) return;
+  unreadable(
+    at + unknown.index,
+    'There is no ? for one letter here: spell the words out, or end the word with *.',
+  );
 }
 
 export function unquoted(text: string): string {

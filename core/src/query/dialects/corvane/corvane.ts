@@ -2,30 +2,14 @@
  * The call form of the Corvane Medical Index: `words("night shift*") AND heading("Shift work", narrower)`.
  * NOT binds most, then AND, then OR. It has no ordered near. Words without a field are joined with a heading.
  */
-import {
-  isYearRange,
-  SEARCH_FIELDS,
-  type NearQuery,
-  type Query,
-  type SearchField,
-  type WordsQuery,
-} from '../../model.js';
-import { normaliseQuery } from '../../normalise.js';
+import { SEARCH_FIELDS, type NearQuery, type Query, type SearchField, type WordsQuery } from '../../model.js';
 import { printPhrase } from '../../phrase.js';
+import type { Abilities, Dialect, DialectContext } from '../dialect.js';
+import { fourDigits, type Form } from '../form.js';
+import { printIn } from '../printing.js';
 import {
-  foreignHeading,
-  inWords,
-  ORDER_LOST,
-  said,
-  standingFor,
-  type Dialect,
-  type DialectContext,
-  type Printed,
-} from '../dialect.js';
-import {
-  chain,
+  bareWordAt,
   distanceAt,
-  lexemesOf,
   lineAt,
   OPERATOR_WORDS,
   phraseAt,
@@ -33,91 +17,77 @@ import {
   reading,
   unquoted,
   unreadable,
-  Walk,
+  wordOperators,
   yearAt,
   type Lexeme,
+  type Lexing,
+  type Walk,
 } from '../reading.js';
+
+const PRECEDENCE = 'NOT is read first, then AND, then OR';
+const FIELDS = SEARCH_FIELDS.filter((field) => field !== 'fulltext');
+const abilities: Abilities = {
+  fields: FIELDS,
+  oneLetter: true,
+  inPhrase: { anyEnding: true, oneLetter: true },
+  near: { ordered: false, acrossFields: true, phrases: true },
+  headings: { central: true, subheadings: true, anyVocabulary: false },
+  lines: true,
+};
+const LEXING: Lexing = { quote: '"', symbols: /\.\.|[(),:]/y, word: /[^\s"(),:.]+/y };
 
 export const corvaneDialect: Dialect = {
   id: 'corvane',
-  print: (query, context) => print(normaliseQuery(query), context),
+  precedence: PRECEDENCE,
+  abilities,
+  print: (query, context) => printIn(form, abilities, query, context),
   parse: (text, context) =>
-    reading(text, () => {
-      const walk = new Walk(lexemesOf(text, '"', /\.\.|[(),:]/y, /[^\s"(),:.]+/y));
-      const query = readOr(walk, context);
-      walk.end('AND, OR, NOT or the end');
-      return query;
-    }),
+    reading(text, LEXING, 'AND, OR, NOT or the end', (walk) => readQuery(walk, context)),
 };
 
 const HEADING_WORDS = 'headingwords';
 const callOf = (field: SearchField) => (field === 'headings' ? HEADING_WORDS : field);
 const quoted = (text: string) => quotedWith('"', text);
+const wordsCall = ({ field, phrase }: WordsQuery) => `${callOf(field)}(${quoted(printPhrase(phrase))})`;
 
-function print(query: Query, context: DialectContext): Printed {
-  switch (query.kind) {
-    case 'words':
-      return said(`${callOf(query.field)}(${quoted(printPhrase(query.phrase))})`);
-    case 'near':
-      return printNear(query);
-    case 'heading': {
-      const options = [
-        ...(query.narrower ? ['narrower'] : []),
-        ...(query.central ? ['central'] : []),
-        ...query.subheadings.map((each) => `subheading: ${quoted(each)}`),
-      ];
-      const call = said(`heading(${[quoted(query.label), ...options].join(', ')})`);
-      return query.vocabulary === context.vocabulary ? call : standingFor(call, foreignHeading(query.label));
-    }
-    case 'limit':
-      if (isYearRange(query)) {
-        if (query.from === null && query.to === null) return said('all()');
-        const four = (year: number | null) => (year === null ? '' : String(year).padStart(4, '0'));
-        return said(`year(${four(query.from)}..${four(query.to)})`);
-      }
-      if (query.values.length === 0) throw new RangeError(`the limit on ${query.field} has no values`);
-      return said(`${query.field}(${query.values.map(quoted).join(', ')})`);
-    case 'line':
-      return said(`line(${query.line})`);
-    case 'everything':
-      return said('all()');
-    case 'and':
-    case 'or':
-    case 'not':
-      return inWords(query, (each) => print(each, context));
-  }
-}
+const form: Form = {
+  words: wordsCall,
+  near({ parts, distance }) {
+    const written = parts.map((part) =>
+      part.field === 'words' ? quoted(printPhrase(part.phrase)) : wordsCall(part),
+    );
+    return `near(${[distance, ...written].join(', ')})`;
+  },
+  heading({ label, narrower, central, subheadings }) {
+    const options = [
+      ...(narrower ? ['narrower'] : []),
+      ...(central ? ['central'] : []),
+      ...subheadings.map((each) => `subheading: ${quoted(each)}`),
+    ];
+    return `heading(${[quoted(label), ...options].join(', ')})`;
+  },
+  years(from, to) {
+    const four = (year: number | null) => (year === null ? '' : fourDigits(year));
+    return `year(${four(from)}..${four(to)})`;
+  },
+  limit: (field, values) => `${field}(${values.map(quoted).join(', ')})`,
+  line: (line) => `line(${line})`,
+  everything: 'all()',
+  operators: { and: ' AND ', or: ' OR ', not: ' NOT ' },
+};
 
-function printNear({ parts, distance, ordered }: NearQuery): Printed {
-  const written = parts.map((part) =>
-    part.field === 'words'
-      ? quoted(printPhrase(part.phrase))
-      : `${callOf(part.field)}(${quoted(printPhrase(part.phrase))})`,
+function readQuery(walk: Walk, context: DialectContext): Query {
+  return wordOperators(walk, { precedence: PRECEDENCE, notTakesFrom: 'operand' }, () =>
+    readOperand(walk, context),
   );
-  const near = said(`near(${[distance, ...written].join(', ')})`);
-  return ordered ? standingFor(near, ORDER_LOST) : near;
-}
-
-function readOr(walk: Walk, context: DialectContext): Query {
-  return chain('or', readAnd(walk, context), () => (walk.tookWord('or') ? readAnd(walk, context) : null));
-}
-
-function readAnd(walk: Walk, context: DialectContext): Query {
-  return chain('and', readNot(walk, context), () => (walk.tookWord('and') ? readNot(walk, context) : null));
-}
-
-function readNot(walk: Walk, context: DialectContext): Query {
-  let query = readOperand(walk, context);
-  while (walk.tookWord('not')) query = { kind: 'not', include: query, exclude: readOperand(walk, context) };
-  return query;
 }
 
 function readOperand(walk: Walk, context: DialectContext): Query {
   const first = walk.peek();
-  if (walk.took('(')) return walk.inParentheses(first, () => readOr(walk, context));
+  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, context));
   if (first.kind === 'quoted') {
     walk.next();
-    return bareWords(first.text, first.at + 1, context);
+    return bareWords({ ...first, at: first.at + 1 }, walk, context);
   }
   if (first.kind !== 'word' || OPERATOR_WORDS.has(first.text.toLowerCase())) {
     return walk.fail('a call such as words("…"), or words');
@@ -129,19 +99,27 @@ function readOperand(walk: Walk, context: DialectContext): Query {
     walk.expect(')', '“)” at the end of the call');
     return query;
   }
-  // Side by side they are one phrase, up to the next operator.
-  const words: string[] = [];
-  while (walk.peek().kind === 'word' && !OPERATOR_WORDS.has(walk.peek().text.toLowerCase())) {
-    words.push(walk.next().text);
+  walk.next();
+  const next = walk.peek();
+  if (next.kind === 'word' && !OPERATOR_WORDS.has(next.text.toLowerCase())) {
+    unreadable(
+      next.at,
+      `Words side by side are not joined here. For a phrase put quotation marks around “${first.text} ${next.text}”; for both words write AND.`,
+    );
   }
-  return bareWords(words.join(' '), first.at, context);
+  bareWordAt(first);
+  return bareWords(first, walk, context);
 }
 
 /** The database looks them up as an entry term and, if they are one, joins the heading: helpful, and a trap. */
-function bareWords(text: string, at: number, context: DialectContext): Query {
+function bareWords({ text, at }: Pick<Lexeme, 'text' | 'at'>, walk: Walk, context: DialectContext): Query {
   const words: Query = { kind: 'words', field: 'words', phrase: phraseAt(text, at) };
   const label = context.headingFor?.(unquoted(text)) ?? null;
-  if (label === null) return words;
+  if (label === null || context.vocabulary === null) return words;
+  walk.cautions.push({
+    at,
+    message: `The database joins the heading “${label}” to these words, since they have no field. To search the words alone, write words(${quoted(text)}).`,
+  });
   const heading: Query = {
     kind: 'heading',
     vocabulary: context.vocabulary,
@@ -155,7 +133,7 @@ function bareWords(text: string, at: number, context: DialectContext): Query {
 
 function readCall(name: Lexeme, walk: Walk, context: DialectContext): Query {
   const called = name.text.toLowerCase();
-  const field = SEARCH_FIELDS.find((each) => callOf(each) === called);
+  const field = FIELDS.find((each) => callOf(each) === called);
   if (field !== undefined) return readWords(field, walk);
   switch (called) {
     case 'heading':
@@ -171,15 +149,7 @@ function readCall(name: Lexeme, walk: Walk, context: DialectContext): Query {
   }
   const limit = context.limitFields.find((each) => each.toLowerCase() === called);
   if (limit === undefined) {
-    const known = [
-      ...SEARCH_FIELDS.map(callOf),
-      'heading',
-      'near',
-      'year',
-      'line',
-      'all',
-      ...context.limitFields,
-    ];
+    const known = [...FIELDS.map(callOf), 'heading', 'near', 'year', 'line', 'all', ...context.limitFields];
     unreadable(name.at, `There is no call “${name.text}”. There are ${known.join(', ')}.`);
   }
   const values = [quotedArgument(walk, 'a value in quotes')];
@@ -194,8 +164,10 @@ function readWords(field: SearchField, walk: Walk): WordsQuery {
   return { kind: 'words', field, phrase: phraseAt(argument.text, argument.at + 1) };
 }
 
-function readHeading(walk: Walk, context: DialectContext): Query {
+function readHeading(walk: Walk, { vocabulary }: DialectContext): Query {
+  const first = walk.peek();
   const label = quotedArgument(walk, 'the name of a heading in quotes');
+  if (vocabulary === null) unreadable(first.at, 'This database has no headings.');
   const subheadings: string[] = [];
   const flags = new Set<string>();
   while (walk.took(',')) {
@@ -209,7 +181,7 @@ function readHeading(walk: Walk, context: DialectContext): Query {
   }
   return {
     kind: 'heading',
-    vocabulary: context.vocabulary,
+    vocabulary,
     label,
     narrower: flags.has('narrower'),
     central: flags.has('central'),
@@ -224,7 +196,7 @@ function readNear(walk: Walk): NearQuery {
     if (walk.peek().kind === 'quoted') parts.push(readWords('words', walk));
     else {
       const name = walk.next();
-      const field = SEARCH_FIELDS.find((each) => callOf(each) === name.text.toLowerCase());
+      const field = FIELDS.find((each) => callOf(each) === name.text.toLowerCase());
       if (field === undefined) unreadable(name.at, 'Only words can be near each other.');
       walk.expect('(');
       parts.push(readWords(field, walk));

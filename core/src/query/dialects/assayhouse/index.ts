@@ -1,0 +1,1 @@
+export { assayhouseDialect } from './assayhouse.js';

@@ -1,0 +1,1 @@
+export { skeinDialect } from './skein.js';

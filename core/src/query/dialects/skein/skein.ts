@@ -1,0 +1,182 @@
+/**
+ * The plain form of the Skein Citation Index: `light "night shift*" OR nurses in:title -review`. Side by side means
+ * AND, and OR binds more than that. There are no headings, no near, no `?` and no references to lines.
+ */
+import { SEARCH_FIELDS, type Query, type SearchField } from '../../model.js';
+import { printPhrase } from '../../phrase.js';
+import type { Abilities, Dialect, DialectContext } from '../dialect.js';
+import { fourDigits, type Form } from '../form.js';
+import { printIn } from '../printing.js';
+import {
+  bareWordAt,
+  chain,
+  Level,
+  OPERATOR_WORDS,
+  phraseAt,
+  quotedWith,
+  reading,
+  refuseOneLetter,
+  unquoted,
+  unreadable,
+  type Lexeme,
+  type Lexing,
+  type Walk,
+} from '../reading.js';
+
+const PRECEDENCE = 'OR is read before words side by side are joined';
+const FIELDS = SEARCH_FIELDS.filter((field) => field !== 'headings' && field !== 'fulltext');
+const abilities: Abilities = {
+  fields: FIELDS,
+  oneLetter: false,
+  inPhrase: { anyEnding: true, oneLetter: false },
+  near: null,
+  headings: null,
+  lines: false,
+};
+const EVERYTHING = '*';
+/** A minus is a sign only before something; within a word it is a hyphen. */
+const LEXING: Lexing = { quote: '"', symbols: /[():]|-(?=\S)/y, word: /[^\s"():]+/y };
+
+export const skeinDialect: Dialect = {
+  id: 'skein',
+  precedence: PRECEDENCE,
+  abilities,
+  print: (query, context) => printIn(form, abilities, query, context),
+  parse: (text, context) =>
+    reading(text, LEXING, 'words, OR or the end', (walk) => readQuery(walk, 'words', context)),
+};
+
+const quoted = (text: string) => quotedWith('"', text);
+const never = (): never => {
+  throw new RangeError('this dialect has neither headings, near nor lines');
+};
+
+const form: Form = {
+  words({ field, phrase }) {
+    const words = printPhrase(phrase);
+    const plain = phrase.length === 1 && !OPERATOR_WORDS.has(words);
+    return (field === 'words' ? '' : `in:${field} `) + (plain ? words : quoted(words));
+  },
+  near: never,
+  heading: never,
+  line: never,
+  years(from, to) {
+    const four = (year: number | null) => (year === null ? '' : fourDigits(year));
+    return `year:${quoted(`${four(from)}-${four(to)}`)}`;
+  },
+  limit(field, values) {
+    const each = values.map((value) => `${field}:${quoted(value)}`);
+    return each.length === 1 ? each.join('') : `(${each.join(' OR ')})`;
+  },
+  everything: EVERYTHING,
+  operators: { and: ' ', or: ' OR ', not: ' -' },
+};
+
+/** @param field where words without a field of their own are looked for */
+function readQuery(walk: Walk, field: SearchField, context: DialectContext): Query {
+  const level = new Level(walk, PRECEDENCE);
+  const either = (): Query =>
+    chain('or', readOperand(walk, field, context), () => {
+      const { at } = walk.peek();
+      if (!walk.tookWord('or')) return null;
+      level.meet('or', at);
+      return readOperand(walk, field, context);
+    });
+  const without = (include: Query): Query => ({
+    kind: 'not',
+    include,
+    exclude: readOperand(walk, field, context),
+  });
+  let query = walk.took('-') ? without({ kind: 'everything' }) : either();
+  for (;;) {
+    const { kind, text, at } = walk.peek();
+    if (kind === 'end' || (kind === 'symbol' && text === ')')) break;
+    if (kind === 'word' && OPERATOR_WORDS.has(text.toLowerCase())) refuseOperator(walk.peek());
+    if (walk.took('-')) {
+      level.meet('not', at);
+      query = without(query);
+    } else {
+      level.meet('and', at);
+      query = { kind: 'and', operands: [query, either()] };
+    }
+  }
+  level.close();
+  return query;
+}
+
+/** A string that was written for a database with other operators is refused, not read as if they were words. */
+function refuseOperator({ text, at }: Lexeme): never {
+  const message = {
+    and: 'AND is not written here: words side by side are joined, after OR.',
+    not: 'NOT is written here as a minus before the word, without a space.',
+    or: 'OR stands between two words, phrases or parentheses.',
+  }[text.toLowerCase()];
+  return unreadable(at, `${message ?? text} To search it as a word, put it in quotation marks.`);
+}
+
+function readOperand(walk: Walk, field: SearchField, context: DialectContext): Query {
+  const first = walk.peek();
+  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, field, context));
+  if (first.kind === 'quoted') {
+    walk.next();
+    refuseOneLetter(first.text, first.at + 1);
+    return { kind: 'words', field, phrase: phraseAt(first.text, first.at + 1) };
+  }
+  if (first.kind !== 'word') return walk.fail('a word, a phrase in quotes, or a field');
+  if (OPERATOR_WORDS.has(first.text.toLowerCase())) refuseOperator(first);
+  walk.next();
+  const next = walk.peek();
+  if (walk.took(':')) return readField(first, walk, context);
+  if (next.kind === 'symbol' && next.text === '(' && next.at === first.at + first.text.length) {
+    unreadable(next.at, `There is no call “${first.text}(”. Put a space between a word and a parenthesis.`);
+  }
+  if (first.text === EVERYTHING) return { kind: 'everything' };
+  refuseOneLetter(first.text, first.at);
+  return { kind: 'words', field, phrase: bareWordAt(first) };
+}
+
+function readField(name: Lexeme, walk: Walk, context: DialectContext): Query {
+  const called = name.text.toLowerCase();
+  if (called === 'in') {
+    const { kind, text, at } = walk.next();
+    const field = FIELDS.find((each) => kind === 'word' && each === text.toLowerCase());
+    if (field === undefined) unreadable(at, `After “in:” stands one of ${FIELDS.join(', ')}.`);
+    if (walk.peek().text.toLowerCase() === 'in' && walk.peek(1).text === ':') {
+      unreadable(walk.peek().at, 'Words are looked for in one field: “in:” stands once before them.');
+    }
+    return readOperand(walk, field, context);
+  }
+  if (called === 'year') return readYears(walk);
+  const limit = context.limitFields.find((each) => each.toLowerCase() === called);
+  if (limit === undefined) {
+    const known = ['in', 'year', ...context.limitFields].map((each) => `${each}:`);
+    unreadable(name.at, `There is no “${name.text}:”. There are ${known.join(', ')}.`);
+  }
+  return { kind: 'limit', field: limit, values: [valueNext(walk, 'a value')] };
+}
+
+function readYears(walk: Walk): Query {
+  const { at } = walk.peek();
+  const text = valueNext(walk, 'a year, or a range such as 2005-2026');
+  const match = /^(\d{4})?(-)?(\d{4})?$/.exec(text);
+  const [, first, range, second] = match ?? [];
+  const year = (digits: string | undefined) => (digits === undefined ? null : Number(digits));
+  if (first === undefined && second === undefined) {
+    unreadable(at, 'A year is written with four digits, a range as 2005-2026, 2005- or "-2026".');
+  }
+  if (range === undefined && second !== undefined)
+    unreadable(at, 'A range of years is written as 2005-2026.');
+  return {
+    kind: 'limit',
+    field: 'year',
+    from: year(first),
+    to: range === undefined ? year(first) : year(second),
+  };
+}
+
+function valueNext(walk: Walk, expected: string): string {
+  const { kind, text } = walk.peek();
+  if ((kind !== 'quoted' && kind !== 'word') || text.trim() === '') walk.fail(expected);
+  walk.next();
+  return kind === 'quoted' ? unquoted(text).trim() : text;
+}

@@ -1,0 +1,1 @@
+export { wardlineDialect } from './wardline.js';
