@@ -1,6 +1,6 @@
 export { recordsToCsl } from './csl.js';
 export type { CslItem } from './csl.js';
-export type { AbstractSection, BibRecord, HeadingAssignment, PersonName } from './model.js';
+export type { AbstractSection, BibRecord, HeadingAssignment, PersonName, RelatedRecord } from './model.js';
 export { MODS_NAMESPACE, recordFromMods, recordToMods } from './mods.js';
 export { recordsToRis } from './ris.js';
 export { sectionsOf } from './sections.js';

@@ -21,6 +21,14 @@ export interface HeadingAssignment {
   subheadings: string[];
 }
 
+/** Another record of the same database that a record points to. */
+export interface RelatedRecord {
+  /** `references`: cited by this record; `version`: the same work at another stage, such as its preprint */
+  relation: 'references' | 'version';
+  accession: string;
+  title: string;
+}
+
 export interface BibRecord {
   /** the database's own number for the record; unique within the database */
   accession: string;
@@ -42,4 +50,7 @@ export interface BibRecord {
   /** when the record came into the database and when it was last changed, as ISO dates; null when not told */
   entered: string | null;
   changed: string | null;
+  /** further text that the database holds, such as the search strategy that a review reported */
+  fullText?: AbstractSection[];
+  related?: RelatedRecord[];
 }

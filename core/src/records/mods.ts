@@ -1,11 +1,14 @@
 /** Records as MODS 3.8. Headings are `subject` with `authority`; a central one has `usage="primary"`. */
-import type { AbstractSection, BibRecord, HeadingAssignment, PersonName } from './model.js';
+import type { AbstractSection, BibRecord, HeadingAssignment, PersonName, RelatedRecord } from './model.js';
 import { childAt, childrenNamed, escapeXml, textAt, type XmlElement } from './xml.js';
 
 export const MODS_NAMESPACE = 'http://www.loc.gov/mods/v3';
 
 /** Fields of limits that MODS has no element for are carried as `note` with this type before the field's name. */
 const LIMIT_NOTE = 'limit:';
+/** Sections of the full text are notes of this type. */
+const FULL_TEXT_NOTE = 'fulltext';
+const RELATED_TYPES = { references: 'references', version: 'otherVersion' } as const;
 
 export function recordToMods(record: BibRecord): string {
   const element = (name: string, text: string, attributes = '') =>
@@ -36,6 +39,14 @@ export function recordToMods(record: BibRecord): string {
     ),
     ...Object.entries(record.limits).flatMap(([field, values]) =>
       values.map((value) => element('note', value, ` type="${LIMIT_NOTE}${escapeXml(field)}"`)),
+    ),
+    ...(record.fullText ?? []).map(({ label, text }) => {
+      const labelled = label === null ? '' : ` displayLabel="${escapeXml(label)}"`;
+      return element('note', text, ` type="${FULL_TEXT_NOTE}"${labelled}`);
+    }),
+    ...(record.related ?? []).map(
+      ({ relation, accession, title }) =>
+        `<relatedItem type="${RELATED_TYPES[relation]}"><titleInfo>${element('title', title)}</titleInfo><recordInfo>${element('recordIdentifier', accession)}</recordInfo></relatedItem>`,
     ),
     `<relatedItem type="host"><titleInfo>${element('title', record.journal)}</titleInfo><part>`,
     record.volume === '' ? '' : `<detail type="volume">${element('number', record.volume)}</detail>`,
@@ -88,6 +99,7 @@ export function recordFromMods(mods: XmlElement): BibRecord | null {
     publicationTypes: childrenNamed(mods, 'genre').map((genre) => genre.text.trim()),
     headings: childrenNamed(mods, 'subject').flatMap(headingAssignment),
     limits: limitsOf(mods),
+    ...furtherOf(mods),
     entered: textAt(mods, 'recordInfo', 'recordCreationDate') || null,
     changed: textAt(mods, 'recordInfo', 'recordChangeDate') || null,
   };
@@ -119,6 +131,24 @@ function headingAssignment(subject: XmlElement): HeadingAssignment[] {
   const [label, ...subheadings] = childrenNamed(subject, 'topic').map((topic) => topic.text.trim());
   if (vocabulary === undefined || label === undefined) return [];
   return [{ vocabulary, label, central: subject.attributes.usage === 'primary', subheadings }];
+}
+
+/** The full text and related records; neither is there where a record has none. */
+function furtherOf(mods: XmlElement): Pick<BibRecord, 'fullText' | 'related'> {
+  const fullText = childrenNamed(mods, 'note')
+    .filter((note) => note.attributes.type === FULL_TEXT_NOTE)
+    .map(abstractSection);
+  const related = childrenNamed(mods, 'relatedItem').flatMap((item): RelatedRecord[] => {
+    const { type } = item.attributes;
+    const relation = type === RELATED_TYPES.references ? 'references' : 'version';
+    const accession = textAt(item, 'recordInfo', 'recordIdentifier');
+    const known = type === RELATED_TYPES.references || type === RELATED_TYPES.version;
+    return known && accession !== '' ? [{ relation, accession, title: titleOf(item) }] : [];
+  });
+  return {
+    ...(fullText.length === 0 ? {} : { fullText }),
+    ...(related.length === 0 ? {} : { related }),
+  };
 }
 
 function limitsOf(mods: XmlElement): Record<string, string[]> {

@@ -17,6 +17,8 @@ test('a record written as MODS is read back the same', () => {
         abstract: each.abstract
           .map((section) => ({ ...section, text: section.text.trim() }))
           .filter(({ text }) => text !== ''),
+        fullText: (each.fullText ?? []).map((section) => ({ ...section, text: section.text.trim() })),
+        related: [{ relation: 'version' as const, accession: 'A1', title: clean }],
       };
       const xml = parseXml(recordToMods(trimmed));
       expect(xml.ok && recordFromMods(xml.root)).toEqual(trimmed);

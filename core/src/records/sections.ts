@@ -1,5 +1,5 @@
 import type { TextField } from '../query/index.js';
-import type { BibRecord } from './model.js';
+import type { AbstractSection, BibRecord } from './model.js';
 
 /**
  * The texts of a field, one per section. A phrase never crosses from one section into the next: neither from one
@@ -10,9 +10,7 @@ export function sectionsOf(record: BibRecord, field: TextField): string[] {
     case 'title':
       return [record.title];
     case 'abstract':
-      return record.abstract.flatMap((section) =>
-        section.label === null ? [section.text] : [section.label, section.text],
-      );
+      return labelledTexts(record.abstract);
     case 'keywords':
       return record.keywords;
     case 'headings':
@@ -22,6 +20,10 @@ export function sectionsOf(record: BibRecord, field: TextField): string[] {
     case 'journal':
       return [record.journal];
     case 'fulltext':
-      return [];
+      return labelledTexts(record.fullText ?? []);
   }
+}
+
+function labelledTexts(sections: readonly AbstractSection[]): string[] {
+  return sections.flatMap(({ label, text }) => (label === null ? [text] : [label, text]));
 }

@@ -12,3 +12,4 @@ export { buildIndex, indexBytes } from './searchIndex.js';
 export { segmentText } from './segments.js';
 export type { Segment } from './segments.js';
 export type { SearchIndex } from './searchIndex.js';
+export { loadIndex, storeIndex } from './storedIndex.js';

@@ -57,6 +57,10 @@ export const record: fc.Arbitrary<BibRecord> = fc.record({
   limits: fc.constant({}),
   entered: fc.constant(null),
   changed: fc.constant(null),
+  fullText: fc.array(fc.record({ label: fc.constant('Light'), text: text.map((each) => `sleep ${each}`) }), {
+    minLength: 1,
+    maxLength: 2,
+  }),
 });
 
 const pattern: fc.Arbitrary<WordPattern> = fc.oneof(
@@ -87,6 +91,7 @@ const field: fc.Arbitrary<SearchField> = fc.constantFrom(
   'headings',
   'author',
   'journal',
+  'fulltext',
 );
 
 const words: fc.Arbitrary<WordsQuery> = fc.record({

@@ -96,7 +96,7 @@ function printWords(query: WordsQuery, printing: Printing): Printed {
     return instead(query, { ...query, field: 'words' }, printing, {
       lost: `“${printPhrase(query.phrase)}” in the field ${query.field}`,
       instead: 'title, abstract and keywords',
-      effect: query.field === 'fulltext' ? 'narrows' : 'either',
+      effect: 'either',
     });
   }
   if (query.phrase.every((pattern) => canStand(pattern, query.phrase.length, abilities))) {
