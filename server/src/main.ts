@@ -5,7 +5,7 @@ import { sruConnector } from './databases/sruConnector.js';
 import { DemoService } from './demo/demoService.js';
 
 /** The databases that ship with the program. */
-const STAND_INS = ['corvane', 'wardline', 'mindry'];
+const STAND_INS = ['corvane', 'wardline', 'mindry', 'assayhouse', 'skein'];
 
 const port = Number(process.env.PORT ?? 4310);
 const standInsPort = Number(process.env.STANDINS_PORT ?? 4311);

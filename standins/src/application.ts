@@ -1,80 +1,158 @@
 /** The stand-ins as one HTTP application: databases at /sru/<id>, vocabularies at /vocabularies/<id>.ttl. */
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import express, { type Express, type Request, type Response } from 'express';
-import { buildIndex, indexVocabulary, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
-import { readDatabases, readPeopleAndPlaces, readTopics, readVocabularies } from './content.js';
+import { vocabularyToTurtle } from '@even-lantern/core';
+import {
+  readDatabases,
+  readLimitRules,
+  readPeopleAndPlaces,
+  readTopics,
+  readVocabularies,
+} from './content.js';
 import { loadOrGenerate } from './corpus.js';
 import type { Content } from './generate.js';
-import type { StandInDatabase } from './sru/database.js';
-import { sruService, type SruParameters } from './sru/operations.js';
+import { standIn, type StandIn } from './standIn.js';
+import { sruService, type SruParameters, type SruService } from './sru/operations.js';
+import { sendWith, TROUBLES, type Trouble } from './trouble.js';
 
 export interface StandInOptions {
   /** where the authored content lies */
   contentFolder: string;
-  /** where generated records are kept */
+  /** where generated records are kept, and which release each database is in */
   dataFolder: string;
   /** records of each database, instead of their own sizes */
   size?: number;
 }
 
-const PAGE_CAP = 100;
+const DEFAULT_DELAY = 5000;
 
 /** The content that records are made of: topics, and the vocabulary that they name headings in. */
 export function readContent(folder: string): Content {
   const [vocabulary] = readVocabularies(folder);
   if (vocabulary === undefined) throw new RangeError(`there is no vocabulary in ${folder}`);
+  return contentWith(folder, vocabulary);
+}
+
+function contentWith(folder: string, vocabulary: Content['vocabulary']): Content {
   return { vocabulary, topics: readTopics(folder), people: readPeopleAndPlaces(folder) };
 }
 
 /** Loads or makes the databases. Takes some seconds the first time. */
-export function openDatabases({ contentFolder, dataFolder, size }: StandInOptions): StandInDatabase[] {
+export function openDatabases({ contentFolder, dataFolder, size }: StandInOptions): StandIn[] {
   const vocabularies = readVocabularies(contentFolder);
+  const [first] = vocabularies;
+  if (first === undefined) throw new RangeError(`there is no vocabulary in ${contentFolder}`);
   const recipes = readDatabases(contentFolder).map((each) => ({ ...each, size: size ?? each.size }));
-  const corpora = loadOrGenerate(dataFolder, readContent(contentFolder), vocabularies, recipes);
-  return recipes.flatMap((recipe) => {
-    const { id, name, description, release } = recipe;
-    const records = corpora.get(id) ?? [];
-    const vocabulary = vocabularies.find((each) => each.id === recipe.vocabulary);
-    if (vocabulary === undefined) return [];
-    const values = (of: (record: BibRecord) => readonly string[]) => [...new Set(records.flatMap(of))].sort();
-    return {
-      id,
-      name,
-      description,
-      release,
-      records,
-      index: buildIndex(records),
-      tree: indexVocabulary(vocabulary),
-      limits: {
-        language: values((record) => [record.language]),
-        publicationType: values((record) => record.publicationTypes),
-        ageGroup: values((record) => record.limits.ageGroup ?? []),
-        ...(recipe.tellsAwaiting ? { indexing: values((record) => record.limits.indexing ?? []) } : {}),
-      },
-      pageCap: PAGE_CAP,
-    };
+  const content = contentWith(contentFolder, first);
+  const limits = readLimitRules(contentFolder);
+  const corpus = loadOrGenerate(dataFolder, { content, vocabularies, recipes, limits });
+  const statePath = join(dataFolder, 'releases.json');
+  const state = readState(statePath);
+  return recipes.map((recipe) => {
+    const vocabulary = vocabularies.find(({ id }) => id === recipe.vocabulary) ?? null;
+    return standIn(recipe, vocabulary, corpus, state[recipe.id], (release) => {
+      writeFileSync(statePath, JSON.stringify({ ...readState(statePath), [recipe.id]: release }));
+    });
   });
 }
 
-export async function standInApplication(databases: readonly StandInDatabase[]): Promise<Express> {
+function readState(path: string): Record<string, string> {
+  return existsSync(path) ? (JSON.parse(readFileSync(path, 'utf8')) as Record<string, string>) : {};
+}
+
+export function standInApplication(databases: readonly StandIn[]): Express {
   const application = express();
   application.disable('x-powered-by');
   application.use(express.urlencoded({ extended: false, limit: '2mb' }));
-  for (const database of databases) {
-    const service = sruService(database);
-    const answer = (request: Request, response: Response, parameters: unknown) => {
-      const { localAddress = '127.0.0.1', localPort = 0 } = request.socket;
-      response
-        .type('application/sru+xml; charset=utf-8')
-        .send(service.answer(firstValues(parameters), localAddress, localPort));
-    };
-    application.get(`/sru/${database.id}`, (request, response) => answer(request, response, request.query));
-    // Long queries do not fit into an address; the standard allows POST with the same parameters.
-    application.post(`/sru/${database.id}`, (request, response) => answer(request, response, request.body));
-    const turtle = await vocabularyToTurtle(database.tree.vocabulary);
-    application.get(`/vocabularies/${database.tree.vocabulary.id}.ttl`, (_request, response) => {
-      response.type('text/turtle; charset=utf-8').send(turtle);
-    });
-  }
+  // Only what is sent as JSON can change a stand-in, so that no page of another origin can.
+  const controls = express.json({ limit: '10kb' });
+  const byId = new Map(databases.map((each) => [each.id, each]));
+  const troubles = new Map<string, Trouble>();
+  const services = new Map<string, SruService>();
+
+  const serviceOf = (database: StandIn, release: string | undefined): SruService => {
+    const state = (release === undefined ? null : database.at(release)) ?? database.present();
+    const key = `${database.id} ${state.release} ${database.present().release}`;
+    let service = services.get(key);
+    if (service === undefined) services.set(key, (service = sruService(state)));
+    return service;
+  };
+
+  const trouble = (id: string): Trouble | null => {
+    const own = troubles.get(id);
+    if (own === undefined) return null;
+    if (own.times !== null) {
+      own.times -= 1;
+      if (own.times <= 0) troubles.delete(id);
+    }
+    return own;
+  };
+
+  const answer = (
+    request: Request<{ id: string }>,
+    response: Response,
+    given: unknown,
+  ): Promise<void> | void => {
+    const database = byId.get(request.params.id);
+    if (database === undefined) {
+      response.status(404).type('text/plain').send('There is no such database.');
+      return;
+    }
+    const { localAddress = '127.0.0.1', localPort = 0 } = request.socket;
+    return sendWith(trouble(database.id), request, response, firstValues(given), (parameters) =>
+      serviceOf(database, parameters.release).answer(parameters, localAddress, localPort),
+    );
+  };
+  application.get('/sru/:id', (request, response) => answer(request, response, request.query));
+  // Long queries do not fit into an address; the standard allows POST with the same parameters.
+  application.post('/sru/:id', (request, response) => answer(request, response, request.body));
+
+  const turtles = new Map<string, Promise<string>>();
+  application.get('/vocabularies/:file', async (request, response) => {
+    const { release } = firstValues(request.query);
+    const id = request.params.file.replace(/\.ttl$/, '');
+    const vocabulary = databases
+      .flatMap((each) => each.vocabularies())
+      .find((each) => each.id === id && (release === undefined || each.release === release));
+    if (vocabulary === undefined) {
+      response.status(404).type('text/plain').send('There is no such vocabulary.');
+      return;
+    }
+    const key = `${id} ${vocabulary.release}`;
+    const turtle = turtles.get(key) ?? vocabularyToTurtle(vocabulary);
+    turtles.set(key, turtle);
+    response.type('text/turtle; charset=utf-8').send(await turtle);
+  });
+
+  application.post('/control/:id/advance', controls, (request, response) => {
+    const database = byId.get(request.params.id ?? '');
+    if (database === undefined || request.is('application/json') === false) {
+      response.status(database === undefined ? 404 : 415).end();
+      return;
+    }
+    const next = database.advance();
+    if (next === null) response.status(409).json({ message: 'There is no later release.' });
+    else response.json({ release: next.release });
+  });
+  application.post('/control/:id/trouble', controls, (request, response) => {
+    const database = byId.get(request.params.id ?? '');
+    if (database === undefined || request.is('application/json') === false) {
+      response.status(database === undefined ? 404 : 415).end();
+      return;
+    }
+    const { kind, times, delay } = (request.body ?? {}) as Partial<Record<string, unknown>>;
+    const known = TROUBLES.find((each) => each === kind);
+    if (known === undefined) troubles.delete(database.id);
+    else {
+      troubles.set(database.id, {
+        kind: known,
+        times: typeof times === 'number' ? times : null,
+        delay: typeof delay === 'number' ? delay : DEFAULT_DELAY,
+      });
+    }
+    response.json({ trouble: troubles.get(database.id) ?? null, known: TROUBLES });
+  });
   application.get('/', (_request, response) => {
     response.json({ databases: databases.map(({ id, name }) => ({ id, name, address: `/sru/${id}` })) });
   });

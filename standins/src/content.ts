@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Heading, Vocabulary } from '@even-lantern/core';
+import type { Design } from './writing.js';
 
 export interface Outcome {
   names: string[];
@@ -45,24 +46,57 @@ export interface DatabaseRecipe {
   id: string;
   name: string;
   description: string;
-  release: string;
-  /** the id of its vocabulary */
-  vocabulary: string;
+  about: About;
+  /** ISO dates of its releases, in order */
+  releases: string[];
+  /** the release it is in until it is advanced */
+  present: string;
+  /** the id of its vocabulary; null when it has none */
+  vocabulary: string | null;
   /** what its own numbers of records begin with */
   accession: string;
+  /** records in the present release */
   size: number;
   seed: number;
+  /** the year of its first records, but for early ones */
+  firstYear: number;
+  early?: { size: number; from: number; to: number };
   /** the share of records, the newest, that indexers have not reached yet; and whether those records say so */
   awaiting: number;
   tellsAwaiting: boolean;
+  /** designs and kinds of its own records, by how often they come; without it, those of journals */
+  designs?: Partial<Record<Design, number>>;
+  /** the publication types of each design, with `otherwise` for the rest; without it, the design's own name */
+  types?: Record<string, string[]>;
+  /** where works of some designs come out, instead of in journals: they have no pages */
+  journals?: Record<string, string>;
+  /** names of rules in `limits.json` */
+  limits: string[];
+  /** whether records tell what they cite */
+  citations?: boolean;
   /** how works of the first database are told here; without it, none are taken over */
   shared?: SharedWorks;
 }
 
+/** What a database says of itself, for people who have to choose. */
+export interface About {
+  covers: string;
+  goodFor: string;
+  weakFor: string;
+  /** how well it suits each type of question, 0 to 3 */
+  suits: Record<string, number>;
+}
+
 /** What becomes of a work's description in another database. */
 export interface SharedWorks {
-  /** of the works of the first database that are about what this one covers */
+  /** works are taken from all databases before this one, not only from the first */
+  from?: 'all';
+  /** of the works that are about what this one covers */
   share: number;
+  /** only works of these designs, each told as another */
+  only?: Partial<Record<Design, Design>>;
+  /** at most so many */
+  most?: number;
   /** given names cut to initials */
   initials: boolean;
   /** the last page without the digits it has in common with the first */
@@ -70,7 +104,35 @@ export interface SharedWorks {
   /** shares of records without DOI, and with titles in capitals */
   withoutDoi: number;
   capitalTitles: number;
+  /** shares of works that are here as a preprint, a conference abstract or with an erratum as well */
+  preprints?: number;
+  conferenceAbstracts?: number;
+  errata?: number;
 }
+
+/** How the values of a limit follow from what a record tells. */
+export interface LimitRule {
+  /** records that have any value at all; the rest have none */
+  share?: number;
+  /** looks at the journal's name rather than at title and abstract */
+  byJournal?: boolean;
+  /** begins with the values of another limit */
+  also?: string;
+  /** every rule that holds adds its values */
+  rules: { values: string[]; words?: string[]; designs?: string[]; share?: number }[];
+  /** the values where no rule holds */
+  otherwise: string[];
+}
+
+/** What becomes of a vocabulary with a release. */
+export type VocabularyChange =
+  | {
+      release: string;
+      added: string;
+      /** records indexed from then on with this heading get the new one too */
+      with?: string;
+    }
+  | { release: string; renamed: { from: string; to: string } };
 
 /** Content that cannot be read, with the line where it is wrong. */
 export class ContentError extends Error {}
@@ -79,18 +141,19 @@ export class ContentError extends Error {}
 export interface AuthoredVocabulary extends Vocabulary {
   /** by label, the headings of the Corvane Subject Tree that stand for the same matter */
   counterparts: ReadonlyMap<string, readonly string[]>;
+  changes: readonly VocabularyChange[];
 }
 
 /** Reads the vocabularies that `vocabularies.json` lists; each is written in a file named after its id. */
 export function readVocabularies(folder: string): AuthoredVocabulary[] {
-  const listed = JSON.parse(readFileSync(join(folder, 'vocabularies.json'), 'utf8')) as Omit<
+  const listed = JSON.parse(readFileSync(join(folder, 'vocabularies.json'), 'utf8')) as (Omit<
     Vocabulary,
     'headings'
-  >[];
+  > & { changes?: VocabularyChange[] })[];
   return listed.map((each) => {
     const file = `${each.id}.txt`;
     try {
-      return { ...each, ...parseTree(readFileSync(join(folder, file), 'utf8')) };
+      return { ...each, changes: each.changes ?? [], ...parseTree(readFileSync(join(folder, file), 'utf8')) };
     } catch (error) {
       if (error instanceof ContentError) throw new ContentError(`${file}, ${error.message}`);
       throw error;
@@ -100,6 +163,10 @@ export function readVocabularies(folder: string): AuthoredVocabulary[] {
 
 export function readDatabases(folder: string): DatabaseRecipe[] {
   return JSON.parse(readFileSync(join(folder, 'databases.json'), 'utf8')) as DatabaseRecipe[];
+}
+
+export function readLimitRules(folder: string): Record<string, LimitRule> {
+  return JSON.parse(readFileSync(join(folder, 'limits.json'), 'utf8')) as Record<string, LimitRule>;
 }
 
 export function readTopics(folder: string): Topic[] {

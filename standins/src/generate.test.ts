@@ -13,8 +13,9 @@ test('the same seed gives the same records, another seed others', () => {
 });
 
 test('one record in eight, the newest, has no headings', () => {
-  expect(records.slice(-100).every((record) => record.headings.length === 0)).toBe(true);
-  expect(records.slice(0, 700).every((record) => record.headings.length > 0)).toBe(true);
+  const awaiting = records.filter((record) => record.headings.length === 0).length;
+  expect(Math.abs(awaiting - 100)).toBeLessThan(20);
+  expect(records.slice(-awaiting).every((record) => record.headings.length === 0)).toBe(true);
   expect(records.map((record) => record.entered)).toEqual(records.map((record) => record.entered).sort());
 });
 

@@ -8,7 +8,8 @@ import {
 } from '@even-lantern/core';
 import { chance as seededChance, type Chance } from './chance.js';
 import type { PeopleAndPlaces, Topic } from './content.js';
-import { tell, type Design } from './writing.js';
+import { asIndexedOn, isoDay } from './releases.js';
+import { tell, type Design, type OtherDesign, type StudyDesign } from './writing.js';
 
 export interface Content {
   /** the vocabulary that topics name their headings in */
@@ -19,13 +20,18 @@ export interface Content {
 
 export interface GenerateOptions {
   seed: number;
-  /** how many records */
+  /** how many records have come in by `until` */
   size: number;
   /** what the database's own numbers of records begin with */
   accession?: string;
-  indexing?: Indexing;
-  /** the last day that a record was entered, in milliseconds */
+  indexing?: Indexing | null;
+  /** the last day that counts for `size`, in milliseconds */
   until?: number;
+  /** the last day of all: records of later releases come in until then */
+  last?: number;
+  firstYear?: number;
+  designs?: Partial<Record<Design, number>>;
+  types?: Readonly<Record<string, readonly string[]>>;
 }
 
 /** How a database gives headings to records. */
@@ -33,7 +39,7 @@ export interface Indexing {
   vocabulary: Vocabulary;
   /** its headings for one of the vocabulary that topics are written in */
   headingsFor(label: string): readonly string[];
-  /** the share of records, the newest, that indexers have not reached yet */
+  /** the share of records, the newest, that indexers have not reached at any time */
   awaiting: number;
   /** whether a record tells that it is not indexed yet */
   tellsAwaiting: boolean;
@@ -52,33 +58,40 @@ export interface WrittenRecord {
 const RELEASE_DAY = Date.UTC(2026, 8, 28);
 const FIRST_YEAR = 1994;
 const DAY = 86_400_000;
-const DAYS_TO_INDEX = [30, 160] as const;
+/** Of a database's size, what comes in with each later release, about. */
+const ARRIVING_A_YEAR = 0.07;
 /** How many times as often the first topics are written about, so that the demo question has enough to read. */
 const EMPHASIS: Readonly<Record<string, number>> = { 'night-light': 3, 'duty-naps': 2, 'oncall-rural': 1.5 };
 
-const DESIGNS: readonly (readonly [Design, number])[] = [
-  ['randomised trial', 27],
-  ['cross-over trial', 6],
-  ['quasi-experimental study', 11],
-  ['cohort study', 13],
-  ['cross-sectional survey', 15],
-  ['qualitative study', 12],
-  ['systematic review', 7],
-  ['study protocol', 5],
-  ['editorial', 4],
-];
+const DESIGNS: Partial<Record<Design, number>> = {
+  'randomised trial': 27,
+  'cross-over trial': 6,
+  'quasi-experimental study': 11,
+  'cohort study': 13,
+  'cross-sectional survey': 15,
+  'qualitative study': 12,
+  'systematic review': 7,
+  'study protocol': 5,
+  editorial: 4,
+};
 
 /** The indexing of the database in whose vocabulary the topics are written. */
 export function ownIndexing(vocabulary: Vocabulary): Indexing {
   return { vocabulary, headingsFor: (label) => [label], awaiting: 1 / 8, tellsAwaiting: true };
 }
 
-/** Makes the records of one database, oldest first. The same options and content give the same records. */
+/**
+ * Makes the records of one database, oldest first, as they are on the last day. The same options and content give the
+ * same records.
+ */
 export function generateRecords(content: Content, options: GenerateOptions): BibRecord[] {
-  return writeRecords(content, options).map(({ record }) => record);
+  return asIndexedOn(
+    writeRecords(content, options).map(({ record }) => record),
+    isoDay(options.until ?? RELEASE_DAY),
+  );
 }
 
-/** Makes records as `generateRecords` does, and keeps what is known of them. */
+/** Makes records as `generateRecords` does, all of them indexed, and keeps what is known of them. */
 export function writeRecords(
   content: Content,
   {
@@ -87,17 +100,20 @@ export function writeRecords(
     accession = 'CMI',
     indexing = ownIndexing(content.vocabulary),
     until = RELEASE_DAY,
+    last = until,
+    firstYear = FIRST_YEAR,
+    designs = DESIGNS,
+    types,
   }: GenerateOptions,
 ): WrittenRecord[] {
   const chance = seededChance(seed);
   const weighted = content.topics.map((topic) => [topic, EMPHASIS[topic.id] ?? 1] as const);
-  const indexer = indexerOf(content.vocabulary, indexing, until);
-  const entered = Array.from({ length: size }, () => entryDay(chance, until)).sort((a, b) => a - b);
-  const firstAwaiting = size - Math.round(size * indexing.awaiting);
+  const indexer = indexerOf(content.vocabulary, indexing, Date.UTC(firstYear, 0, 1), until);
+  const entered = [...entryDays(size, firstYear, until, chance), ...laterDays(size, until, last, chance)];
   const titles = new Set<string>();
   return entered.map((day, i): WrittenRecord => {
     const topic = chance.weighted(weighted);
-    const design = designFor(topic, chance);
+    const design = designFor(designs, topic, chance);
     let told = tell(design, topic, chance);
     for (let tries = 0; titles.has(told.title) && tries < 20; tries += 1) told = tell(design, topic, chance);
     titles.add(told.title);
@@ -122,42 +138,45 @@ export function writeRecords(
         ? `10.5555/${initials(journal)}.${year}.${doiEnding(accession, number)}`
         : null,
       language: chance.weighted(content.people.languages),
-      publicationTypes: publicationTypes(design, chance),
+      publicationTypes: typesOf(design, types, chance),
       entered: isoDay(day),
     };
-    const record = { ...described, ...indexer(topic, outcomeHeadings, day, i < firstAwaiting, chance) };
+    const indexed = indexer(topic, outcomeHeadings, day, chance);
+    const record: BibRecord = {
+      ...described,
+      ...indexed,
+      limits: { ...indexed.limits, ...told.limits },
+      ...(told.fullText === undefined ? {} : { fullText: told.fullText }),
+    };
     return { record, topic, design, outcomeHeadings };
   });
 }
 
 type Indexed = Pick<BibRecord, 'headings' | 'limits' | 'changed'>;
 
-/** What indexers add to a record, or that they have not come by yet. */
+/**
+ * What indexers add to a record. They are behind by as much as leaves the given share of records without headings.
+ * @param indexing null where a database has no indexers
+ */
 export function indexerOf(
   topicVocabulary: Vocabulary,
-  indexing: Indexing,
+  indexing: Indexing | null,
+  first: number,
   until: number,
-): (
-  topic: Topic,
-  outcomeHeadings: readonly string[],
-  entered: number,
-  reached: boolean,
-  chance: Chance,
-) => Indexed {
+): (topic: Topic, outcomeHeadings: readonly string[], entered: number, chance: Chance) => Indexed {
+  if (indexing === null) return () => ({ headings: [], limits: {}, changed: null });
   const ages = ageGroups(topicVocabulary);
   const subheadings = new Map(
     indexing.vocabulary.headings.map(({ label, subheadings: own }) => [label, own]),
   );
-  const told = (state: string): Record<string, string[]> =>
-    indexing.tellsAwaiting ? { indexing: [state] } : {};
-  return (topic, outcomeHeadings, entered, reached, chance) =>
-    reached
-      ? {
-          headings: assignHeadings(topic, outcomeHeadings, indexing, subheadings, chance),
-          limits: { ...told('indexed'), ageGroup: ages(topic) },
-          changed: isoDay(Math.min(entered + chance.int(...DAYS_TO_INDEX) * DAY, until)),
-        }
-      : { headings: [], limits: told('not yet indexed'), changed: null };
+  const state: Record<string, string[]> = indexing.tellsAwaiting ? { indexing: ['indexed'] } : {};
+  // Records come in as the square of time, so this is how far back the newest of that share reach.
+  const behind = Math.floor(((until - first) * (1 - Math.sqrt(1 - indexing.awaiting))) / DAY) * DAY;
+  return (topic, outcomeHeadings, entered, chance) => ({
+    headings: assignHeadings(topic, outcomeHeadings, indexing, subheadings, chance),
+    limits: { ...state, ageGroup: ages(topic) },
+    changed: isoDay(entered + behind),
+  });
 }
 
 export function accessionNumber(prefix: string, number: number): string {
@@ -171,21 +190,41 @@ function doiEnding(accession: string, number: number): string {
 }
 
 /** More records in later years, evenly within a year. */
-function entryDay(chance: Chance, until: number): number {
-  const first = Date.UTC(FIRST_YEAR, 0, 1);
+function entryDays(size: number, firstYear: number, until: number, chance: Chance): number[] {
+  const first = Date.UTC(firstYear, 0, 1);
   const span = (until - first) / DAY;
-  return first + Math.floor(span * Math.sqrt(chance.real(0, 1))) * DAY;
+  const days = Array.from(
+    { length: size },
+    () => first + Math.floor(span * Math.sqrt(chance.real(0, 1))) * DAY,
+  );
+  return days.sort((a, b) => a - b);
 }
 
-function designFor(topic: Topic, chance: Chance): Design {
+function laterDays(size: number, until: number, last: number, chance: Chance): number[] {
+  const days = Math.round((last - until) / DAY);
+  const count = Math.round((size * ARRIVING_A_YEAR * days) / 365);
+  return Array.from({ length: count }, () => until + chance.int(1, days) * DAY).sort((a, b) => a - b);
+}
+
+function designFor(
+  designs: Partial<Record<Design, number>>,
+  topic: Topic,
+  chance: Chance,
+): StudyDesign | OtherDesign {
+  const weighted = Object.entries(designs) as [StudyDesign | OtherDesign, number][];
   for (;;) {
-    const design = chance.weighted(DESIGNS);
+    const design = chance.weighted(weighted);
     if (design !== 'cross-over trial' || topic.crossover) return design;
   }
 }
 
-/** Labels are mostly right; some designs are told in words only. */
-function publicationTypes(design: Design, chance: Chance): string[] {
+/** Where the database has no names of its own, labels are mostly right; some designs are told in words only. */
+export function typesOf(
+  design: Design,
+  types: Readonly<Record<string, readonly string[]>> | undefined,
+  chance: Chance,
+): string[] {
+  if (types !== undefined) return [...(types[design] ?? types.otherwise ?? [])];
   if (design === 'editorial') return ['Editorial'];
   return chance.happens(0.86) ? ['Journal article', capitaliseFirst(design)] : ['Journal article'];
 }
@@ -250,10 +289,6 @@ function initials(journal: string): string {
     .filter((word) => /^[A-Z]/.test(word))
     .map((word) => word[0]?.toLowerCase() ?? '')
     .join('');
-}
-
-function isoDay(day: number): string {
-  return new Date(day).toISOString().slice(0, 10);
 }
 
 function capitaliseFirst(text: string): string {

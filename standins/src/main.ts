@@ -7,7 +7,7 @@ const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
 const contentFolder = join(import.meta.dirname, '..', 'content');
 
 const databases = openDatabases({ contentFolder, dataFolder: join(dataFolder, 'standins') });
-const application = await standInApplication(databases);
+const application = standInApplication(databases);
 const server = application.listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     console.error(`The stand-ins cannot listen on port ${port}: ${error.message}`);

@@ -6,9 +6,11 @@ import type { AbstractSection } from '@even-lantern/core';
 import type { Chance } from './chance.js';
 import { compare } from './comparison.js';
 import type { Outcome, Topic } from './content.js';
+import { OTHER_TELLERS } from './otherKinds.js';
 import { americanSpelling, capitalise, join, percent, verb, words } from './english.js';
 
-export type Design =
+/** Designs of studies, as journals print them. */
+export type StudyDesign =
   | 'randomised trial'
   | 'cross-over trial'
   | 'quasi-experimental study'
@@ -19,14 +21,36 @@ export type Design =
   | 'study protocol'
   | 'editorial';
 
+/** Works of other kinds. */
+export type OtherDesign =
+  | 'overview'
+  | 'care summary'
+  | 'dissertation'
+  | 'book'
+  | 'patent'
+  | 'assayed review'
+  | 'assayed review update'
+  | 'assayed review protocol'
+  | 'trial record'
+  | 'technology assessment'
+  | 'economic evaluation'
+  | 'early essay';
+
+/** What a work has become elsewhere. */
+export type RetoldDesign = 'review from elsewhere' | 'preprint' | 'conference abstract' | 'erratum';
+
+export type Design = StudyDesign | OtherDesign | RetoldDesign;
+
 export interface Told {
   title: string;
   abstract: AbstractSection[];
   outcomes: Outcome[];
+  fullText?: AbstractSection[];
+  limits?: Record<string, string[]>;
 }
 
 /** What one study is about: one wording chosen for each part. */
-interface Cast {
+export interface Cast {
   people: string;
   intervention: string;
   /** how it is given, in parentheses, or empty */
@@ -42,8 +66,12 @@ const ABSTRACT_LABELS: readonly (readonly [string, string, string, string])[] = 
   ['Objective', 'Methods', 'Results', 'Implications for practice'],
 ];
 
-export function tell(design: Design, topic: Topic, chance: Chance): Told {
+export function tell(design: StudyDesign | OtherDesign, topic: Topic, chance: Chance): Told {
   const cast = castOf(topic, chance);
+  if (!isStudy(design)) {
+    const told = OTHER_TELLERS[design](cast, topic, chance);
+    return { ...told, title: capitalise(told.title), outcomes: topic.outcomes.slice(0, 1) };
+  }
   const [title, sections] = TELLERS[design](cast, topic, chance);
   const american = chance.happens(0.35);
   const spell = (text: string) => (american ? americanSpelling(text) : text);
@@ -61,6 +89,10 @@ export function tell(design: Design, topic: Topic, chance: Chance): Told {
   return { title: spell(capitalise(title)), abstract, outcomes };
 }
 
+function isStudy(design: StudyDesign | OtherDesign): design is StudyDesign {
+  return design in TELLERS;
+}
+
 function castOf(topic: Topic, chance: Chance): Cast {
   const i = chance.int(0, topic.interventions.length - 1);
   const detail = topic.details[i];
@@ -76,7 +108,7 @@ function castOf(topic: Topic, chance: Chance): Cast {
 
 type Teller = (cast: Cast, topic: Topic, chance: Chance) => [title: string, sections: string[]];
 
-const TELLERS: Readonly<Record<Design, Teller>> = {
+const TELLERS: Readonly<Record<StudyDesign, Teller>> = {
   'randomised trial': tellTrial,
   'cross-over trial': tellCrossover,
   'quasi-experimental study': tellBeforeAfter,
@@ -273,12 +305,13 @@ function tellInterviews(cast: Cast, topic: Topic, chance: Chance): [string, stri
   const people = chance.pick(topic.informants);
   const subject = chance.pick(topic.subjects);
   const n = chance.int(9, 38);
-  const women = chance.int(Math.ceil(n / 3), n - 1);
+  const some = chance.int(Math.ceil(n / 3), n - 1);
+  const women = /mother|women|girl/.test(people) ? '' : ` (${some} women)`;
   const themes = chance.some(THEMES, chance.int(3, 4));
   const method = chance.pick([
-    `We held in-depth interviews with ${n} ${people} ${place} (${women} women) and analysed them theme by theme.`,
-    `${capitalise(words(chance.int(3, 6)))} group interviews with ${n} ${people} in all (${women} women) were held ${place}. Two of us coded the transcripts independently.`,
-    `${n} ${people} (${women} women) were visited ${place} and talked about ordinary days. Accounts were compared until nothing new came up.`,
+    `We held in-depth interviews with ${n} ${people} ${place}${women} and analysed them theme by theme.`,
+    `${capitalise(words(chance.int(3, 6)))} group interviews with ${n} ${people} in all${women} were held ${place}. Two of us coded the transcripts independently.`,
+    `${n} ${people}${women} were visited ${place} and talked about ordinary days. Accounts were compared until nothing new came up.`,
   ]);
   const list = `${themes.slice(0, -1).join('; ')}; and ${themes.at(-1) ?? ''}`;
   const results = `${capitalise(words(themes.length))} themes came out: ${list}. ${chance.pick(['Newcomers and old hands told it differently.', 'Few had spoken of it before.', 'What helped most was a person rather than a procedure.'])}`;

@@ -86,7 +86,7 @@ export function scanAnswer(terms: readonly { value: string; numberOfRecords: num
 }
 
 export function explainAnswer(database: StandInDatabase, host: string, port: number): string {
-  const { vocabulary } = database.tree;
+  const vocabulary = database.tree?.vocabulary ?? null;
   const indexes: [title: string, set: string, name: string][] = [
     ['Title, abstract and author keywords', 'el', 'words'],
     ['Title', 'el', 'title'],
@@ -95,7 +95,7 @@ export function explainAnswer(database: StandInDatabase, host: string, port: num
     ['Words within headings', 'el', 'headings'],
     ['Author', 'el', 'author'],
     ['Journal', 'el', 'journal'],
-    ['Heading', 'el', 'heading'],
+    ...(vocabulary === null ? [] : [['Heading', 'el', 'heading'] as [string, string, string]]),
     ['Year', 'el', 'year'],
     ...Object.keys(database.limits).map((field): [string, string, string] => [field, 'el', field]),
     ['Title', 'dc', 'title'],
@@ -129,13 +129,40 @@ export function explainAnswer(database: StandInDatabase, host: string, port: num
     '<extraResponseData>',
     `<profile xmlns="${PROFILE}" simulated="true">`,
     element('release', database.release),
-    `<vocabulary id="${escapeXml(vocabulary.id)}" href="/vocabularies/${escapeXml(vocabulary.id)}.ttl">${escapeXml(vocabulary.name)}</vocabulary>`,
+    ...(database.releases ?? []).map((each) => element('earlierRelease', each)),
+    element('nextRelease', database.next ?? ''),
+    `<control href="/control/${escapeXml(database.id)}"/>`,
+    vocabulary === null
+      ? ''
+      : `<vocabulary id="${escapeXml(vocabulary.id)}" release="${vocabulary.release}" href="/vocabularies/${escapeXml(vocabulary.id)}.ttl?release=${vocabulary.release}">${escapeXml(vocabulary.name)}</vocabulary>`,
+    aboutElement(database),
     element('records', database.records.length),
     ...Object.entries(database.limits).map(
       ([field, values]) =>
         `<limit field="${escapeXml(field)}">${values.map((value) => element('value', value)).join('')}</limit>`,
     ),
     '</profile></extraResponseData></explainResponse>',
+  ].join('');
+}
+
+function aboutElement({ about, index }: StandInDatabase): string {
+  const suits = Object.entries(about.suits).map(
+    ([question, degree]) => `<suits question="${escapeXml(question)}">${degree}</suits>`,
+  );
+  let first = Infinity;
+  let last = -Infinity;
+  for (const year of index.years) {
+    first = Math.min(first, year);
+    last = Math.max(last, year);
+  }
+  return [
+    '<about>',
+    element('covers', about.covers),
+    element('goodFor', about.goodFor),
+    element('weakFor', about.weakFor),
+    Number.isFinite(first) ? element('firstYear', first) + element('lastYear', last) : '',
+    ...suits,
+    '</about>',
   ].join('');
 }
 

@@ -41,7 +41,7 @@ export interface SruService {
 export function sruService(database: StandInDatabase): SruService {
   const context: EvaluationContext = {
     narrowerOf: (vocabulary, label) =>
-      vocabulary === database.tree.vocabulary.id
+      database.tree !== null && vocabulary === database.tree.vocabulary.id
         ? (allNarrower(database.tree, label)?.map((heading) => heading.label) ?? null)
         : null,
   };
@@ -101,7 +101,7 @@ export function sruService(database: StandInDatabase): SruService {
             readFacetLimit(parameters.facetLimit, database),
             parameters.facetSort?.startsWith('alphanumeric') === true ? 'value' : 'count',
           );
-    const understood = printCql(query, { vocabulary: database.tree.vocabulary.id });
+    const understood = printCql(query, { vocabulary: database.tree?.vocabulary.id ?? '' });
     return searchAnswer(database, {
       total,
       startRecord,
@@ -160,15 +160,16 @@ export function sruService(database: StandInDatabase): SruService {
 
   const scanHeadings = (from: string, count: number) => {
     const start = textKey(from);
-    return database.tree.vocabulary.headings
+    const vocabulary = database.tree?.vocabulary;
+    if (vocabulary === undefined) refuse(16, 'heading', 'This database has no headings.');
+    return vocabulary.headings
       .filter(({ label }) => textKey(label) >= start)
       .sort((a, b) => (textKey(a.label) < textKey(b.label) ? -1 : 1))
       .slice(0, count)
       .map(({ label }) => {
-        const vocabulary = database.tree.vocabulary.id;
         const query: Query = {
           kind: 'heading',
-          vocabulary,
+          vocabulary: vocabulary.id,
           label,
           narrower: false,
           central: false,
@@ -212,15 +213,18 @@ function understand(
   database: StandInDatabase,
 ): { query: Query; sortBy: readonly CqlSortKey[] } {
   const { tree } = database;
-  const context = { vocabulary: tree.vocabulary.id, limitFields: Object.keys(database.limits) };
+  const vocabulary = tree?.vocabulary.id ?? null;
+  const context = { vocabulary, limitFields: Object.keys(database.limits) };
   const dialect = queryType === 'cql' ? undefined : DIALECTS.get(queryType);
   if (dialect === undefined) {
-    const read = parseCql(text, context);
+    const read = parseCql(text, { ...context, vocabulary: vocabulary ?? '' });
     if (read.ok) return read;
     return refuse(read.error.diagnostic, `position ${read.error.at + 1}`, read.error.message);
   }
   const headingFor = (words: string) =>
-    (headingByLabel(tree, words) ?? tree.byEntryTerm.get(textKey(words))?.[0])?.label ?? null;
+    tree === null
+      ? null
+      : ((headingByLabel(tree, words) ?? tree.byEntryTerm.get(textKey(words))?.[0])?.label ?? null);
   const read = dialect.parse(text, { ...context, headingFor });
   if (read.ok) return { query: read.query, sortBy: [] };
   return refuse(10, `position ${read.error.at + 1}`, read.error.message);
