@@ -8,8 +8,26 @@ export interface DatabaseProfile {
   simulated: boolean;
   records: number | null;
   vocabulary: { id: string; name: string } | null;
-  /** fields that limits may name, with their values */
+  /** fields that limits may name, with their values; none where there are too many to list */
   limits: Record<string, string[]>;
+  /** the languages of queries it takes; `cql` always */
+  queryTypes: string[];
+  /** the releases it can be asked for, oldest first; empty where it knows but one */
+  releases: string[];
+  /** the release that a simulated database can be advanced to */
+  nextRelease: string | null;
+  about: DatabaseAbout | null;
+}
+
+/** What a database says of itself to those who have to choose. */
+export interface DatabaseAbout {
+  covers: string;
+  goodFor: string;
+  weakFor: string;
+  firstYear: number | null;
+  lastYear: number | null;
+  /** by type of question, how well it suits: 0 to 3 */
+  suits: Record<string, number>;
 }
 
 /** A count as a database gave it, or why it could not. */

@@ -7,3 +7,4 @@ export * from './problems.js';
 export * from './reviews.js';
 export * from './runs.js';
 export * from './vocabularies.js';
+export * from './translations.js';

@@ -6,11 +6,14 @@ export interface NewRun {
   database: string;
   /** of the person, such as Europe/Lisbon */
   timeZone: string;
+  /** an earlier release of the database; the present one where it is not given */
+  release?: string;
 }
 
 export const newRunSchema = Joi.object<NewRun>({
   database: Joi.string().required(),
   timeZone: Joi.string().max(80).required(),
+  release: Joi.string().max(40),
 });
 
 export type RunStatus = 'running' | 'complete' | 'interrupted';

@@ -240,12 +240,16 @@ describe('reading headings in a database that has another vocabulary', () => {
     });
   });
 
-  test('a database without a vocabulary says that it has none', () => {
-    expect(
-      termQuery(
-        term(),
-        readingIn(null, [], () => harbour),
-      ),
-    ).toMatchObject({ ok: false });
+  test('a database without a vocabulary gets the names of a heading as words, and says so', () => {
+    const result = termQuery(
+      term(),
+      readingIn(null, [], () => harbour),
+    );
+    expect(result).toMatchObject({
+      ok: true,
+      query: { kind: 'or' },
+      changes: ['searched as words, since this database has no headings'],
+    });
+    expect(JSON.stringify(result)).not.toContain('"kind":"heading"');
   });
 });

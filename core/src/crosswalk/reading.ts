@@ -1,6 +1,6 @@
 /** How headings of one vocabulary are said in a database that has another. */
 import { parsePhrase, type HeadingQuery, type Query } from '../query/index.js';
-import type { HeadingReading } from '../strategy/index.js';
+import type { TermReading } from '../strategy/index.js';
 import { headingByLabel, type Heading, type VocabularyTree } from '../vocabulary/index.js';
 import type { Settlement } from './model.js';
 
@@ -31,7 +31,7 @@ export function wordsFor(heading: Heading): string[] {
 
 /**
  * How a database with the target vocabulary reads headings: its own as they are, others as they were settled. What
- * nobody has settled is not guessed but told as a problem.
+ * nobody has settled is not guessed but told as a problem. A database without headings gets their names as words.
  *
  * @param target the database's vocabulary, or null when it has none
  * @param treeOf other vocabularies by id; null for one that is not known
@@ -40,13 +40,16 @@ export function readingIn(
   target: VocabularyTree | null,
   settlements: readonly Settlement[],
   treeOf: (vocabulary: string) => VocabularyTree | null,
-): HeadingReading {
+): TermReading {
   return (query) => {
+    if (query.kind !== 'heading') return { ok: true, query, changes: [] };
     if (query.vocabulary === target?.vocabulary.id) return { ok: true, query, changes: [] };
     const own = treeOf(query.vocabulary);
     const place = own?.vocabulary.name ?? query.vocabulary;
     if (target === null) {
-      return { ok: false, message: `This database has no headings, so “${query.label}” cannot be searched.` };
+      const heading = own === null ? null : headingByLabel(own, query.label);
+      const names = heading === null ? [query.label] : wordsFor(heading);
+      return asWords(names, query, 'searched as words, since this database has no headings');
     }
     const { id, name } = target.vocabulary;
     const settled = settledAs(settlements, query.vocabulary, query.label, id);
@@ -60,7 +63,7 @@ export function readingIn(
         return asHeadings(query, settled.labels, target);
       case 'words': {
         const heading = own === null ? null : headingByLabel(own, query.label);
-        return asWords(heading === null ? [query.label] : wordsFor(heading), query);
+        return asWords(heading === null ? [query.label] : wordsFor(heading), query, 'searched as words');
       }
     }
   };
@@ -85,7 +88,7 @@ function asHeadings(query: HeadingQuery, labels: readonly string[], target: Voca
   return { ok: true as const, query: whole, changes };
 }
 
-function asWords(names: readonly string[], { central, subheadings }: HeadingQuery) {
+function asWords(names: readonly string[], { central, subheadings }: HeadingQuery, change: string) {
   const operands = names.flatMap((name): Query[] => {
     const parsed = parsePhrase(name);
     return parsed.ok ? [{ kind: 'words', field: 'words', phrase: parsed.phrase }] : [];
@@ -94,9 +97,6 @@ function asWords(names: readonly string[], { central, subheadings }: HeadingQuer
     ...(central ? ['that it is central'] : []),
     ...(subheadings.length > 0 ? [`the subheading ${subheadings.join(', ')}`] : []),
   ];
-  const changes = [
-    'searched as words',
-    ...(lost.length > 0 ? [`words cannot say ${lost.join(' and ')}`] : []),
-  ];
+  const changes = [change, ...(lost.length > 0 ? [`words cannot say ${lost.join(' and ')}`] : [])];
   return { ok: true as const, query: { kind: 'or', operands } as Query, changes };
 }

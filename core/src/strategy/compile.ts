@@ -4,6 +4,7 @@ import {
   parsePhrase,
   printPhrase,
   type HeadingQuery,
+  type NearQuery,
   type Query,
   type WordsQuery,
 } from '../query/index.js';
@@ -18,18 +19,18 @@ export type TermQueryResult =
     }
   | { ok: false; message: string; at: number };
 
-/** A heading as the database at hand can search it, or why it cannot. */
-export type ReadHeading = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
-export type HeadingReading = (heading: HeadingQuery) => ReadHeading;
+/** A heading or words as the database at hand can search them, or why it cannot. */
+export type ReadTerm = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
+export type TermReading = (part: HeadingQuery | WordsQuery | NearQuery) => ReadTerm;
 
-/** For a database that has the vocabulary of the headings. */
-export const asWritten: HeadingReading = (query) => ({ ok: true, query, changes: [] });
+/** For a database that has the vocabulary of the headings and can say all that is asked. */
+export const asWritten: TermReading = (query) => ({ ok: true, query, changes: [] });
 
 /**
  * The query of a term, or why it has none.
- * @param read how headings are said in the database at hand
+ * @param read how headings and words are said in the database at hand
  */
-export function termQuery(content: TermContent, read: HeadingReading = asWritten): TermQueryResult {
+export function termQuery(content: TermContent, read: TermReading = asWritten): TermQueryResult {
   if (content.kind === 'heading') {
     const { vocabulary, label, narrower, central, subheadings } = content;
     const heading = (name: string, withNarrower: boolean): HeadingQuery => ({
@@ -47,7 +48,7 @@ export function termQuery(content: TermContent, read: HeadingReading = asWritten
   const phrase = parsePhrase(content.text);
   if (!phrase.ok) return { ok: false, message: phrase.error.message, at: phrase.error.at };
   const words: WordsQuery = { kind: 'words', field: content.field, phrase: phrase.phrase };
-  if (content.near === null || phrase.phrase.length === 1) return { ok: true, query: words, changes: [] };
+  if (content.near === null || phrase.phrase.length === 1) return anyOfRead([read(words)]);
   if (content.near < 1 || content.near > MAX_NEAR_DISTANCE) {
     return {
       ok: false,
@@ -56,11 +57,11 @@ export function termQuery(content: TermContent, read: HeadingReading = asWritten
     };
   }
   const parts = phrase.phrase.map((pattern): WordsQuery => ({ ...words, phrase: [pattern] }));
-  return { ok: true, query: { kind: 'near', parts, distance: content.near, ordered: false }, changes: [] };
+  return anyOfRead([read({ kind: 'near', parts, distance: content.near, ordered: false })]);
 }
 
 /** Any of the headings; none when one of them cannot be said, since a part would pass for the whole. */
-function anyOfRead(parts: readonly ReadHeading[]): TermQueryResult {
+function anyOfRead(parts: readonly ReadTerm[]): TermQueryResult {
   const queries: Query[] = [];
   const changes = new Set<string>();
   for (const part of parts) {
@@ -77,7 +78,7 @@ function anyOfRead(parts: readonly ReadHeading[]): TermQueryResult {
  * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND.
  * Terms and lanes that cannot be searched are left out and named in `problems`.
  */
-export function compileLanes(lanes: readonly Lane[], read: HeadingReading = asWritten): Strategy {
+export function compileLanes(lanes: readonly Lane[], read: TermReading = asWritten): Strategy {
   const lines: Line[] = [];
   const problems: StrategyProblem[] = [];
   const add = (line: Omit<Line, 'number'>): number => {
@@ -165,7 +166,7 @@ export function searchedTerms<T extends Term>(lane: { terms: readonly T[] }): T[
  */
 export function laneParts(
   lane: Lane,
-  read: HeadingReading = asWritten,
+  read: TermReading = asWritten,
 ): { headings: Query | null; words: Query | null } {
   const queries = searchedTerms(lane)
     .map(({ content }) => termQuery(content, read))
@@ -183,7 +184,7 @@ function holdsHeading(query: Query): boolean {
 }
 
 /** What only this term finds in its lane: its hits without those of the lane's other terms. */
-export function addsQuery(term: Term, lane: Lane, read: HeadingReading = asWritten): Query | null {
+export function addsQuery(term: Term, lane: Lane, read: TermReading = asWritten): Query | null {
   const own = termQuery(term.content, read);
   if (!own.ok) return null;
   const others = searchedTerms(lane)

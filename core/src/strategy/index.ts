@@ -9,8 +9,11 @@ export {
   standaloneQuery,
   termQuery,
 } from './compile.js';
-export type { HeadingReading, ReadHeading, TermQueryResult } from './compile.js';
+export type { TermReading, ReadTerm, TermQueryResult } from './compile.js';
 export { LANES_FORM, lanesToCsv, lanesToDocument, lanesToMarkdown } from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';
 export { TERM_ORIGINS } from './model.js';
 export type { Lane, Line, Strategy, StrategyProblem, Term, TermContent, TermOrigin } from './model.js';
+export { translateLine } from './translate.js';
+export type { TranslatedLine } from './translate.js';
+export { describeLoss, sayingIn } from './saying.js';

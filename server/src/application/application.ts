@@ -15,6 +15,7 @@ import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { CandidatesService } from '../databases/candidatesService.js';
+import { ReadingService } from '../databases/readingService.js';
 import { RehearsalService } from '../databases/rehearsalService.js';
 import { DemoService } from '../demo/demoService.js';
 import { HealthController } from '../health/healthController.js';
@@ -28,6 +29,8 @@ import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { TranslationController } from '../translation/translationController.js';
+import { TranslationService } from '../translation/translationService.js';
 import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
 import { PROGRAMS, VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { openStore } from '../store/store.js';
@@ -69,6 +72,7 @@ class ApplicationModule {
         VocabulariesController,
         CrosswalkController,
         DatabasesController,
+        TranslationController,
         RunsController,
         RecordsController,
         HealthController,
@@ -83,8 +87,10 @@ class ApplicationModule {
         TermsService,
         VocabulariesService,
         CrosswalkService,
+        ReadingService,
         CandidatesService,
         RehearsalService,
+        TranslationService,
         LedgerService,
         RunsService,
         RecordsService,

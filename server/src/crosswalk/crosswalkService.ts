@@ -4,7 +4,7 @@ import {
   headingByLabel,
   readingIn,
   VERDICTS,
-  type HeadingReading,
+  type TermReading,
   type Settlement,
   type TermContent,
   type VocabularyTree,
@@ -61,7 +61,7 @@ export class CrosswalkService {
   }
 
   /** How a database reads the headings of some terms. */
-  async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<HeadingReading> {
+  async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<TermReading> {
     const target = database.vocabulary === null ? null : this.vocabularies.treeOf(database.vocabulary);
     const foreign = new Set(
       contents.flatMap((content) =>

@@ -2,9 +2,9 @@ import { Injectable } from '@nestjs/common';
 import { parsePhrase, searchedTerms, termQuery, type Query, type TermQueryResult } from '@even-lantern/core';
 import type { Candidates, Overview, Sample, SampleRequest, TermCount } from '@even-lantern/contract';
 import { badInput } from '../application/problem.js';
-import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
+import { ReadingService } from './readingService.js';
 
 /** How many values of each index an overview asks for. */
 const OVERVIEW_FACETS = { year: 200, publicationType: 12, heading: 20, keywords: 20 };
@@ -15,7 +15,7 @@ export class CandidatesService {
   constructor(
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
-    private readonly crosswalk: CrosswalkService,
+    private readonly readings: ReadingService,
   ) {}
 
   async count(
@@ -26,7 +26,7 @@ export class CandidatesService {
     const lanes = await this.reviews.lanes(reviewId);
     const lane = lanes.find((each) => each.id === elementId);
     const present = (lane === undefined ? [] : searchedTerms(lane)).filter((term) => term.id !== instead);
-    const read = await this.crosswalk.readingFor(database, [
+    const { said: read } = await this.readings.readingFor(database, [
       ...contents,
       ...present.map(({ content }) => content),
     ]);
@@ -42,7 +42,8 @@ export class CandidatesService {
 
   async sample({ database: id, content }: SampleRequest): Promise<Sample> {
     const database = await this.databases.open(id);
-    const own = termQuery(content, await this.crosswalk.readingFor(database, [content]));
+    const { said } = await this.readings.readingFor(database, [content]);
+    const own = termQuery(content, said);
     if (!own.ok) return { hits: null, error: own.message, records: [] };
     return this.databases.sample(database, own.query);
   }

@@ -1,4 +1,5 @@
 /** What the product asks of a database, however it is reached. */
+import type { DatabaseAbout } from '@even-lantern/contract';
 import type { BibRecord, SearchField } from '@even-lantern/core';
 
 export interface DatabaseDescription {
@@ -8,10 +9,23 @@ export interface DatabaseDescription {
   simulated: boolean;
   records: number | null;
   vocabulary: { id: string; name: string; address: string } | null;
-  /** fields that limits may name, with their values */
+  /** fields that limits may name, with their values; none where there are too many to list */
   limits: Record<string, string[]>;
+  /** the languages of queries it takes; `cql` always */
+  queryTypes: string[];
+  /** the releases it can be asked for, oldest first, the present one last; empty where it knows but one */
+  releases: string[];
+  /** the release that it can be advanced to; null for a real database, which advances by itself */
+  nextRelease: string | null;
+  about: DatabaseAbout | null;
   /** the most records in one answer */
   pageCap: number;
+}
+
+/** How a query is asked, where it is not in CQL or not of the present release. */
+export interface Asking {
+  queryType?: string;
+  release?: string;
 }
 
 export interface CountAnswer {
@@ -49,9 +63,9 @@ export interface Page {
 
 export interface DatabaseConnector {
   explain(signal?: AbortSignal): Promise<DatabaseDescription>;
-  /** @param query canonical text */
-  count(query: string, signal?: AbortSignal): Promise<CountAnswer>;
-  search(query: string, page: Page, signal?: AbortSignal): Promise<SearchAnswer>;
+  /** @param query canonical text, unless `asking` names another language */
+  count(query: string, signal?: AbortSignal, asking?: Asking): Promise<CountAnswer>;
+  search(query: string, page: Page, signal?: AbortSignal, asking?: Asking): Promise<SearchAnswer>;
   /**
    * Words of the database's index in alphabetical order.
    * @param from the first word, or what it would stand after
@@ -61,6 +75,8 @@ export interface DatabaseConnector {
   facets(query: string, indexes: Record<string, number>, signal?: AbortSignal): Promise<FacetAnswer>;
   /** The database's vocabulary as SKOS Turtle. */
   vocabulary(address: string, signal?: AbortSignal): Promise<string>;
+  /** Moves a simulated database to its next release. @returns it */
+  advance(): Promise<string>;
 }
 
 /** A database could not be reached, or refused. `message` is for people. */

@@ -24,6 +24,13 @@ export class DatabasesController {
     return this.databases.list();
   }
 
+  @Post('databases/:id/advance')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Moves a simulated database to its next release' })
+  advance(@Param('id') id: string) {
+    return this.databases.advance(id);
+  }
+
   @Get('databases/:id/words')
   @ApiOperation({ summary: 'The words of the database’s index that begin with some letters' })
   words(@Param('id') id: string, @Query('begins') begins: string | undefined) {

@@ -1,10 +1,20 @@
 import { Injectable } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
-import { printCql, vocabularyFromTurtle, type Query, type Vocabulary } from '@even-lantern/core';
+import {
+  matchesPattern,
+  MIN_LETTERS_BEFORE_ANY_ENDING,
+  printCql,
+  vocabularyFromTurtle,
+  type Query,
+  type SearchField,
+  type Vocabulary,
+  type WordPattern,
+} from '@even-lantern/core';
 import type { Counted, DatabaseProfile, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
-import { databaseTrouble, notFound } from '../application/problem.js';
+import { conflict, databaseTrouble, notFound } from '../application/problem.js';
 import {
   DatabaseError,
+  type CountAnswer,
   type DatabaseConnector,
   type DatabaseDescription,
   type FacetAnswer,
@@ -27,9 +37,13 @@ const SAMPLE_SIZE = 5;
 
 @Injectable()
 export class DatabasesService {
+  /** by address */
   private readonly vocabularies = new Map<string, Vocabulary>();
   /** counts by database, release and query: a count holds as long as the release does */
   private readonly counts = new LRUCache<string, number>({ max: REMEMBERED_COUNTS });
+
+  /** what databases made of strings in their own dialect, by the same keys */
+  private readonly understood = new LRUCache<string, CountAnswer>({ max: REMEMBERED_COUNTS });
 
   /** counts that are being asked for now, by the same keys */
   private readonly asking = new Map<string, Promise<Counted>>();
@@ -53,10 +67,8 @@ export class DatabasesService {
     connector: DatabaseConnector,
   ): Promise<DatabaseProfile | { id: string; reason: string }> {
     try {
-      const { name, description, release, simulated, records, vocabulary, limits } =
-        await connector.explain();
-      const own = vocabulary === null ? null : { id: vocabulary.id, name: vocabulary.name };
-      return { id, name, description, release, simulated, records, limits, vocabulary: own };
+      const { pageCap: _pageCap, vocabulary, ...shown } = await connector.explain();
+      return { id, ...shown, vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name } };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       return { id, reason: error.message };
@@ -65,8 +77,6 @@ export class DatabasesService {
 
   /** A vocabulary that one of the databases serves; null when none does that answers. */
   async vocabularyById(id: string): Promise<Vocabulary | null> {
-    const known = this.vocabularies.get(id);
-    if (known !== undefined) return known;
     for (const connector of this.connectors.values()) {
       try {
         const description = await connector.explain();
@@ -105,6 +115,68 @@ export class DatabasesService {
       this.asking.get(key) ?? this.ask(database, text, key).finally(() => this.asking.delete(key));
     this.asking.set(key, asking);
     return asking;
+  }
+
+  /** Counts a string in a database's own dialect, and tells how the database read it. */
+  async countOwn(
+    database: OpenDatabase,
+    text: string,
+    queryType: string,
+  ): Promise<Counted & { understood: string | null }> {
+    const { release } = database.description;
+    const key = `${database.id}\n${release}\n${queryType}\n${text}`;
+    const known = this.understood.get(key);
+    if (known !== undefined) return { hits: known.hits, error: null, understood: known.understood };
+    try {
+      const answer = await database.connector.count(text, undefined, { queryType });
+      if (answer.release === release) this.understood.set(key, answer);
+      return { hits: answer.hits, error: null, understood: answer.understood || null };
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      return { hits: null, error: error.message, understood: null };
+    }
+  }
+
+  /**
+   * The words of the index that match a pattern.
+   * @returns null where there are too many to list, or they cannot be listed
+   */
+  async wordsMatching(
+    { connector }: OpenDatabase,
+    pattern: WordPattern,
+    field: SearchField,
+  ): Promise<string[] | null> {
+    const letters = pattern.text.replace(/\?.*/, '');
+    if (letters.length < MIN_LETTERS_BEFORE_ANY_ENDING) return null;
+    try {
+      const page = await connector.scan(field, letters, SCAN_PAGE);
+      const words = page.map(({ word }) => word).filter((word) => word.startsWith(letters));
+      const whole = words.length < page.length || page.length < SCAN_PAGE;
+      return whole ? words.filter((word) => matchesPattern(word, pattern)) : null;
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      return null;
+    }
+  }
+
+  /**
+   * Moves a simulated database to its next release.
+   * @throws ProblemException when it cannot be moved
+   */
+  async advance(id: string): Promise<DatabaseProfile> {
+    const { connector, description } = await this.open(id);
+    if (description.nextRelease === null) {
+      throw conflict(`${description.name} has no later release.`, 'It stays as it is.');
+    }
+    try {
+      await connector.advance();
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      throw databaseTrouble(error.message, 'Look at its release, then try again.');
+    }
+    const profile = await this.profileOf(id, connector);
+    if ('reason' in profile) throw databaseTrouble(profile.reason, 'Try again.');
+    return profile;
   }
 
   private async ask(database: OpenDatabase, text: string, key: string): Promise<Counted> {
@@ -170,11 +242,12 @@ export class DatabasesService {
     { vocabulary }: DatabaseDescription,
   ): Promise<Vocabulary | null> {
     if (vocabulary === null) return null;
-    const known = this.vocabularies.get(vocabulary.id);
+    // The address names the release, so that a vocabulary of another one is read anew.
+    const known = this.vocabularies.get(vocabulary.address);
     if (known !== undefined) return known;
     const read = vocabularyFromTurtle(await connector.vocabulary(vocabulary.address));
     if (!read.ok) throw new DatabaseError(`Its vocabulary cannot be read: ${read.message}`, false);
-    this.vocabularies.set(vocabulary.id, read.vocabulary);
+    this.vocabularies.set(vocabulary.address, read.vocabulary);
     return read.vocabulary;
   }
 }

@@ -6,7 +6,7 @@ import {
   laneParts,
   searchedTerms,
   standaloneQuery,
-  type HeadingReading,
+  type TermReading,
   type Lane,
   type Line,
   type Query,
@@ -19,8 +19,8 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
-import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { ReadingService } from './readingService.js';
 import { canonicalText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
@@ -35,14 +35,14 @@ export class RehearsalService {
   constructor(
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
-    private readonly crosswalk: CrosswalkService,
+    private readonly readings: ReadingService,
   ) {}
 
   async rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
     const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const read = await this.crosswalk.readingFor(database, terms);
+    const { said: read } = await this.readings.readingFor(database, terms);
     const strategy = compileLanes(lanes, read);
     const [lines, adds, bridges, without, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
@@ -102,7 +102,7 @@ export class RehearsalService {
   private async countAdditions(
     database: OpenDatabase,
     lanes: readonly Lane[],
-    read: HeadingReading,
+    read: TermReading,
   ): Promise<Map<string, number | null>> {
     const counted = await Promise.all(
       lanes.flatMap((lane) =>
@@ -119,7 +119,7 @@ export class RehearsalService {
   private async countParts(
     database: OpenDatabase,
     lane: Lane,
-    read: HeadingReading,
+    read: TermReading,
   ): Promise<Omit<LaneCounts, keyof Counted>> {
     const { headings, words } = laneParts(lane, read);
     const count = async (query: Query) => (await this.databases.count(database, query)).hits;

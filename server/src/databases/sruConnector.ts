@@ -1,4 +1,5 @@
 /** Databases that speak SRU 2.0 over HTTP (OASIS searchRetrieve 1.0). */
+import type { DatabaseAbout } from '@even-lantern/contract';
 import pLimit from 'p-limit';
 import pRetry, { AbortError } from 'p-retry';
 import {
@@ -12,6 +13,7 @@ import {
 } from '@even-lantern/core';
 import {
   DatabaseError,
+  type Asking,
   type CountAnswer,
   type DatabaseConnector,
   type DatabaseDescription,
@@ -116,8 +118,14 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
     return { root, hits: Number(total) };
   };
 
-  const search = async (query: string, page: Page, signal?: AbortSignal): Promise<SearchAnswer> => {
-    const { root, hits } = await searchRetrieve(query, page, {}, signal);
+  const search = async (
+    query: string,
+    page: Page,
+    signal?: AbortSignal,
+    { queryType = 'cql', release }: Asking = {},
+  ): Promise<SearchAnswer> => {
+    const asked = { queryType, ...(release === undefined ? {} : { release }) };
+    const { root, hits } = await searchRetrieve(query, page, asked, signal);
     return {
       hits,
       release: textAt(root, 'extraResponseData', 'profile', 'release'),
@@ -128,8 +136,8 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
 
   return {
     search,
-    async count(query, signal): Promise<CountAnswer> {
-      const { hits, release, understood } = await search(query, { start: 1, size: 0 }, signal);
+    async count(query, signal, asking): Promise<CountAnswer> {
+      const { hits, release, understood } = await search(query, { start: 1, size: 0 }, signal, asking);
       return { hits, release, understood };
     },
     async explain(signal): Promise<DatabaseDescription> {
@@ -163,6 +171,22 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
       }));
     },
     vocabulary: (vocabularyAddress, signal) => get(new URL(vocabularyAddress, address), {}, signal),
+    async advance() {
+      const root = await request({});
+      const control = childAt(root, 'extraResponseData', 'profile', 'control')?.attributes.href;
+      if (control === undefined)
+        throw new DatabaseError(`${host} cannot be advanced: it is no stand-in.`, true);
+      const headers = { 'Content-Type': 'application/json' };
+      const init = { method: 'POST', headers, body: '{}' };
+      // Asked once: asked again after an answer got lost, it would advance twice.
+      const answer = await attempt(new URL(`${control}/advance`, address), init, undefined).catch(
+        (error: unknown) => {
+          const reason = error instanceof Error ? error.message : String(error);
+          throw new DatabaseError(`${host} did not advance: it ${reason}.`, false);
+        },
+      );
+      return String((JSON.parse(answer) as { release?: unknown }).release ?? '');
+    },
   };
 }
 
@@ -218,6 +242,38 @@ function describe(root: XmlElement, explain: XmlElement, address: string): Datab
         childrenNamed(limit, 'value').map(({ text }) => text.trim()),
       ]),
     ),
+    queryTypes: [
+      ...new Set([
+        'cql',
+        ...(config === null ? [] : childrenNamed(config, 'supports'))
+          .filter(({ attributes }) => attributes.type === 'queryType')
+          .map(({ text }) => text.trim()),
+      ]),
+    ],
+    releases: profile === null ? [] : childrenNamed(profile, 'earlierRelease').map(({ text }) => text.trim()),
+    nextRelease: profile === null ? null : textAt(profile, 'nextRelease') || null,
+    about: aboutOf(profile === null ? null : childAt(profile, 'about')),
     pageCap: /^[1-9]\d*$/.test(cap) ? Number(cap) : 10,
+  };
+}
+
+function aboutOf(about: XmlElement | null): DatabaseAbout | null {
+  if (about === null) return null;
+  const year = (name: string) => {
+    const text = textAt(about, name);
+    return /^\d{4}$/.test(text) ? Number(text) : null;
+  };
+  return {
+    covers: textAt(about, 'covers'),
+    goodFor: textAt(about, 'goodFor'),
+    weakFor: textAt(about, 'weakFor'),
+    firstYear: year('firstYear'),
+    lastYear: year('lastYear'),
+    suits: Object.fromEntries(
+      childrenNamed(about, 'suits').map(({ attributes, text }) => [
+        attributes.question ?? '',
+        Number(text) || 0,
+      ]),
+    ),
   };
 }

@@ -4,7 +4,8 @@ import {
   compileLanes,
   describeLine,
   resultFingerprint,
-  standaloneQuery,
+  DIALECTS,
+  translateLine,
   type BibRecord,
   type LedgerLine,
 } from '@even-lantern/core';
@@ -13,9 +14,9 @@ import { BehaviorSubject, type Observable } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
-import { CrosswalkService } from '../crosswalk/crosswalkService.js';
-import { DatabaseError } from '../databases/databaseConnector.js';
-import { canonicalText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
+import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { ReadingService } from '../databases/readingService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { LedgerService } from './ledgerService.js';
@@ -42,7 +43,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     private readonly reviews: ReviewsService,
     private readonly databases: DatabasesService,
     private readonly ledger: LedgerService,
-    private readonly crosswalk: CrosswalkService,
+    private readonly readings: ReadingService,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
@@ -57,16 +58,28 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
   }
 
   /** Starts a run and returns at once; `progress` tells how it goes. */
-  async start(reviewId: string, { database: databaseId, timeZone }: NewRun, person: Person): Promise<Run> {
+  async start(
+    reviewId: string,
+    { database: databaseId, timeZone, release }: NewRun,
+    person: Person,
+  ): Promise<Run> {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
     const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const { lines, problems } = compileLanes(lanes, await this.crosswalk.readingFor(database, terms));
+    const { dialect, context, meant, said } = await this.readings.readingFor(database, terms);
+    const { lines, problems } = compileLanes(lanes, meant);
+    // What is said otherwise is logged with the lines, though strings are printed from what is meant.
+    const changes = compileLanes(lanes, said).lines.map((line) => line.changes);
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
       throw badInput(
         problems.map(({ termId, laneId, message }) => ({ path: termId ?? laneId ?? '', message })),
       );
+    }
+    const { description } = database;
+    if (release !== undefined && release !== description.release && !description.releases.includes(release)) {
+      const message = `${description.name} does not answer for the release “${release}”.`;
+      throw badInput([{ path: 'release', message }]);
     }
     const running = await this.running(reviewId);
     if (running !== null) {
@@ -76,17 +89,18 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       id: randomUUID(),
       reviewId,
       database: database.id,
-      databaseName: database.description.name,
-      release: database.description.release,
+      databaseName: description.name,
+      release: release ?? description.release,
+      queryType: dialect?.id ?? 'cql',
       status: 'running',
       startedAt: new Date().toISOString(),
       timeZone,
       ranBy: person.id,
       lines: JSON.stringify(
-        lines.map((line): LedgerLine => ({
+        lines.map((line, i): LedgerLine => ({
           number: line.number,
-          description: [describeLine(line, lanes), ...line.changes].join('; '),
-          string: canonicalText(database, standaloneQuery(line, lines)),
+          description: [describeLine(line, lanes), ...(changes[i] ?? [])].join('; '),
+          string: translateLine(line, lines, dialect, context).alone.text,
           hits: null,
         })),
       ),
@@ -165,7 +179,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
   ): Promise<void> {
     const lines = linesOf(row);
     for (const line of lines) {
-      const { hits, release } = await connector.count(line.string, signal);
+      const { hits, release } = await connector.count(line.string, signal, askingOf(row));
       this.sameRelease(row, release);
       line.hits = hits;
       row.hits = hits;
@@ -183,7 +197,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     const whole = lines.at(-1);
     while (whole !== undefined && row.fetched < (whole.hits ?? 0)) {
       const page = { start: row.fetched + 1, size: description.pageCap };
-      const { records, hits, release } = await connector.search(whole.string, page, signal);
+      const { records, hits, release } = await connector.search(whole.string, page, signal, askingOf(row));
       this.sameRelease(row, release);
       if (hits !== whole.hits) {
         throw new DatabaseError(`the count changed from ${whole.hits} to ${hits} between two pages`, false);
@@ -257,7 +271,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
         database: row.database,
         databaseName: row.databaseName,
         release: row.release,
-        dialect: 'CQL',
+        dialect: DIALECTS.get(row.queryType)?.form ?? 'CQL',
         lines,
         hits: row.hits,
         fetched: found.length,
@@ -280,6 +294,11 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       );
     }
   }
+}
+
+function askingOf({ queryType, release }: RunRow): Asking {
+  // A database that has but one release may give it no date.
+  return { queryType, ...(release === '' ? {} : { release }) };
 }
 
 function linesOf(row: RunRow): LedgerLine[] {

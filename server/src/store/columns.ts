@@ -3,6 +3,7 @@ import { TableForeignKey, type TableColumnOptions } from 'typeorm';
 
 export const text = (name: string): TableColumnOptions => ({ name, type: 'text' });
 export const varchar = (name: string): TableColumnOptions => ({ name, type: 'varchar' });
+export const boolean = (name: string): TableColumnOptions => ({ name, type: 'boolean' });
 export const integer = (name: string): TableColumnOptions => ({ name, type: 'integer' });
 export const optional = (column: TableColumnOptions): TableColumnOptions => ({ ...column, isNullable: true });
 export const primary = (column: TableColumnOptions): TableColumnOptions => ({ ...column, isPrimary: true });

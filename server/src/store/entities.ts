@@ -88,11 +88,25 @@ export class RunRow {
   @Column('varchar') ranBy: string;
   @Column('varchar') databaseName: string;
   @Column('varchar') release: string;
+  /** the language of the lines' strings: `cql`, or the id of a dialect */
+  @Column('varchar') queryType: string;
   /** the lines with their hits so far, as JSON */
   @Column('text') lines: string;
   @Column('integer', { nullable: true }) hits: number | null;
   @Column('integer') fetched: number;
   @Column('text', { nullable: true }) reason: string | null;
+}
+
+/** Whether a database is searched for a review, and why not. */
+@Entity({ name: 'database_choice' })
+export class DatabaseChoiceRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  @Column('boolean') chosen: boolean;
+  @Column('text') note: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
 }
 
 @Entity({ name: 'ledger_entry' })
@@ -166,6 +180,7 @@ export class SettlementRow {
 }
 
 export const ENTITIES = [
+  DatabaseChoiceRow,
   PersonRow,
   ReviewRow,
   ElementRow,

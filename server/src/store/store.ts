@@ -5,6 +5,7 @@ import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { ENTITIES } from './entities.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
+import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 
 /** Opens the store, bringing its tables up to date first. */
@@ -19,6 +20,7 @@ export async function openStore(path: string): Promise<DataSource> {
       LaneHistory1795000000000,
       QuestionHistory1795000000001,
       CrosswalkTables1796000000000,
+      MoreDatabases1797000000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -27,6 +27,10 @@ export function faultyConnector(hits: number): FaultyConnector {
         records: hits,
         vocabulary: null,
         limits: {},
+        queryTypes: ['cql'],
+        releases: [],
+        nextRelease: null,
+        about: null,
         pageCap: 10,
       };
     },
@@ -50,6 +54,7 @@ export function faultyConnector(hits: number): FaultyConnector {
       return [];
     },
     vocabulary: () => Promise.resolve(''),
+    advance: () => Promise.reject(new DatabaseError('faulty.test cannot be advanced.', true)),
   };
   const pass = async () => {
     await connector.gate;

@@ -1,7 +1,7 @@
 import {
   readingIn,
   settledAs,
-  type HeadingReading,
+  type TermReading,
   type Proposal,
   type Settled,
   type TermContent,
@@ -58,7 +58,7 @@ export function useSettledHere(content: TermContent): Settled | null {
 }
 
 /** How the database with a vocabulary reads the headings of all others, as far as they are known. */
-export function useReadings(): (target: string | null) => HeadingReading {
+export function useReadings(): (target: string | null) => TermReading {
   const { review } = useReview();
   const { settlements } = useCrosswalk();
   const served = useVocabularies().filter(({ databases }) => databases.length > 0);
@@ -67,7 +67,7 @@ export function useReadings(): (target: string | null) => HeadingReading {
   );
   const trees = useTrees([...new Set([...served.map(({ id }) => id), ...inLanes])]);
   return useMemo(() => {
-    const known = new Map<string | null, HeadingReading>();
+    const known = new Map<string | null, TermReading>();
     return (target) => {
       let reading = known.get(target);
       if (reading === undefined) {

@@ -63,6 +63,8 @@ export interface DialectContext {
 export interface Dialect {
   /** what SRU calls the query type */
   id: string;
+  /** what kind of writing it is, in a few words */
+  form: string;
   /** how AND, OR and NOT are read without parentheses, as the end of a sentence */
   precedence: string;
   abilities: Abilities;

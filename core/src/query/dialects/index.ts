@@ -1,4 +1,5 @@
 export { DIALECTS } from './dialects.js';
+export { patternsToSpell } from './printing.js';
 export type {
   Abilities,
   Dialect,

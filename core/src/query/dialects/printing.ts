@@ -3,6 +3,7 @@
  * may be, and named as a loss.
  */
 import {
+  childrenOf,
   isYearRange,
   MIN_LETTERS_BEFORE_ANY_ENDING,
   type HeadingQuery,
@@ -27,6 +28,19 @@ const NOTHING: Query = { kind: 'not', include: { kind: 'everything' }, exclude: 
 /** @throws RangeError for a query without operands, which has no written form */
 export function printIn(form: Form, abilities: Abilities, query: Query, context: DialectContext): Printed {
   return print(normaliseQuery(query), { form, abilities, context, excluded: false });
+}
+
+/** The patterns of a query that the dialect cannot have where they stand, so that the index's words for them help. */
+export function patternsToSpell(
+  query: Query,
+  abilities: Abilities,
+): { pattern: WordPattern; field: WordsQuery['field'] }[] {
+  if (query.kind === 'words') {
+    return query.phrase
+      .filter((pattern) => !canStand(pattern, query.phrase.length, abilities))
+      .map((pattern) => ({ pattern, field: query.field }));
+  }
+  return childrenOf(query).flatMap((each) => patternsToSpell(each, abilities));
 }
 
 interface Printing {

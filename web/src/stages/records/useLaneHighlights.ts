@@ -4,7 +4,7 @@ import {
   termQuery,
   type BibRecord,
   type ElementKey,
-  type HeadingReading,
+  type TermReading,
   type Highlights,
   type Query,
   type Span,
@@ -57,7 +57,7 @@ interface LaneQuery {
   query: Query;
 }
 
-function laneQueries(review: Review, read: HeadingReading): LaneQuery[] {
+function laneQueries(review: Review, read: TermReading): LaneQuery[] {
   return lanesOfReview(review).map(({ element, ...lane }) => ({
     element: element.key,
     query: {

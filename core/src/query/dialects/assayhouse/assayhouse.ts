@@ -37,6 +37,7 @@ const LEXING: Lexing = { quote: "'", symbols: /\.\.|>=|<=|[()&|!~=]/y, word: /[^
 
 export const assayhouseDialect: Dialect = {
   id: 'assayhouse',
+  form: 'sign form',
   precedence: PRECEDENCE,
   abilities,
   print: (query, context) => printIn(form, abilities, query, context),

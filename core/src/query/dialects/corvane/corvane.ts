@@ -38,6 +38,7 @@ const LEXING: Lexing = { quote: '"', symbols: /\.\.|[(),:]/y, word: /[^\s"(),:.]
 
 export const corvaneDialect: Dialect = {
   id: 'corvane',
+  form: 'call form',
   precedence: PRECEDENCE,
   abilities,
   print: (query, context) => printIn(form, abilities, query, context),

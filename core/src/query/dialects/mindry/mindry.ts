@@ -39,6 +39,7 @@ const LEXING: Lexing = { quote: '"', symbols: /\*:\*|[()[\]:~]/y, word: /[^\s"()
 
 export const mindryDialect: Dialect = {
   id: 'mindry',
+  form: 'colon form',
   precedence: PRECEDENCE,
   abilities,
   print: (query, context) => printIn(form, abilities, query, context),

@@ -39,6 +39,7 @@ const LEXING: Lexing = { quote: '"', symbols: /[():]|-(?=\S)/y, word: /[^\s"():]
 
 export const skeinDialect: Dialect = {
   id: 'skein',
+  form: 'plain form',
   precedence: PRECEDENCE,
   abilities,
   print: (query, context) => printIn(form, abilities, query, context),

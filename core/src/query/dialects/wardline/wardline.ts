@@ -31,6 +31,7 @@ const indexOf = (name: string) => SET + (OWN_NAMES[name] ?? name);
 
 export const wardlineDialect: Dialect = {
   id: 'wardline',
+  form: 'CQL with index names of its own',
   precedence: PRECEDENCE,
   abilities,
   print(query, context) {

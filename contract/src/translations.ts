@@ -1,0 +1,50 @@
+import type { Effect } from '@even-lantern/core';
+import type { Counted } from './databases.js';
+
+/** Something that a database’s dialect cannot say. */
+export interface TranslatedLoss {
+  /** where in the text, as UTF-16 offsets */
+  from: number;
+  to: number;
+  lost: string;
+  instead: string;
+  effect: Effect;
+  /** records that only what was said instead finds, and that only what was meant finds; null where not counted */
+  gained: number | null;
+  missed: number | null;
+}
+
+export interface TranslatedLine extends Counted {
+  number: number;
+  kind: 'term' | 'lane' | 'whole';
+  laneId: string | null;
+  termId: string | null;
+  description: string;
+  /** what is searched otherwise than the term says, since this database has other headings */
+  changes: string[];
+  /** the line as people type it here, with references to other lines where the dialect has them */
+  text: string;
+  losses: TranslatedLoss[];
+  /** the line standing alone: exactly what is sent */
+  sent: string;
+  /** what the line finds with nothing lost, where the database can count that too */
+  meant: Counted;
+  /** the query as the database says it understood it, in CQL; null when it did not say */
+  understood: string | null;
+  /** how we read what was sent, in CQL */
+  expected: string;
+}
+
+/** A strategy in the dialect of one database. */
+export interface Translation {
+  database: string;
+  databaseName: string;
+  release: string;
+  simulated: boolean;
+  /** `cql`, or the database’s own dialect */
+  queryType: string;
+  /** how its operators are read without parentheses; null in CQL */
+  precedence: string | null;
+  lines: TranslatedLine[];
+  problems: { laneId: string | null; termId: string | null; message: string }[];
+}

@@ -1,0 +1,100 @@
+/** A database over a handful of records, which reads CQL and one dialect as a real one would. */
+import {
+  buildIndex,
+  DIALECTS,
+  docsOf,
+  evaluate,
+  headingByLabel,
+  indexVocabulary,
+  listWords,
+  parseCql,
+  printCql,
+  vocabularyToTurtle,
+  type BibRecord,
+  type Query,
+  type Vocabulary,
+} from '@even-lantern/core';
+import { DatabaseError, type DatabaseConnector } from '../databases/databaseConnector.js';
+
+export interface IndexedDatabase {
+  name: string;
+  /** id of its dialect */
+  dialect: string;
+  vocabulary: Vocabulary | null;
+  records: readonly BibRecord[];
+  /** headings that it joins to bare words by itself */
+  headingFor?: (words: string) => string | null;
+  /** the releases that it answers for; the last is the present one */
+  releases?: readonly string[];
+}
+
+/** @param asked notes every query with its language and release */
+export function indexedConnector(database: IndexedDatabase, asked: string[] = []): DatabaseConnector {
+  const { name, dialect, vocabulary, records, headingFor, releases = ['2026-10-01'] } = database;
+  const index = buildIndex(records);
+  const tree = vocabulary === null ? null : indexVocabulary(vocabulary);
+  const context = { vocabulary: vocabulary?.id ?? null, limitFields: ['language'] };
+  const present = releases.at(-1) ?? '';
+
+  const understand = (text: string, queryType: string): Query => {
+    const read =
+      queryType === 'cql'
+        ? parseCql(text, { ...context, vocabulary: context.vocabulary ?? '' })
+        : DIALECTS.get(queryType)?.parse(text, { ...context, ...(headingFor && { headingFor }) });
+    if (read === undefined || (queryType !== 'cql' && queryType !== dialect)) {
+      throw new DatabaseError('The query type is not known.', true);
+    }
+    if (!read.ok) throw new DatabaseError(read.error.message, true);
+    return read.query;
+  };
+
+  const connector: DatabaseConnector = {
+    async explain() {
+      return {
+        name,
+        description: '',
+        release: present,
+        simulated: true,
+        records: records.length,
+        vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name, address: `/${vocabulary.id}` },
+        limits: { language: ['English'] },
+        queryTypes: ['cql', dialect],
+        releases: [...releases],
+        nextRelease: null,
+        about: null,
+        pageCap: 50,
+      };
+    },
+    async count(query, signal, asking) {
+      const { records: _records, ...answer } = await connector.search(
+        query,
+        { start: 1, size: 0 },
+        signal,
+        asking,
+      );
+      return answer;
+    },
+    async search(text, { start, size }, _signal, { queryType = 'cql', release = present } = {}) {
+      asked.push(`${queryType} ${release}: ${text}`);
+      const query = understand(text, queryType);
+      const found = evaluate(query, index, {
+        narrowerOf: (_vocabulary, label) =>
+          tree !== null && headingByLabel(tree, label) !== null ? [] : null,
+      });
+      if (!found.ok) throw new DatabaseError(found.error.message, true);
+      const docs = [...docsOf(found.documents)].slice(start - 1, start - 1 + size);
+      return {
+        hits: found.documents.size,
+        release,
+        understood: printCql(query, { vocabulary: context.vocabulary ?? '' }),
+        records: docs.flatMap((doc) => records[doc] ?? []),
+      };
+    },
+    facets: async () => ({ hits: 0, facets: {} }),
+    scan: async (field, from, most) =>
+      listWords(index, field, from, most).map(({ word, documents }) => ({ word, hits: documents })),
+    vocabulary: () => (vocabulary === null ? Promise.resolve('') : vocabularyToTurtle(vocabulary)),
+    advance: () => Promise.reject(new DatabaseError('It is the last.', true)),
+  };
+  return connector;
+}

@@ -1,0 +1,178 @@
+import type { BibRecord, TermContent, Vocabulary } from '@even-lantern/core';
+import type { Rehearsal, Review, Run, Translation } from '@even-lantern/contract';
+import { RunsService } from '../runs/runsService.js';
+import { indexedConnector, type IndexedDatabase } from '../testing/indexedConnector.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+
+const record = (accession: string, title: string, headings: string[] = []): BibRecord => ({
+  accession,
+  title,
+  abstract: [],
+  keywords: [],
+  authors: [],
+  journal: 'Annals',
+  year: 2020,
+  volume: '',
+  issue: '',
+  pages: '',
+  doi: null,
+  language: 'English',
+  publicationTypes: [],
+  headings: headings.map((label) => ({ vocabulary: 'tree', label, central: false, subheadings: [] })),
+  limits: {},
+  entered: null,
+  changed: null,
+});
+const records = [
+  record('1', 'Light for women at night', ['Light']),
+  record('2', 'Light in a ward, and a woman’s sleep'),
+  record('3', 'Lamps that give off too little light to read a chart in bed at night'),
+  record('4', 'Light therapies'),
+  record('5', 'Light therapy', ['Light']),
+];
+const vocabulary: Vocabulary = {
+  id: 'tree',
+  name: 'A tree',
+  release: '2026-10-01',
+  headings: [
+    {
+      label: 'Light',
+      entryTerms: ['lamps'],
+      scopeNote: '',
+      broader: [],
+      related: [],
+      historyNote: null,
+      subheadings: [],
+    },
+  ],
+};
+
+let server: TestApplication;
+let asked: string[];
+afterEach(() => server.application.close());
+
+async function reviewIn(database: Partial<IndexedDatabase>, ...contents: TermContent[]): Promise<Review> {
+  asked = [];
+  const whole = { name: 'A database', dialect: 'corvane', vocabulary, records, ...database };
+  // The vocabulary of headings is known by the first database, whatever the second has.
+  server = await testApplication({
+    first: indexedConnector({ ...whole, dialect: 'corvane', vocabulary }),
+    db: indexedConnector(whole, asked),
+  });
+  const review = (await server.post('/api/reviews', { title: 'Light' })).body as Review;
+  const element = review.elements.find(({ key }) => key === 'I');
+  for (const each of review.elements.filter(({ searched, key }) => searched && key !== 'I')) {
+    await server.patch(`/api/elements/${each.id}`, { searched: false }, each.version);
+  }
+  for (const content of contents) {
+    await server
+      .post(`/api/reviews/${review.id}/terms`, { elementId: element?.id, origin: 'typed', content })
+      .expect(201);
+  }
+  return review;
+}
+
+const words = (text: string, near: number | null = null): TermContent => ({
+  kind: 'words',
+  text,
+  field: 'words',
+  near,
+});
+const heading: TermContent = {
+  kind: 'heading',
+  vocabulary: 'tree',
+  label: 'Light',
+  narrower: true,
+  central: false,
+  subheadings: [],
+};
+const translate = async (review: Review) =>
+  (await server.get(`/api/reviews/${review.id}/translation?database=db`).expect(200)).body as Translation;
+const rehearse = async (review: Review) =>
+  (await server.get(`/api/reviews/${review.id}/rehearsal?database=db`).expect(200)).body as Rehearsal;
+
+test('every line stands in the dialect of the database, with references, and alone as it is sent', async () => {
+  const review = await reviewIn({}, words('light'), words('lamps'));
+  const { queryType, lines } = await translate(review);
+  expect(queryType).toBe('corvane');
+  expect(lines.map(({ text, sent, hits }) => [text, sent, hits])).toEqual([
+    ['words("light")', 'words("light")', 5],
+    ['words("lamps")', 'words("lamps")', 1],
+    ['line(1) OR line(2)', 'words("light") OR words("lamps")', 5],
+    ['line(3)', 'words("light") OR words("lamps")', 5],
+  ]);
+  expect(lines.every(({ understood, expected }) => understood === expected)).toBe(true);
+  expect(asked).toContain('corvane 2026-10-01: words("light") OR words("lamps")');
+});
+
+test('a loss is told with its place and counted in records, both ways', async () => {
+  const review = await reviewIn({ dialect: 'assayhouse' }, words('light night', 4));
+  const [line] = (await translate(review)).lines;
+  expect(line).toMatchObject({ text: "(text ~ 'light' & text ~ 'night')", hits: 2, meant: { hits: 1 } });
+  expect(line?.losses).toMatchObject([
+    { from: 0, to: 33, lost: 'within 4 words of each other', effect: 'widens', gained: 1, missed: 0 },
+  ]);
+});
+
+test('a pattern that cannot stand in a phrase is spelled out with the words of the index', async () => {
+  const review = await reviewIn({ dialect: 'mindry' }, words('light therap*'));
+  const [line] = (await translate(review)).lines;
+  expect(line?.text).toBe('("light therapies" OR "light therapy")');
+  expect(line?.losses).toMatchObject([{ effect: 'same', gained: 0, missed: 0 }]);
+});
+
+test('a database without headings gets their names as words, and says so', async () => {
+  const review = await reviewIn({ dialect: 'skein', vocabulary: null }, heading);
+  const [line] = (await translate(review)).lines;
+  expect(line).toMatchObject({
+    text: 'light OR lamps',
+    changes: ['searched as words, since this database has no headings'],
+    hits: 5,
+  });
+});
+
+test('what the screen counts, what is sent and what is run find the same, though something was lost', async () => {
+  const review = await reviewIn({ dialect: 'assayhouse' }, words('light night', 4), words('wom?n'));
+  const rehearsed = await rehearse(review);
+  const translated = await translate(review);
+  expect(rehearsed.lines.map(({ hits }) => hits)).toEqual(translated.lines.map(({ hits }) => hits));
+  expect(rehearsed.lines[0]?.changes).toEqual([
+    'it cannot say within 4 words of each other; said instead: all of them anywhere in the record (finds more)',
+  ]);
+
+  const run = (await server.post(`/api/reviews/${review.id}/runs`, { database: 'db', timeZone: 'UTC' }))
+    .body as Run;
+  await server.application.get(RunsService).finished(run.id);
+  const { entries } = (await server.get(`/api/reviews/${review.id}/ledger`)).body as {
+    entries: { content: { dialect: string; lines: { string: string; hits: number }[] } }[];
+  };
+  const content = entries.at(-1)?.content;
+  expect(content?.dialect).toBe('sign form');
+  expect(content?.lines.map(({ string }) => string)).toEqual(translated.lines.map(({ sent }) => sent));
+  expect(content?.lines.map(({ hits }) => hits)).toEqual(translated.lines.map(({ hits }) => hits));
+});
+
+test('a search can be run against an earlier release, and not against one that is not there', async () => {
+  const review = await reviewIn({ releases: ['2026-07-01', '2026-10-01'] }, words('light'));
+  const start = (release: string) =>
+    server.post(`/api/reviews/${review.id}/runs`, { database: 'db', timeZone: 'UTC', release });
+  expect((await start('1999-01-01').expect(400)).body).toMatchObject({ errors: [{ path: 'release' }] });
+  const run = (await start('2026-07-01').expect(201)).body as Run;
+  await server.application.get(RunsService).finished(run.id);
+  expect(asked).toContain('corvane 2026-07-01: words("light")');
+});
+
+test('a heading that nobody settled is a question, not a translation', async () => {
+  const other: Vocabulary = {
+    ...vocabulary,
+    id: 'thesaurus',
+    name: 'A thesaurus',
+    headings: vocabulary.headings.map((each) => ({ ...each, label: 'Illumination' })),
+  };
+  const review = await reviewIn({ dialect: 'wardline', vocabulary: other }, heading, words('lamps'));
+  const { problems, lines } = await translate(review);
+  expect(problems).toMatchObject([
+    { message: expect.stringContaining('“Light” of the A tree is not settled') },
+  ]);
+  expect(lines[0]?.text).toBe('wn.text = "lamps"');
+});
