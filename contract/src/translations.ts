@@ -3,7 +3,7 @@ import type { Counted } from './databases.js';
 
 /** Something that a database’s dialect cannot say. */
 export interface TranslatedLoss {
-  /** where in the text, as UTF-16 offsets */
+  /** where in what is sent, as UTF-16 offsets */
   from: number;
   to: number;
   lost: string;
@@ -24,9 +24,10 @@ export interface TranslatedLine extends Counted {
   changes: string[];
   /** the line as people type it here, with references to other lines where the dialect has them */
   text: string;
-  losses: TranslatedLoss[];
   /** the line standing alone: exactly what is sent */
   sent: string;
+  /** by their place in `sent` */
+  losses: TranslatedLoss[];
   /** what the line finds with nothing lost, where the database can count that too */
   meant: Counted;
   /** the query as the database says it understood it, in CQL; null when it did not say */

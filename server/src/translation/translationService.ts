@@ -62,7 +62,7 @@ export class TranslationService {
     const [asked, meant, losses] = await Promise.all([
       this.databases.countOwn(database, alone.text, dialect?.id ?? 'cql'),
       this.databases.count(database, whole),
-      Promise.all(referring.losses.map((loss) => this.measured(database, loss))),
+      Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
     ]);
     const read = dialect?.parse(alone.text, context);
     return {
@@ -71,7 +71,7 @@ export class TranslationService {
       laneId: line.laneId,
       termId: line.termId,
       description: describeLine(line, lanes),
-      changes: line.changes,
+      changes: changesOf(line, lines, lanes),
       text: referring.text,
       losses,
       sent: alone.text,
@@ -85,9 +85,15 @@ export class TranslationService {
   private async measured(database: OpenDatabase, { meant, saidAs, ...loss }: Loss): Promise<TranslatedLoss> {
     const only = (include: Query, exclude: Query): Promise<Counted> =>
       this.databases.count(database, { kind: 'not', include, exclude });
-    // References cannot be counted by themselves; a line that is written out finds the same.
-    if (loss.effect === 'same' && meant.kind === 'line') return { ...loss, gained: 0, missed: 0 };
     const [gained, missed] = await Promise.all([only(saidAs, meant), only(meant, saidAs)]);
     return { ...loss, gained: gained.hits, missed: missed.hits };
   }
+}
+
+/** What a line says otherwise than its terms; a lane and the whole tell it of each of theirs. */
+function changesOf(line: Line, lines: readonly Line[], lanes: readonly Lane[]): string[] {
+  if (line.kind === 'term') return line.changes;
+  return lines
+    .filter(({ kind, laneId }) => kind === 'term' && (line.kind === 'whole' || laneId === line.laneId))
+    .flatMap((term) => term.changes.map((change) => `${describeLine(term, lanes)}: ${change}`));
 }

@@ -31,6 +31,7 @@ import {
   type TermCount,
   type Run,
   type TermChange,
+  type Translation,
   type VocabularyFormat,
   type VocabularySummary,
   type Wording,
@@ -50,6 +51,7 @@ export const api = createApi({
     },
   }),
   tagTypes: [
+    'Databases',
     'Crosswalk',
     'Vocabularies',
     'Wordings',
@@ -124,6 +126,7 @@ export const api = createApi({
     }),
     databases: build.query<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }, void>({
       query: () => 'databases',
+      providesTags: ['Databases'],
     }),
     vocabularies: build.query<VocabularySummary[], void>({
       query: () => 'vocabularies',
@@ -182,6 +185,14 @@ export const api = createApi({
     rehearsal: build.query<Rehearsal, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/rehearsal`, params: { database } }),
       providesTags: ['Counts'],
+    }),
+    translation: build.query<Translation, { review: string; database: string }>({
+      query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),
+      providesTags: ['Counts'],
+    }),
+    advanceDatabase: build.mutation<DatabaseProfile, string>({
+      query: (id) => ({ url: `databases/${id}/advance`, method: 'POST' }),
+      invalidatesTags: ['Databases', 'Counts', 'Vocabularies'],
     }),
     startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
       query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),

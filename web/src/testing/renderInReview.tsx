@@ -55,6 +55,10 @@ const database: DatabaseProfile = {
   records: 100,
   vocabulary: { id: 'tree', name: 'A tree' },
   limits: {},
+  queryTypes: ['cql', 'corvane'],
+  releases: ['2026-10-01'],
+  nextRelease: null,
+  about: null,
 };
 
 export const term = (

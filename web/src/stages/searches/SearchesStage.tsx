@@ -1,16 +1,19 @@
-import { Copy, Play } from 'lucide-react';
+import { Copy, Play, X } from 'lucide-react';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
 import { RunProgress } from './RunProgress.js';
+import { SideBySide } from './SideBySide.js';
+import { Losses, OwnString, Understood } from './TranslatedLine.js';
 import { useRun } from './useRun.js';
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
@@ -18,20 +21,38 @@ export function SearchesStage() {
   const { review, database } = useReview();
   const { data: rehearsal, error, isFetching, refetch } = useRehearsal();
   const run = useRun(review.id, database?.id ?? null);
+  const translating = api.useTranslationQuery(
+    { review: review.id, database: database?.id ?? '' },
+    { skip: database === null },
+  );
+  const translation = translating.data?.database === database?.id ? translating.data : undefined;
+  const databases = api.useDatabasesQuery().data?.databases ?? [];
+  const [params, setParams] = useSearchParams();
+  const others = databases.filter(({ id }) => id !== database?.id);
+  const beside = others.find(({ id }) => id === params.get('beside'));
+  const showBeside = (id: string | null) =>
+    setParams((before) => {
+      if (id === null) before.delete('beside');
+      else before.set('beside', id);
+      return before;
+    });
   const [chosen, setChosen] = useState<number | null>(null);
   const lanes = lanesOfReview(review);
   const lines = rehearsal?.lines ?? [];
   const line = lines.find(({ number }) => number === chosen) ?? lines.at(-1);
   const problems = rehearsal?.problems ?? [];
+  const translated = translation?.lines.find(({ number }) => number === line?.number);
   const start = () => {
     if (!run.busy) void run.start();
   };
-  const copy = () => {
-    if (line === undefined) return;
-    navigator.clipboard.writeText(line.string).then(
-      () => toast(`Copied the string of L${line.number}.`),
+  const copyText = (text: string, name: string) => {
+    navigator.clipboard.writeText(text).then(
+      () => toast(`Copied ${name}.`),
       () => toast.error('The browser does not allow copying. Select the string and copy it by hand.'),
     );
+  };
+  const copy = () => {
+    if (translated !== undefined) copyText(translated.sent, `the string of L${translated.number}`);
   };
   useHotkeys('r', start);
   useHotkeys('alt+c', copy);
@@ -48,14 +69,31 @@ export function SearchesStage() {
             {isFetching && ' Counting …'}
           </p>
         </div>
-        <button
-          className="btn btn-primary"
-          onClick={start}
-          disabled={run.busy || database === null || lines.length === 0}
-        >
-          <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
-          <kbd className="font-mono text-xs font-normal">R</kbd>
-        </button>
+        <div className="flex flex-wrap items-center gap-2">
+          {others.length > 0 && (
+            <ChoiceMenu
+              label="Another database beside this one"
+              text={beside === undefined ? 'Beside another database' : `Beside ${beside.name}`}
+              side="right"
+              {...(beside === undefined ? {} : { chosen: beside.id })}
+              choices={others.map(({ id, name, release }) => ({ id, name, detail: `release ${release}` }))}
+              onChoose={showBeside}
+            />
+          )}
+          {beside !== undefined && (
+            <button className="btn btn-quiet btn-sm" onClick={() => showBeside(null)}>
+              <X className="h-4 w-4" aria-hidden="true" /> One alone
+            </button>
+          )}
+          <button
+            className="btn btn-primary"
+            onClick={start}
+            disabled={run.busy || database === null || lines.length === 0}
+          >
+            <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
+            <kbd className="font-mono text-xs font-normal">R</kbd>
+          </button>
+        </div>
       </div>
       <RunProgress run={run} />
       {error !== undefined && (
@@ -87,7 +125,12 @@ export function SearchesStage() {
       {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && (
         <p className="quiet">There is nothing to search yet.</p>
       )}
-      <div className="grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)]">
+      {database !== null && beside !== undefined && (
+        <SideBySide reviewId={review.id} databases={[database, beside]} onCopy={copyText} />
+      )}
+      <div
+        className={`grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] ${beside === undefined ? '' : 'hidden'}`}
+      >
         <div role="grid" aria-label="Lines">
           {lines.map((each, i) => {
             const lane = lanes.find(({ id }) => id === each.laneId);
@@ -124,22 +167,38 @@ export function SearchesStage() {
           })}
         </div>
         {line !== undefined && (
-          <section aria-label="String" className="flex flex-col gap-2 lg:sticky lg:top-3 lg:self-start">
-            <div className="flex items-center justify-between">
-              <h2 className="small-head">What is sent for L{line.number}, in CQL</h2>
-              <button className="btn btn-ghost btn-xs" onClick={copy}>
+          <section aria-label="String" className="flex flex-col gap-3 lg:sticky lg:top-3 lg:self-start">
+            <div className="flex items-center justify-between gap-2">
+              <h2 className="small-head">
+                L{line.number} as {database?.name} gets it
+              </h2>
+              <button className="btn btn-ghost btn-xs" onClick={copy} disabled={translated === undefined}>
                 <Copy className="h-3.5 w-3.5" aria-hidden="true" /> Copy{' '}
                 <kbd className="font-mono font-normal">Alt C</kbd>
               </button>
             </div>
-            <pre
-              tabIndex={0}
-              aria-label="The string"
-              className="rule bg-base-100 rounded-box max-h-[60vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
-              data-testid="string"
-            >
-              {line.string}
-            </pre>
+            {translation === undefined || translated === undefined ? (
+              <Translating error={translating.error} onAgain={() => void translating.refetch()} />
+            ) : (
+              <>
+                <pre
+                  tabIndex={0}
+                  aria-label="The string"
+                  className="rule bg-base-100 rounded-box max-h-[40vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
+                  data-testid="string"
+                >
+                  <OwnString text={translated.sent} losses={translated.losses} />
+                </pre>
+                <section aria-label="What is lost" className="flex flex-col gap-1">
+                  <h3 className="small-head">What it cannot say</h3>
+                  <Losses {...translated} />
+                </section>
+                <section aria-label="What it understood" className="flex flex-col gap-1">
+                  <h3 className="small-head">What it understood</h3>
+                  <Understood line={translated} translation={translation} />
+                </section>
+              </>
+            )}
             <p className="quiet">
               {line.hits === null ? (
                 'Not counted.'
@@ -154,5 +213,16 @@ export function SearchesStage() {
         )}
       </div>
     </div>
+  );
+}
+
+function Translating({ error, onAgain }: { error: unknown; onAgain: () => void }) {
+  if (error === undefined) return <p className="quiet">Translating …</p>;
+  return (
+    <ProblemNote problem={problemOf(error)}>
+      <button className="btn btn-sm btn-quiet mt-1" onClick={onAgain}>
+        Try again
+      </button>
+    </ProblemNote>
   );
 }

@@ -1,0 +1,92 @@
+import { segmentText } from '@even-lantern/core';
+import type { TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
+import { formatCount } from '../../parts/Count.js';
+
+/** The string of a line in the database's dialect. What stands for something that could not be said is underlined. */
+export function OwnString({ text, losses }: Pick<TranslatedLine, 'text' | 'losses'>) {
+  const spans = losses.map(({ from, to }) => ({ start: from, end: to }));
+  return segmentText(text, [{ layer: 'lost', spans }]).map(({ text: part, layers }, i) =>
+    layers.length > 0 ? (
+      <mark
+        key={i}
+        className="decoration-warning bg-transparent text-inherit underline decoration-wavy underline-offset-4"
+      >
+        {part}
+      </mark>
+    ) : (
+      part
+    ),
+  );
+}
+
+const EFFECTS: Readonly<Record<TranslatedLoss['effect'], string>> = {
+  widens: 'Finds more',
+  narrows: 'Finds less',
+  either: 'Finds more or less',
+  same: 'Finds the same, as of this release',
+};
+
+/** What the database cannot be told, what it is told instead, and what that comes to in records. */
+export function Losses({ losses, changes }: Pick<TranslatedLine, 'losses' | 'changes'>) {
+  if (losses.length === 0 && changes.length === 0) return <p className="quiet">Nothing is lost.</p>;
+  return (
+    <ul className="flex flex-col gap-2">
+      {changes.map((change) => (
+        <li key={change} className="border-warning border-l-[3px] pl-2">
+          {change.charAt(0).toUpperCase() + change.slice(1)}.
+        </li>
+      ))}
+      {losses.map(({ from, lost, instead, effect, gained, missed }) => (
+        <li key={`${from} ${lost}`} className="border-warning border-l-[3px] pl-2">
+          It cannot say <b>{lost}</b>. Said instead: {instead}.
+          <span className="quiet block">
+            {EFFECTS[effect]}
+            {gained === null || missed === null
+              ? '; not counted.'
+              : `: ${formatCount(gained)} records too many, ${formatCount(missed)} missed.`}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** What the database says it made of the string, beside how we read it. */
+export function Understood({ line, translation }: { line: TranslatedLine; translation: Translation }) {
+  const { understood, expected } = line;
+  if (line.error !== null) return <p className="problem">{line.error}</p>;
+  if (understood === null) return <p className="quiet">It does not say how it read the string.</p>;
+  if (understood === expected) {
+    return (
+      <details>
+        <summary className="cursor-pointer">Just what was sent.</summary>
+        <pre className="quiet mt-1 font-mono text-xs break-words whitespace-pre-wrap">{understood}</pre>
+      </details>
+    );
+  }
+  return (
+    <div className="flex flex-col gap-1">
+      <p className="problem">
+        {translation.databaseName} read the string otherwise than it is written. What it added is underlined.
+      </p>
+      <pre className="font-mono text-xs break-words whitespace-pre-wrap">
+        <OwnString text={understood} losses={[differenceAsLoss(expected, understood)]} />
+      </pre>
+    </div>
+  );
+}
+
+/** The part of the second text that the first has not: what remains between their equal beginnings and ends. */
+function differenceAsLoss(first: string, second: string): TranslatedLoss {
+  let from = 0;
+  while (from < first.length && first[from] === second[from]) from += 1;
+  let end = 0;
+  while (
+    end < Math.min(first.length, second.length) - from &&
+    first[first.length - 1 - end] === second[second.length - 1 - end]
+  ) {
+    end += 1;
+  }
+  const whole = { lost: '', instead: '', effect: 'either', gained: null, missed: null } as const;
+  return { ...whole, from, to: Math.max(second.length - end, from + 1) };
+}
