@@ -161,15 +161,25 @@ test('the strategy is numbered, run and logged by key', async () => {
   const expected = await whole();
   await (await browser.find('h1')).click();
   await browser.press(Key.chord(Key.ALT, '3'));
-  await browser.sees('What is sent for L7');
+  await browser.sees('L7 as Corvane Medical Index gets it');
   expect(await browser.textOf('[data-testid=string]')).toBe(
-    '(el.heading ==/el.narrower "Volunteer responders" or el.words = "volunteer*") and ' +
-      '(el.heading ==/el.narrower "On-call duty" or el.words = "on call")',
+    '(heading("Volunteer responders", narrower) OR words("volunteer*")) AND ' +
+      '(heading("On-call duty", narrower) OR words("on call"))',
   );
   await accessible('searches');
   await (await browser.find('h1')).click();
   await browser.press('r');
   await browser.sees(`Logged: ${expected} hits, ${expected} records fetched.`);
+});
+
+test('the strategy stands beside that of another database, and what is said otherwise there is told', async () => {
+  await (await browser.find('[role=combobox][aria-label^="Another database beside"]')).click();
+  await browser.press('Skein', Key.ENTER);
+  await browser.sees('searched as words, since this database has no headings');
+  await browser.sees('"volunteer responders" OR');
+  await accessible('two databases');
+  await (await browser.named('One alone')).click();
+  await browser.sees('L7 as Corvane Medical Index gets it');
 });
 
 test('records are read and decided with one key, and a decision is undone', async () => {
@@ -230,7 +240,7 @@ test('the ledger opens from the strip and is exported as CSV and Markdown', asyn
 test('a run that is cut off in the middle is logged as interrupted, with what it had', async () => {
   await (await browser.named('Ledger 1 entry')).click();
   await browser.press(Key.chord(Key.ALT, '3'));
-  await browser.sees('What is sent for L7');
+  await browser.sees('L7 as Corvane Medical Index gets it');
   await (await browser.find('h1')).click();
   // Four lines counted, then nothing more.
   stack.cutAfter(4);

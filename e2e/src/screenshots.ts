@@ -54,8 +54,13 @@ async function main(): Promise<void> {
     await browser.sees('in the lane already');
     await shoot('concepts-paste');
     await (await browser.named('Searches')).click();
-    await browser.sees('What is sent for');
+    await browser.sees('What it understood');
     await shoot('searches');
+    await (await browser.find('[role=combobox][aria-label^="Another database beside"]')).click();
+    await browser.press('Assay', Key.ENTER);
+    await browser.sees('subject >=');
+    await shoot('searches-beside');
+    await (await browser.named('One alone')).click();
     await (await browser.named('Records')).click();
     await browser.sees('Author keywords');
     await shoot('records');

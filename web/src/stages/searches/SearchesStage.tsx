@@ -158,7 +158,7 @@ export function SearchesStage() {
                     </span>
                   </button>
                   {each.changes.length > 0 && (
-                    <p className="quiet pl-14 text-xs">{each.changes.join('; ')}</p>
+                    <p className="quiet pl-14 text-xs first-letter:uppercase">{each.changes.join('; ')}</p>
                   )}
                   {each.error !== null && <p className="problem pl-14 text-xs">{each.error}</p>}
                 </div>

@@ -7,12 +7,9 @@ export function OwnString({ text, losses }: Pick<TranslatedLine, 'text' | 'losse
   const spans = losses.map(({ from, to }) => ({ start: from, end: to }));
   return segmentText(text, [{ layer: 'lost', spans }]).map(({ text: part, layers }, i) =>
     layers.length > 0 ? (
-      <mark
-        key={i}
-        className="decoration-warning bg-transparent text-inherit underline decoration-wavy underline-offset-4"
-      >
+      <span key={i} className="decoration-warning underline decoration-wavy underline-offset-4">
         {part}
-      </mark>
+      </span>
     ) : (
       part
     ),
@@ -37,13 +34,18 @@ export function Losses({ losses, changes }: Pick<TranslatedLine, 'losses' | 'cha
         </li>
       ))}
       {losses.map(({ from, lost, instead, effect, gained, missed }) => (
-        <li key={`${from} ${lost}`} className="border-warning border-l-[3px] pl-2">
+        <li
+          key={`${from} ${lost}`}
+          className={`border-l-[3px] pl-2 ${effect === 'same' ? 'border-[var(--rule)]' : 'border-warning'}`}
+        >
           It cannot say <b>{lost}</b>. Said instead: {instead}.
           <span className="quiet block">
             {EFFECTS[effect]}
             {gained === null || missed === null
               ? '; not counted.'
-              : `: ${formatCount(gained)} records too many, ${formatCount(missed)} missed.`}
+              : effect === 'same' && gained + missed === 0
+                ? '.'
+                : `: ${formatCount(gained)} ${gained === 1 ? 'record' : 'records'} too many, ${formatCount(missed)} missed.`}
           </span>
         </li>
       ))}

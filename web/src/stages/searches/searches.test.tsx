@@ -1,6 +1,6 @@
-import type { Rehearsal, RehearsedLine } from '@even-lantern/contract';
+import type { Rehearsal, RehearsedLine, TranslatedLine, Translation } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import { Refusal } from '../../testing/fakeServer.js';
+import { Refusal, type Asked } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { wordsContent } from '../concepts/headingContent.js';
 import { RunProgress } from './RunProgress.js';
@@ -39,17 +39,110 @@ const rehearsal = (parts: Partial<Rehearsal>): Rehearsal => ({
   ...parts,
 });
 
-const show = (answer: () => unknown) =>
+const translated = (number: number, parts: Partial<TranslatedLine> = {}): TranslatedLine => ({
+  number,
+  kind: number === 1 ? 'term' : number === 2 ? 'lane' : 'whole',
+  laneId: 'e-i',
+  termId: number === 1 ? 't' : null,
+  description: `line ${number}`,
+  changes: [],
+  text: `line(${number - 1})`,
+  sent: `words("${number}")`,
+  losses: [],
+  hits: number,
+  error: null,
+  meant: { hits: number, error: null },
+  understood: `el.words = "${number}"`,
+  expected: `el.words = "${number}"`,
+  ...parts,
+});
+
+const translation = (lines: TranslatedLine[], parts: Partial<Translation> = {}): Translation => ({
+  database: 'db',
+  databaseName: 'A database',
+  release: '2026-10-01',
+  simulated: true,
+  queryType: 'corvane',
+  precedence: null,
+  lines,
+  problems: [],
+  ...parts,
+});
+const ALL_LINES = [1, 2, 3].map((number) => translated(number));
+
+const show = (answer: () => unknown, more: Record<string, (asked: Asked) => unknown> = {}) =>
   renderInReview(reviewWith([term('t', wordsContent('light'))]), () => <SearchesStage />, {
     'GET reviews/r1/rehearsal': answer,
+    'GET reviews/r1/translation': () => translation(ALL_LINES),
+    ...more,
   });
 
 test('the string of the last line is shown first, and that of any line when it is chosen', async () => {
   const { user } = show(() => rehearsal({}));
-  expect((await screen.findByTestId('string')).textContent).toBe('el.words = "3"');
+  expect((await screen.findByTestId('string')).textContent).toBe('words("3")');
   await user.click(within(screen.getByRole('grid')).getByText('line 1'));
-  expect(screen.getByTestId('string').textContent).toBe('el.words = "1"');
-  expect(screen.getByText('What is sent for L1, in CQL')).toBeTruthy();
+  expect(screen.getByTestId('string').textContent).toBe('words("1")');
+  expect(screen.getByText('L1 as A database gets it')).toBeTruthy();
+});
+
+test('what cannot be said is told, with what is said instead and how many records that makes', async () => {
+  const loss = { from: 0, to: 5, lost: 'near', instead: 'anywhere', gained: 1, missed: 0 };
+  const lines = [...ALL_LINES.slice(0, 2), translated(3, { losses: [{ ...loss, effect: 'widens' }] })];
+  show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
+  const lost = await screen.findByRole('region', { name: 'What is lost' });
+  expect(lost.textContent).toContain('It cannot say near. Said instead: anywhere.');
+  expect(lost.textContent).toContain('Finds more: 1 record too many, 0 missed.');
+  expect(screen.getByTestId('string').querySelector('.underline')?.textContent).toBe('words');
+});
+
+test('what the database added to a string by itself is shown and marked', async () => {
+  const understood = 'el.words = "3" or el.heading == "Three"';
+  const lines = [...ALL_LINES.slice(0, 2), translated(3, { understood })];
+  show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
+  const section = await screen.findByRole('region', { name: 'What it understood' });
+  expect(section.textContent).toContain('A database read the string otherwise than it is written.');
+  expect(section.querySelector('.underline')?.textContent).toContain('or el.heading == "Three');
+});
+
+test('a string that cannot be translated says why, and the counts stay', async () => {
+  show(() => rehearsal({}), {
+    'GET reviews/r1/translation': () => new Refusal(502, { title: 'It went away.' }),
+  });
+  expect(await screen.findByText('It went away.')).toBeTruthy();
+  expect(within(screen.getByRole('grid')).getByText('line 1')).toBeTruthy();
+});
+
+test('two databases stand side by side, line by line, and each string can be copied', async () => {
+  const profile = (id: string, name: string) => ({
+    id,
+    name,
+    description: '',
+    release: '2026-10-01',
+    simulated: true,
+    records: 1,
+    vocabulary: null,
+    limits: {},
+    queryTypes: ['cql'],
+    releases: [],
+    nextRelease: null,
+    about: null,
+  });
+  const { user } = show(() => rehearsal({}), {
+    'GET databases': () => ({
+      databases: [profile('db', 'A database'), profile('other', 'Another')],
+      failed: [],
+    }),
+    'GET reviews/r1/translation': () =>
+      translation([translated(1, { changes: ['searched as words'] }), ...ALL_LINES.slice(1)]),
+  });
+  await user.click(await screen.findByRole('combobox', { name: /Another database beside this one/ }));
+  await user.click(await screen.findByRole('option', { name: /Another/ }));
+  const table = await screen.findByRole('table');
+  expect(within(table).getAllByRole('row')).toHaveLength(4);
+  expect(within(table).getAllByText('searched as words')).toHaveLength(2);
+  const write = jest.spyOn(navigator.clipboard, 'writeText');
+  await user.click(within(table).getByRole('button', { name: 'Copy L2 for Another' }));
+  expect(write).toHaveBeenCalledWith('words("2")');
 });
 
 test('what is to settle before a run is told with the way there', async () => {
