@@ -1,5 +1,6 @@
 /** npm run bench [-- name] [-- --json] [-- --size=n] */
 import { crosswalkBench } from './crosswalkBench.js';
+import { dialectsBench } from './dialectsBench.js';
 import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
@@ -15,6 +16,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
   lookup: lookupBench,
   crosswalk: crosswalkBench,
+  dialects: dialectsBench,
   skos: skosBench,
   rehearse: rehearseBench,
 };

@@ -8,3 +8,4 @@ export * from './reviews.js';
 export * from './runs.js';
 export * from './vocabularies.js';
 export * from './translations.js';
+export * from './databaseChoices.js';

@@ -182,6 +182,20 @@ test('the strategy stands beside that of another database, and what is said othe
   await browser.sees('L7 as Corvane Medical Index gets it');
 });
 
+test('a database is left out of the review, and the reason is kept', async () => {
+  await (await browser.named('Where to search')).click();
+  const skein = 'li:has([name=search-skein])';
+  await (await browser.find(`${skein} label:nth-of-type(2) input`)).click();
+  await (await browser.find('[aria-label="Note on Skein Citation Index"]')).sendKeys('Too broad', Key.TAB);
+  await accessible('where to search');
+  await browser.driver.navigate().refresh();
+  await browser.sees('Where to search');
+  const note = await browser.find('[aria-label="Note on Skein Citation Index"]');
+  expect(await note.getAttribute('value')).toBe('Too broad');
+  await browser.press(Key.chord(Key.ALT, '3'));
+  await browser.sees('L7 as Corvane Medical Index gets it');
+});
+
 test('records are read and decided with one key, and a decision is undone', async () => {
   await browser.press(Key.chord(Key.ALT, '4'));
   await browser.sees('Set aside');

@@ -61,6 +61,9 @@ async function main(): Promise<void> {
     await browser.sees('subject >=');
     await shoot('searches-beside');
     await (await browser.named('One alone')).click();
+    await (await browser.named('Where to search')).click();
+    await browser.sees('Assayhouse Reviews & Trials');
+    await shoot('databases');
     await (await browser.named('Records')).click();
     await browser.sees('Author keywords');
     await shoot('records');

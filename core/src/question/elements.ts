@@ -160,6 +160,22 @@ export function frameworkOf(id: FrameworkId): Framework {
   return framework;
 }
 
+/** What kind of question it is, as far as that bears on where to search. */
+export const QUESTION_TYPES = ['intervention', 'exposure', 'experience'] as const;
+export type QuestionType = (typeof QUESTION_TYPES)[number];
+
+const TYPES: Readonly<Record<FrameworkId, QuestionType>> = {
+  pico: 'intervention',
+  peo: 'exposure',
+  'pico-qualitative': 'experience',
+  spider: 'experience',
+};
+
+/** The type of question that a framework is made for. */
+export function questionTypeOf(framework: FrameworkId): QuestionType {
+  return TYPES[framework];
+}
+
 /**
  * The elements of a framework in its order, then any others, which were written under another framework.
  * @returns `others` only where there is something in them to keep in view

@@ -5,6 +5,15 @@ export {
   FRAMEWORK_IDS,
   frameworkOf,
   FRAMEWORKS,
+  QUESTION_TYPES,
+  questionTypeOf,
 } from './elements.js';
-export type { ElementKey, ElementShape, Framework, FrameworkId, QuestionElement } from './elements.js';
+export type {
+  ElementKey,
+  ElementShape,
+  Framework,
+  FrameworkId,
+  QuestionElement,
+  QuestionType,
+} from './elements.js';
 export { questionSentence } from './sentence.js';

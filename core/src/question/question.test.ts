@@ -1,9 +1,11 @@
 import {
   arrangeElements,
   elementShape,
+  FRAMEWORK_IDS,
   frameworkOf,
   FRAMEWORKS,
   questionSentence,
+  questionTypeOf,
   type ElementKey,
 } from './index.js';
 
@@ -78,4 +80,13 @@ test('every framework has elements that have a shape, and searches on some of it
     expect(frameworkOf(id).elements.map((key) => elementShape(key).name).length).toBe(elements.length);
     expect(searchedAtFirst.every((key) => elements.includes(key))).toBe(true);
   }
+});
+
+test('every framework is made for one type of question', () => {
+  expect(FRAMEWORK_IDS.map((id) => [id, questionTypeOf(id)])).toEqual([
+    ['pico', 'intervention'],
+    ['peo', 'exposure'],
+    ['pico-qualitative', 'experience'],
+    ['spider', 'experience'],
+  ]);
 });

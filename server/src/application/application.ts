@@ -11,6 +11,7 @@ import { LoggerModule } from 'nestjs-pino';
 import { DataSource } from 'typeorm';
 import { CrosswalkController } from '../crosswalk/crosswalkController.js';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
+import { ChoicesService } from '../databases/choicesService.js';
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
@@ -88,6 +89,7 @@ class ApplicationModule {
         VocabulariesService,
         CrosswalkService,
         ReadingService,
+        ChoicesService,
         CandidatesService,
         RehearsalService,
         TranslationService,

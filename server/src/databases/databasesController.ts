@@ -1,12 +1,22 @@
-import { Body, Controller, Get, HttpCode, Param, Post, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { MIN_LETTERS_BEFORE_ANY_ENDING, tokenise } from '@even-lantern/core';
-import { candidatesSchema, sampleSchema, type Candidates, type SampleRequest } from '@even-lantern/contract';
+import {
+  candidatesSchema,
+  choiceChangeSchema,
+  sampleSchema,
+  type Candidates,
+  type ChoiceChange,
+  type Person,
+  type SampleRequest,
+} from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { badInput } from '../application/problem.js';
+import { Actor } from '../people/people.js';
 import { Validated } from '../application/validated.js';
 import { DatabasesService } from './databasesService.js';
 import { CandidatesService } from './candidatesService.js';
+import { ChoicesService } from './choicesService.js';
 import { RehearsalService } from './rehearsalService.js';
 
 @ApiTags('databases')
@@ -16,6 +26,7 @@ export class DatabasesController {
     private readonly databases: DatabasesService,
     private readonly candidates: CandidatesService,
     private readonly rehearsals: RehearsalService,
+    private readonly choices: ChoicesService,
   ) {}
 
   @Get('databases')
@@ -62,6 +73,24 @@ export class DatabasesController {
   @ApiBody(bodyOf(sampleSchema))
   sample(@Body(new Validated(sampleSchema)) body: SampleRequest) {
     return this.candidates.sample(body);
+  }
+
+  @Get('reviews/:id/databases')
+  @ApiOperation({ summary: 'Which databases are searched for a review, and why others are not' })
+  choicesOf(@Param('id') id: string) {
+    return this.choices.of(id);
+  }
+
+  @Put('reviews/:id/databases/:database')
+  @ApiOperation({ summary: 'Chooses a database for a review or leaves it out, with a note' })
+  @ApiBody(bodyOf(choiceChangeSchema))
+  choose(
+    @Param('id') id: string,
+    @Param('database') database: string,
+    @Body(new Validated(choiceChangeSchema)) body: ChoiceChange,
+    @Actor() person: Person,
+  ) {
+    return this.choices.choose(id, database, body, person);
   }
 
   @Get('reviews/:id/rehearsal')

@@ -75,6 +75,10 @@ export class DatabasesService {
     }
   }
 
+  knows(id: string): boolean {
+    return this.connectors.has(id);
+  }
+
   /** A vocabulary that one of the databases serves; null when none does that answers. */
   async vocabularyById(id: string): Promise<Vocabulary | null> {
     for (const connector of this.connectors.values()) {

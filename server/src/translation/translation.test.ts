@@ -1,5 +1,13 @@
 import type { BibRecord, TermContent, Vocabulary } from '@even-lantern/core';
-import type { Rehearsal, Review, Run, Translation } from '@even-lantern/contract';
+import {
+  PERSON_HEADER,
+  type DatabaseChoice,
+  type Rehearsal,
+  type Review,
+  type Run,
+  type Translation,
+} from '@even-lantern/contract';
+import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
 import { indexedConnector, type IndexedDatabase } from '../testing/indexedConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
@@ -175,4 +183,31 @@ test('a heading that nobody settled is a question, not a translation', async () 
     { message: expect.stringContaining('“Light” of the A tree is not settled') },
   ]);
   expect(lines[0]?.text).toBe('wn.text = "lamps"');
+});
+
+test('databases are chosen for a review, and one left out keeps the reason and who gave it', async () => {
+  const review = await reviewIn({}, words('light'));
+  const path = `/api/reviews/${review.id}/databases`;
+  expect((await server.get(path)).body).toEqual([]);
+  const put = (database: string, body: object) =>
+    request(server.application.getHttpServer())
+      .put(`${path}/${database}`)
+      .set({ Host: 'localhost', [PERSON_HEADER]: server.person })
+      .send(body);
+  await put('db', { chosen: true, note: '' }).expect(200);
+  const [choice, ...more] = (await put('db', { chosen: false, note: 'Too small' }).expect(200))
+    .body as DatabaseChoice[];
+  expect(choice).toMatchObject({ database: 'db', chosen: false, note: 'Too small', person: 'Ada' });
+  expect(more).toEqual([]);
+  await put('nowhere', { chosen: true, note: '' }).expect(404);
+  expect((await put('db', { chosen: 'perhaps', note: '' }).expect(400)).body).toMatchObject({
+    errors: [{ path: 'chosen' }],
+  });
+});
+
+test('a database that has no later release is not moved', async () => {
+  await reviewIn({}, words('light'));
+  expect((await server.post('/api/databases/db/advance', {}).expect(409)).body).toMatchObject({
+    title: 'A database has no later release.',
+  });
 });

@@ -4,7 +4,14 @@ import { Toaster } from 'sonner';
 import { ReviewsPage } from '../stages/reviews/ReviewsPage.js';
 import { PersonGate } from './PersonGate.js';
 import { Shell } from './Shell.js';
-import { ConceptsStage, QuestionStage, RecordsStage, SearchesStage, VocabulariesPage } from './stages.js';
+import {
+  ConceptsStage,
+  DatabasesStage,
+  QuestionStage,
+  RecordsStage,
+  SearchesStage,
+  VocabulariesPage,
+} from './stages.js';
 import { UndoProvider } from './undo.js';
 
 export function App() {
@@ -18,6 +25,7 @@ export function App() {
             <Route path="question" element={<QuestionStage />} />
             <Route path="concepts" element={<ConceptsStage />} />
             <Route path="searches" element={<SearchesStage />} />
+            <Route path="databases" element={<DatabasesStage />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>
           <Route

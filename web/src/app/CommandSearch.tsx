@@ -51,6 +51,11 @@ export function CommandSearch({
             </Command.Item>
           ))}
         </Command.Group>
+        <Command.Group heading="Databases" className={heading}>
+          <Command.Item className={item} onSelect={stage('databases')}>
+            Where to search
+          </Command.Item>
+        </Command.Group>
         <Command.Group heading="Count in" className={heading}>
           {databases
             .filter(({ id }) => id !== database?.id)

@@ -3,6 +3,8 @@ import type { LanesDocument, Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
   type Candidates,
+  type ChoiceChange,
+  type DatabaseChoice,
   type DatabaseProfile,
   type Decision,
   type ElementChange,
@@ -51,6 +53,7 @@ export const api = createApi({
     },
   }),
   tagTypes: [
+    'Choices',
     'Databases',
     'Crosswalk',
     'Vocabularies',
@@ -189,6 +192,21 @@ export const api = createApi({
     translation: build.query<Translation, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),
       providesTags: ['Counts'],
+    }),
+    databaseChoices: build.query<DatabaseChoice[], string>({
+      query: (review) => `reviews/${review}/databases`,
+      providesTags: ['Choices'],
+    }),
+    chooseDatabase: build.mutation<
+      DatabaseChoice[],
+      { review: string; database: string; change: ChoiceChange }
+    >({
+      query: ({ review, database, change }) => ({
+        url: `reviews/${review}/databases/${database}`,
+        method: 'PUT',
+        body: change,
+      }),
+      invalidatesTags: ['Choices'],
     }),
     advanceDatabase: build.mutation<DatabaseProfile, string>({
       query: (id) => ({ url: `databases/${id}/advance`, method: 'POST' }),

@@ -5,6 +5,9 @@ const imports = {
   question: async () => ({ default: (await import('../stages/question/QuestionStage.js')).QuestionStage }),
   concepts: async () => ({ default: (await import('../stages/concepts/ConceptsStage.js')).ConceptsStage }),
   searches: async () => ({ default: (await import('../stages/searches/SearchesStage.js')).SearchesStage }),
+  databases: async () => ({
+    default: (await import('../stages/databases/DatabasesStage.js')).DatabasesStage,
+  }),
   records: async () => ({ default: (await import('../stages/records/RecordsStage.js')).RecordsStage }),
 };
 type StageName = keyof typeof imports;
@@ -12,6 +15,7 @@ type StageName = keyof typeof imports;
 export const QuestionStage = lazy(imports.question);
 export const ConceptsStage = lazy(imports.concepts);
 export const SearchesStage = lazy(imports.searches);
+export const DatabasesStage = lazy(imports.databases);
 export const RecordsStage = lazy(imports.records);
 export const VocabulariesPage = lazy(async () => ({
   default: (await import('../stages/vocabularies/VocabulariesPage.js')).VocabulariesPage,

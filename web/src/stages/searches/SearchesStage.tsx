@@ -68,6 +68,9 @@ export function SearchesStage() {
               : `As ${database.name} gets it, release ${database.release}.`}
             {isFetching && ' Counting …'}
           </p>
+          <Link className="link" to="../databases" relative="path">
+            Where to search
+          </Link>
         </div>
         <div className="flex flex-wrap items-center gap-2">
           {others.length > 0 && (

@@ -1,0 +1,217 @@
+import { DIALECTS, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
+import type { DatabaseChoice, DatabaseProfile } from '@even-lantern/contract';
+import { format } from 'date-fns';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { api, problemOf } from '../../app/api.js';
+import { useEachRehearsal } from '../../app/useEach.js';
+import { useReview } from '../../app/useReview.js';
+import { Count, formatCount } from '../../parts/Count.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+
+const QUESTIONS: Readonly<Record<QuestionType, string>> = {
+  intervention: 'what an intervention does',
+  exposure: 'what an exposure does',
+  experience: 'how people live through something',
+};
+
+const DEGREES = ['Hardly of use', 'Of some use', 'Useful', 'Recommended'] as const;
+
+/** Where to search: what each database is, what the strategy finds there, and whether it is searched. */
+export function DatabasesStage() {
+  const { review } = useReview();
+  const { data, error } = api.useDatabasesQuery();
+  const { data: choices = [] } = api.useDatabaseChoicesQuery(review.id);
+  const databases = data?.databases ?? [];
+  const rehearsals = useEachRehearsal(
+    review.id,
+    databases.map(({ id }) => id),
+  );
+  const type = questionTypeOf(review.framework);
+  const degree = ({ about }: DatabaseProfile) => about?.suits[type] ?? 0;
+  const rows = databases
+    .map((database, i) => ({ database, rehearsal: rehearsals[i]?.data }))
+    .sort((a, b) => degree(b.database) - degree(a.database));
+  return (
+    <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
+      <div>
+        <h1 className="text-[17px] font-bold">Where to search</h1>
+        <p className="quiet">
+          The question asks {QUESTIONS[type]}; databases that suit such questions stand first. Choose those to
+          search, and write why the others are left out.
+        </p>
+      </div>
+      {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
+      {data?.failed.map(({ id, reason }) => (
+        <p key={id} className="problem">
+          {id} does not answer: {reason}
+        </p>
+      ))}
+      <ul className="rule divide-y divide-[var(--rule)] border-y">
+        {rows.map(({ database, rehearsal }) => (
+          <li key={database.id} className="grid gap-x-8 gap-y-2 py-4 md:grid-cols-[minmax(0,1fr)_17rem]">
+            <Description database={database} degree={degree(database)} />
+            <div className="flex flex-col gap-2">
+              <p className="flex items-baseline justify-between gap-3">
+                <span className="quiet">The strategy finds</span>
+                <span className="text-lg font-bold">
+                  <Count hits={rehearsal?.whole.hits ?? null} error={rehearsal?.whole.error ?? null} />
+                </span>
+              </p>
+              {rehearsal !== undefined && rehearsal.problems.length > 0 && (
+                <p className="quiet text-sm">
+                  without {rehearsal.problems.length}{' '}
+                  {rehearsal.problems.length === 1 ? 'term that is' : 'terms that are'} still to settle there
+                </p>
+              )}
+              <Choose
+                key={choices.find((each) => each.database === database.id)?.at ?? ''}
+                reviewId={review.id}
+                database={database}
+                choice={choices.find((each) => each.database === database.id)}
+              />
+              <Release database={database} />
+            </div>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function Description({ database, degree }: { database: DatabaseProfile; degree: number }) {
+  const { about, vocabulary, records, limits, queryTypes, simulated } = database;
+  const dialect = queryTypes.map((type) => DIALECTS.get(type)).find((each) => each !== undefined);
+  const facts: [string, string][] = [
+    ...(about === null
+      ? []
+      : ([
+          ['Covers', about.covers],
+          ['Good for', about.goodFor],
+          ['Weak for', about.weakFor],
+          ['Years', about.firstYear === null ? '' : `${about.firstYear} to ${about.lastYear}`],
+        ] as [string, string][])),
+    ['Vocabulary', vocabulary?.name ?? 'none'],
+    ['Strings', dialect === undefined ? 'CQL' : `${dialect.form}; ${abilitiesOf(dialect)}`],
+    ['Limits', ['year', ...Object.keys(limits).map(spacedName)].join(', ')],
+  ];
+  return (
+    <div className="flex min-w-0 flex-col gap-1">
+      <h2 className="flex flex-wrap items-baseline gap-x-3 font-bold">
+        {database.name}
+        <span className="quiet text-sm font-normal">
+          {records !== null && `${formatCount(records)} records`}
+          {simulated && ', simulated'}
+        </span>
+        {about !== null && <span className="rule rounded border px-1.5 text-sm">{DEGREES[degree]}</span>}
+      </h2>
+      <dl className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3 gap-y-0.5 text-sm">
+        {facts
+          .filter(([, text]) => text !== '')
+          .map(([name, text]) => (
+            <div key={name} className="contents">
+              <dt className="quiet">{name}</dt>
+              <dd>{text}</dd>
+            </div>
+          ))}
+      </dl>
+    </div>
+  );
+}
+
+/** What its strings cannot say, in a few words. */
+function abilitiesOf({ abilities: { headings, near, oneLetter, inPhrase, lines } }: Dialect): string {
+  const missing = [
+    ...(near === null ? ['near'] : near.ordered ? [] : ['near in order']),
+    ...(oneLetter ? [] : ['? for one letter']),
+    ...(inPhrase.anyEnding ? [] : ['endings within a phrase']),
+    ...(headings === null ? ['headings'] : headings.central ? [] : ['central headings', 'subheadings']),
+    ...(lines ? [] : ['references to lines']),
+  ];
+  return missing.length === 0 ? 'nothing is missing' : `without ${missing.join(', ')}`;
+}
+
+/** `careSetting` as `care setting`. */
+function spacedName(field: string): string {
+  return field.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+}
+
+interface ChooseProps {
+  reviewId: string;
+  database: DatabaseProfile;
+  choice: DatabaseChoice | undefined;
+}
+
+function Choose({ reviewId, database, choice }: ChooseProps) {
+  const [choose] = api.useChooseDatabaseMutation();
+  const [note, setNote] = useState(choice?.note ?? '');
+  const save = (chosen: boolean) => {
+    choose({ review: reviewId, database: database.id, change: { chosen, note } })
+      .unwrap()
+      .catch((error: unknown) => toast.error(problemOf(error).title));
+  };
+  const name = `search-${database.id}`;
+  return (
+    <fieldset className="flex flex-col gap-1.5">
+      <legend className="sr-only">Search {database.name} for this review</legend>
+      <div className="flex gap-4">
+        {[true, false].map((chosen) => (
+          <label key={String(chosen)} className="flex cursor-pointer items-center gap-1.5">
+            <input
+              type="radio"
+              className="radio radio-xs"
+              name={name}
+              checked={choice?.chosen === chosen}
+              onChange={() => save(chosen)}
+            />
+            {chosen ? 'Search it' : 'Leave it out'}
+          </label>
+        ))}
+      </div>
+      {choice !== undefined && (
+        <>
+          <input
+            className="input input-sm w-full"
+            aria-label={`Note on ${database.name}`}
+            placeholder={choice.chosen ? 'Note' : 'Why it is left out'}
+            maxLength={2000}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            onBlur={() => {
+              if (note !== choice.note) save(choice.chosen);
+            }}
+          />
+          <p className="quiet text-xs">
+            {choice.person}, {format(new Date(choice.at), 'd MMM yyyy HH:mm')}
+            {!choice.chosen && choice.note === '' && '. Nobody has written why yet.'}
+          </p>
+        </>
+      )}
+    </fieldset>
+  );
+}
+
+function Release({ database: { id, name, release, nextRelease } }: { database: DatabaseProfile }) {
+  const [advance, { isLoading }] = api.useAdvanceDatabaseMutation();
+  const goOn = () => {
+    advance(id)
+      .unwrap()
+      .then((profile) => toast(`${name} is now in release ${profile.release}.`))
+      .catch((error: unknown) => toast.error(problemOf(error).title));
+  };
+  return (
+    <p className="flex flex-wrap items-center justify-between gap-2 text-sm">
+      <span className="quiet">Release {release}</span>
+      {nextRelease !== null && (
+        <button
+          className="btn btn-quiet btn-xs"
+          onClick={goOn}
+          disabled={isLoading}
+          title="It is simulated: this does what time passing would do. Records come in, gain headings, are corrected or withdrawn."
+        >
+          Go on to {nextRelease}
+        </button>
+      )}
+    </p>
+  );
+}
