@@ -185,7 +185,7 @@ test('the strategy stands beside that of another database, and what is said othe
 test('a database is left out of the review, and the reason is kept', async () => {
   await (await browser.named('Where to search')).click();
   const skein = 'li:has([name=search-skein])';
-  await (await browser.find(`${skein} label:nth-of-type(2) input`)).click();
+  await (await browser.find(`${skein} label:nth-of-type(2) input`)).sendKeys(Key.SPACE);
   await (await browser.find('[aria-label="Note on Skein Citation Index"]')).sendKeys('Too broad', Key.TAB);
   await accessible('where to search');
   await browser.driver.navigate().refresh();
