@@ -41,15 +41,19 @@ export interface TermCount extends Counted {
   adds: number | null;
 }
 
-export interface RehearsedLine extends Counted {
+/** One line of a strategy, as people read it. */
+export interface ShownLine {
   number: number;
   kind: 'term' | 'lane' | 'whole';
   laneId: string | null;
   termId: string | null;
   description: string;
-  /** what is searched otherwise than the term says, since this database has other headings */
+  /** what is searched otherwise than the term says, since this database has other headings or cannot say it */
   changes: string[];
-  /** exactly what is sent to the database */
+}
+
+export interface RehearsedLine extends ShownLine, Counted {
+  /** the query that was counted, in CQL */
   string: string;
 }
 

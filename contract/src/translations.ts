@@ -1,5 +1,5 @@
 import type { Effect } from '@even-lantern/core';
-import type { Counted } from './databases.js';
+import type { Counted, ShownLine } from './databases.js';
 
 /** Something that a database’s dialect cannot say. */
 export interface TranslatedLoss {
@@ -14,14 +14,7 @@ export interface TranslatedLoss {
   missed: number | null;
 }
 
-export interface TranslatedLine extends Counted {
-  number: number;
-  kind: 'term' | 'lane' | 'whole';
-  laneId: string | null;
-  termId: string | null;
-  description: string;
-  /** what is searched otherwise than the term says, since this database has other headings */
-  changes: string[];
+export interface TranslatedLine extends ShownLine, Counted {
   /** the line as people type it here, with references to other lines where the dialect has them */
   text: string;
   /** the line standing alone: exactly what is sent */

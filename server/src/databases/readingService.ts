@@ -6,11 +6,13 @@ import {
   termQuery,
   type Dialect,
   type DialectContext,
+  type Lane,
   type Query,
   type TermContent,
   type TermReading,
 } from '@even-lantern/core';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
 
 /** How terms are said in one database. */
@@ -24,13 +26,28 @@ export interface DatabaseReading {
   said: TermReading;
 }
 
+/** The lanes of a review, and how one database, as it is now, says them. */
+export interface ReviewReading extends DatabaseReading {
+  lanes: Lane[];
+  database: OpenDatabase;
+}
+
 /** Between the terms of a review and what a database can be asked. */
 @Injectable()
 export class ReadingService {
   constructor(
     private readonly databases: DatabasesService,
+    private readonly reviews: ReviewsService,
     private readonly crosswalk: CrosswalkService,
   ) {}
+
+  /** What every use of a review's strategy in a database begins with. */
+  async ofReview(reviewId: string, databaseId: string): Promise<ReviewReading> {
+    const lanes = await this.reviews.lanes(reviewId);
+    const database = await this.databases.open(databaseId);
+    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
+    return { lanes, database, ...(await this.readingFor(database, terms)) };
+  }
 
   async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<DatabaseReading> {
     const meant = await this.crosswalk.readingFor(database, contents);

@@ -19,7 +19,6 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
-import { ReviewsService } from '../reviews/reviewsService.js';
 import { ReadingService } from './readingService.js';
 import { canonicalText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
@@ -34,15 +33,11 @@ const INDEXING = { field: 'indexing', awaiting: 'not yet indexed' };
 export class RehearsalService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly reviews: ReviewsService,
     private readonly readings: ReadingService,
   ) {}
 
   async rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
-    const lanes = await this.reviews.lanes(reviewId);
-    const database = await this.databases.open(databaseId);
-    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const { said: read } = await this.readings.readingFor(database, terms);
+    const { lanes, database, said: read } = await this.readings.ofReview(reviewId, databaseId);
     const strategy = compileLanes(lanes, read);
     const [lines, adds, bridges, without, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),

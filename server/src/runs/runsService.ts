@@ -15,9 +15,8 @@ import { DataSource } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
-import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import type { OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService } from '../databases/readingService.js';
-import { ReviewsService } from '../reviews/reviewsService.js';
 import { PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { LedgerService } from './ledgerService.js';
 
@@ -40,8 +39,6 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
 
   constructor(
     private readonly store: DataSource,
-    private readonly reviews: ReviewsService,
-    private readonly databases: DatabasesService,
     private readonly ledger: LedgerService,
     private readonly readings: ReadingService,
   ) {}
@@ -63,10 +60,8 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     { database: databaseId, timeZone, release }: NewRun,
     person: Person,
   ): Promise<Run> {
-    const lanes = await this.reviews.lanes(reviewId);
-    const database = await this.databases.open(databaseId);
-    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const { dialect, context, meant, said } = await this.readings.readingFor(database, terms);
+    const reading = await this.readings.ofReview(reviewId, databaseId);
+    const { lanes, database, dialect, context, meant, said } = reading;
     const { lines, problems } = compileLanes(lanes, meant);
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
     const changes = compileLanes(lanes, said).lines.map((line) => line.changes);

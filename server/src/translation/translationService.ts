@@ -14,22 +14,17 @@ import {
 import type { Counted, TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
 import { canonicalText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService } from '../databases/readingService.js';
-import { ReviewsService } from '../reviews/reviewsService.js';
 
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
 @Injectable()
 export class TranslationService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly reviews: ReviewsService,
     private readonly readings: ReadingService,
   ) {}
 
   async translate(reviewId: string, databaseId: string): Promise<Translation> {
-    const lanes = await this.reviews.lanes(reviewId);
-    const database = await this.databases.open(databaseId);
-    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const { dialect, context, meant } = await this.readings.readingFor(database, terms);
+    const { lanes, database, dialect, context, meant } = await this.readings.ofReview(reviewId, databaseId);
     const strategy = compileLanes(lanes, meant);
     const lines = await Promise.all(
       strategy.lines.map((line) =>
