@@ -75,8 +75,8 @@ export interface DatabaseConnector {
   facets(query: string, indexes: Record<string, number>, signal?: AbortSignal): Promise<FacetAnswer>;
   /** The database's vocabulary as SKOS Turtle. */
   vocabulary(address: string, signal?: AbortSignal): Promise<string>;
-  /** Moves a simulated database to its next release. @returns it */
-  advance(): Promise<string>;
+  /** Moves a simulated database to its next release. */
+  advance(): Promise<void>;
 }
 
 /** A database could not be reached, or refused. `message` is for people. */

@@ -107,3 +107,44 @@ test('a long query goes by POST', async () => {
   await sruConnector(address).count('word '.repeat(1000));
   expect(method).toBe('POST');
 });
+
+test('a dialect and an earlier release are asked for as the standard and the profile have them', async () => {
+  const asked: (string | null)[] = [];
+  const address = await serving((request, response) => {
+    const parameters = new URL(request.url ?? '', 'http://localhost').searchParams;
+    asked.push(parameters.get('queryType'), parameters.get('release'));
+    response.end(answer('<numberOfRecords>1</numberOfRecords>'));
+  });
+  const connector = sruConnector(address);
+  await connector.count('light');
+  await connector.count('words("light")', undefined, { queryType: 'corvane', release: '2026-04-01' });
+  expect(asked).toEqual(['cql', null, 'corvane', '2026-04-01']);
+});
+
+describe('going on to the next release', () => {
+  const explaining = (control: string) =>
+    `<explainResponse><extraResponseData><profile>${control}</profile></extraResponseData></explainResponse>`;
+
+  test('is asked of the control that the server names, once even when the answer is lost', async () => {
+    const posts: string[] = [];
+    const address = await serving((request, response) => {
+      if (request.method !== 'POST') return void response.end(explaining('<control href="/control/db"/>'));
+      posts.push(request.url ?? '');
+      response.statusCode = posts.length === 1 ? 200 : 503;
+      response.end('{}');
+    });
+    const connector = sruConnector(address, { retries: 2 });
+    await connector.advance();
+    expect(posts).toEqual(['/control/db/advance']);
+    await expect(connector.advance()).rejects.toThrow('answered with status 503');
+    expect(posts).toHaveLength(2);
+  });
+
+  test('is not asked of another server, nor of one that is no stand-in', async () => {
+    let control = '<control href="http://elsewhere.test/control"/>';
+    const address = await serving((_request, response) => void response.end(explaining(control)));
+    await expect(sruConnector(address).advance()).rejects.toThrow('another server, elsewhere.test');
+    control = '';
+    await expect(sruConnector(address).advance()).rejects.toThrow('it is no stand-in');
+  });
+});

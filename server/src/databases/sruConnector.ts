@@ -79,6 +79,13 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
       }
     });
 
+  /** An address that the server names must be its own, so that it cannot send us elsewhere. */
+  const ofServer = (named: string): URL => {
+    const url = new URL(named, address);
+    if (url.origin === new URL(address).origin) return url;
+    throw new DatabaseError(`${host} names an address on another server, ${url.host}.`, true);
+  };
+
   const request = async (parameters: Record<string, string>, signal?: AbortSignal): Promise<XmlElement> => {
     const form = new URLSearchParams(parameters);
     const url = new URL(address);
@@ -170,22 +177,20 @@ export function sruConnector(address: string, options: Partial<SruOptions> = {})
         hits: Number(textAt(term, 'numberOfRecords')) || 0,
       }));
     },
-    vocabulary: (vocabularyAddress, signal) => get(new URL(vocabularyAddress, address), {}, signal),
+    vocabulary: async (vocabularyAddress, signal) => get(ofServer(vocabularyAddress), {}, signal),
     async advance() {
       const root = await request({});
       const control = childAt(root, 'extraResponseData', 'profile', 'control')?.attributes.href;
       if (control === undefined)
         throw new DatabaseError(`${host} cannot be advanced: it is no stand-in.`, true);
       const headers = { 'Content-Type': 'application/json' };
-      const init = { method: 'POST', headers, body: '{}' };
       // Asked once: asked again after an answer got lost, it would advance twice.
-      const answer = await attempt(new URL(`${control}/advance`, address), init, undefined).catch(
+      await attempt(ofServer(`${control}/advance`), { method: 'POST', headers, body: '{}' }, undefined).catch(
         (error: unknown) => {
           const reason = error instanceof Error ? error.message : String(error);
-          throw new DatabaseError(`${host} did not advance: it ${reason}.`, false);
+          throw new DatabaseError(`${host} ${reason}.`, false);
         },
       );
-      return String((JSON.parse(answer) as { release?: unknown }).release ?? '');
     },
   };
 }

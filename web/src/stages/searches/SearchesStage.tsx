@@ -10,7 +10,7 @@ import { useReview } from '../../app/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { Count } from '../../parts/Count.js';
+import { Count, formatCount } from '../../parts/Count.js';
 import { RunProgress } from './RunProgress.js';
 import { SideBySide } from './SideBySide.js';
 import { Losses, OwnString, Understood } from './TranslatedLine.js';
@@ -195,6 +195,11 @@ export function SearchesStage() {
                 <section aria-label="What is lost" className="flex flex-col gap-1">
                   <h3 className="small-head">What it cannot say</h3>
                   <Losses {...translated} />
+                  {translated.meant.hits !== null && translated.meant.hits !== translated.hits && (
+                    <p className="quiet">
+                      With nothing lost the line would find {formatCount(translated.meant.hits)}.
+                    </p>
+                  )}
                 </section>
                 <section aria-label="What it understood" className="flex flex-col gap-1">
                   <h3 className="small-head">What it understood</h3>

@@ -87,11 +87,15 @@ test('the string of the last line is shown first, and that of any line when it i
 
 test('what cannot be said is told, with what is said instead and how many records that makes', async () => {
   const loss = { from: 0, to: 5, lost: 'near', instead: 'anywhere', gained: 1, missed: 0 };
-  const lines = [...ALL_LINES.slice(0, 2), translated(3, { losses: [{ ...loss, effect: 'widens' }] })];
+  const lines = [
+    ...ALL_LINES.slice(0, 2),
+    translated(3, { losses: [{ ...loss, effect: 'widens' }], meant: { hits: 2, error: null } }),
+  ];
   show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
   const lost = await screen.findByRole('region', { name: 'What is lost' });
   expect(lost.textContent).toContain('It cannot say near. Said instead: anywhere.');
   expect(lost.textContent).toContain('Finds more: 1 record too many, 0 missed.');
+  expect(lost.textContent).toContain('With nothing lost the line would find 2.');
   expect(screen.getByTestId('string').querySelector('.underline')?.textContent).toBe('words');
 });
 
