@@ -4,7 +4,13 @@
  */
 import type { BibRecord } from '../records/index.js';
 import { sectionsOf } from '../records/index.js';
-import { textFieldsOf, type Query, type WordPattern, type WordsQuery } from '../query/index.js';
+import {
+  SEARCH_FIELDS,
+  textFieldsOf,
+  type Query,
+  type WordPattern,
+  type WordsQuery,
+} from '../query/index.js';
 
 export function naiveWords(text: string): string[] {
   const plain = text
@@ -66,7 +72,7 @@ export function naiveMatches(
         sectionsOf(record, field).some((section) => starts(naiveWords(section), query.phrase).length > 0),
       );
     case 'near':
-      return (['title', 'abstract', 'keywords', 'headings', 'author', 'journal'] as const).some(
+      return SEARCH_FIELDS.flatMap(textFieldsOf).some(
         (field) =>
           query.parts.every((part) => textFieldsOf(part.field).includes(field)) &&
           sectionsOf(record, field).some((section) => {

@@ -28,8 +28,8 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
       <table className="w-full min-w-[720px] table-fixed border-collapse">
         <thead>
           <tr className="rule border-b text-left align-bottom">
-            {[first, second].map((translation) => (
-              <th key={translation.database} scope="col" className="w-1/2 p-2 font-bold">
+            {[first, second].map((translation, i) => (
+              <th key={i} scope="col" className="w-1/2 p-2 font-bold">
                 {translation.databaseName}
                 <span className="quiet block text-xs font-normal">
                   release {translation.release}
