@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Heading, Vocabulary } from '@even-lantern/core';
-import type { Design } from './writing.js';
+import type { Design } from './designs.js';
 
 export interface Outcome {
   names: string[];

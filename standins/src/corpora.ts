@@ -7,7 +7,7 @@ import { accessionNumber, indexerOf, ownIndexing, typesOf, writeRecords } from '
 import type { Content, Indexing, WrittenRecord } from './generate.js';
 import { limitsFrom } from './limits.js';
 import { isoDay, lastEntryBefore, type History, type RecordChange } from './releases.js';
-import type { Design } from './writing.js';
+import type { Design } from './designs.js';
 
 /** What is known of each record by those who made it; for tests and benchmarks alone. */
 export interface Truth {

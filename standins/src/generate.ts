@@ -8,8 +8,9 @@ import {
 } from '@even-lantern/core';
 import { chance as seededChance, type Chance } from './chance.js';
 import type { PeopleAndPlaces, Topic } from './content.js';
+import type { Design, OtherDesign, StudyDesign } from './designs.js';
 import { asIndexedOn, isoDay } from './releases.js';
-import { tell, type Design, type OtherDesign, type StudyDesign } from './writing.js';
+import { tell } from './writing.js';
 
 export interface Content {
   /** the vocabulary that topics name their headings in */

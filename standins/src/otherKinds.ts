@@ -3,7 +3,8 @@ import type { AbstractSection } from '@even-lantern/core';
 import type { Chance } from './chance.js';
 import type { Outcome, Topic } from './content.js';
 import { capitalise, verb, words } from './english.js';
-import type { Cast, OtherDesign } from './writing.js';
+import type { OtherDesign } from './designs.js';
+import type { Cast } from './writing.js';
 
 /** What is told beside title and abstract. */
 export interface ToldOther {

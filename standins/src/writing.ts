@@ -6,40 +6,9 @@ import type { AbstractSection } from '@even-lantern/core';
 import type { Chance } from './chance.js';
 import { compare } from './comparison.js';
 import type { Outcome, Topic } from './content.js';
+import type { OtherDesign, StudyDesign } from './designs.js';
 import { OTHER_TELLERS } from './otherKinds.js';
 import { americanSpelling, capitalise, join, percent, verb, words } from './english.js';
-
-/** Designs of studies, as journals print them. */
-export type StudyDesign =
-  | 'randomised trial'
-  | 'cross-over trial'
-  | 'quasi-experimental study'
-  | 'cohort study'
-  | 'cross-sectional survey'
-  | 'qualitative study'
-  | 'systematic review'
-  | 'study protocol'
-  | 'editorial';
-
-/** Works of other kinds. */
-export type OtherDesign =
-  | 'overview'
-  | 'care summary'
-  | 'dissertation'
-  | 'book'
-  | 'patent'
-  | 'assayed review'
-  | 'assayed review update'
-  | 'assayed review protocol'
-  | 'trial record'
-  | 'technology assessment'
-  | 'economic evaluation'
-  | 'early essay';
-
-/** What a work has become elsewhere. */
-export type RetoldDesign = 'review from elsewhere' | 'preprint' | 'conference abstract' | 'erratum';
-
-export type Design = StudyDesign | OtherDesign | RetoldDesign;
 
 export interface Told {
   title: string;
