@@ -8,6 +8,8 @@ export interface Asked {
   headers: Headers;
 }
 
+const ANSWER_MS = 10;
+
 type Answer = (asked: Asked) => unknown;
 
 /** What a fake server answers when a request is to fail. */
@@ -37,6 +39,8 @@ export function fakeServer(answers: Record<string, Answer>): Asked[] {
       headers: request.headers,
     };
     asked.push(one);
+    // As with a real server, nothing is answered in the moment it is asked, so a test has to wait for it.
+    await new Promise((done) => setTimeout(done, ANSWER_MS));
     const answer = answers[`${request.method} ${path}`];
     const result =
       answer === undefined

@@ -107,7 +107,7 @@ describe('beside a heading', () => {
     await user.click(await screen.findByRole('button', { name: 'Confirm Weariness for Sleepiness' }));
     expect(await screen.findByRole('button', { name: 'Take back Weariness' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Take back Weariness' }));
-    expect(screen.getByText('Words instead: sleepiness, drowsiness.')).toBeTruthy();
+    expect(await screen.findByText('Words instead: sleepiness, drowsiness.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Search its names as words' }));
     expect(await screen.findByRole('button', { name: 'Take back its names as words' })).toBeTruthy();
     expect(steps(asked)).toHaveLength(3);

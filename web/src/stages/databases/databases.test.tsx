@@ -1,5 +1,5 @@
 import type { DatabaseChoice, DatabaseProfile } from '@even-lantern/contract';
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import type { Asked } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { DatabasesStage } from './DatabasesStage.js';
@@ -77,11 +77,13 @@ test('a database is left out with the reason', async () => {
   expect(screen.getByText(/Nobody has written why yet/)).toBeTruthy();
   await user.type(note, 'Too old');
   await user.tab();
-  const puts = asked.filter(({ method }) => method === 'PUT').map(({ body }) => body);
-  expect(puts).toEqual([
-    { chosen: false, note: '' },
-    { chosen: false, note: 'Too old' },
-  ]);
+  const puts = () => asked.filter(({ method }) => method === 'PUT').map(({ body }) => body);
+  await waitFor(() =>
+    expect(puts()).toEqual([
+      { chosen: false, note: '' },
+      { chosen: false, note: 'Too old' },
+    ]),
+  );
 });
 
 test('a simulated database goes on to its next release, and one without says nothing of it', async () => {

@@ -133,7 +133,7 @@ test('an earlier wording is shown with its date and name, and can be taken back'
     'GET elements/e-p/wordings': () => [{ text: 'night nurses', at: '2026-11-01T10:00:00Z', person: 'Mara' }],
   });
   await user.click(await screen.findByText('1 earlier wording'));
-  expect(screen.getByText(/1 Nov 2026.*Mara/)).toBeTruthy();
+  expect(await screen.findByText(/1 Nov 2026.*Mara/)).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Take back' }));
   expect(onTake).toHaveBeenCalledWith('night nurses');
 });
