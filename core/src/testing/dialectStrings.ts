@@ -1,10 +1,44 @@
 /** Strings of dialects in tests: reading, printing and what is wrong with them. */
-import { DIALECTS, type DialectContext, type Query } from '../query/index.js';
+import {
+  dialectFrom,
+  DIALECTS,
+  type Dialect,
+  type DialectContext,
+  type DialectDescription,
+  type Query,
+} from '../query/index.js';
 
 export const context: DialectContext = { vocabulary: 'tree', limitFields: ['language'] };
 export const ALL = [...DIALECTS.keys()];
-export const dialect = (id: string) => {
-  const found = DIALECTS.get(id);
+/** Dialects of databases that were described: other names, and less than their kinds have. */
+const DESCRIBED: Record<string, DialectDescription> = {
+  'a server with a few indexes': {
+    kind: 'cql',
+    names: { title: 'dc.title', author: 'dc.creator', year: 'dc.date', abstract: 'dc.description' },
+    lacks: ['one letter'],
+  },
+  'a server that knows no endings': {
+    kind: 'cql',
+    names: { words: 'bib.any', title: 'bib.title' },
+    lacks: ['endings', 'one letter', 'near'],
+  },
+  'calls with other names': {
+    kind: 'corvane',
+    names: { words: 'anywhere', title: 'title', abstract: null, heading: 'topic', year: 'published' },
+    lacks: [],
+  },
+  'colons with other names': {
+    kind: 'mindry',
+    names: { title: 'named', heading: 'topic', journal: null, year: null },
+    lacks: ['near'],
+  },
+  'signs with other names': { kind: 'assayhouse', names: { words: 'any', heading: null }, lacks: [] },
+  'plain with other names': { kind: 'skein', names: { title: 'heading', author: null }, lacks: ['endings'] },
+};
+export const EVERY = [...ALL, ...Object.keys(DESCRIBED)];
+export const dialect = (id: string): Dialect => {
+  const described = DESCRIBED[id];
+  const found = described === undefined ? DIALECTS.get(id) : dialectFrom(described);
   if (found === undefined) throw new Error(`no dialect ${id}`);
   return found;
 };

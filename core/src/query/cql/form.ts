@@ -7,6 +7,8 @@ import { printPhrase } from '../phrase.js';
 /** CQL can say every query; with our context set it says it all. */
 export const CQL_ABILITIES: Abilities = {
   fields: SEARCH_FIELDS,
+  years: true,
+  anyEnding: true,
   oneLetter: true,
   inPhrase: { anyEnding: true, oneLetter: true },
   near: { ordered: true, acrossFields: true, phrases: true },

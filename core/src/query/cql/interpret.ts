@@ -32,9 +32,10 @@ export interface CqlOptions {
   limitFields: readonly string[];
   /**
    * For a database with names of its own: each index with that of ours it means (`wn.text` → `el.words`). No others
-   * are read then, but those of the set `cql`. Nor has it `?`, near across fields, or headings of other vocabularies.
+   * are read then, but those of the set `cql`. Nor has it near across fields or headings of other vocabularies, and
+   * `?` for one letter only where that is said.
    */
-  own?: { indexes: ReadonlyMap<string, string> };
+  own?: { indexes: ReadonlyMap<string, string>; oneLetter: boolean };
 }
 
 export type CqlResult =
@@ -215,8 +216,9 @@ function indexNamed(lower: string): string {
 
 function ownIndexNamed({ index, at }: CqlClause, ownIndexes: ReadonlyMap<string, string>): string {
   const lower = index?.toLowerCase() ?? 'cql.serverchoice';
-  if (lower.startsWith('cql.')) return indexNamed(lower);
   const known = [...ownIndexes.keys()];
+  if (lower.startsWith('cql.') && !known.some((each) => each.toLowerCase() === lower))
+    return indexNamed(lower);
   return (
     ownIndexes.get(known.find((each) => each.toLowerCase() === lower) ?? '')?.toLowerCase() ??
     stop(
@@ -235,7 +237,7 @@ function interpretWords(clause: CqlClause, field: SearchField, { own }: CqlOptio
   if (/(^|[^\\])(\\\\)*\^/.test(clause.term.text)) {
     stop(31, clause.term.at, '^', 'no anchor', 'Anchors (^) are not supported.');
   }
-  if (own !== undefined) refuseForeignSigns(clause);
+  if (own !== undefined) refuseForeignSigns(clause, own.oneLetter);
   switch (relation) {
     case '=':
     case 'scr':
@@ -262,9 +264,9 @@ function interpretWords(clause: CqlClause, field: SearchField, { own }: CqlOptio
 }
 
 /** A word with signs of other databases, and `?`, which these have not. */
-function refuseForeignSigns({ term }: CqlClause): void {
+function refuseForeignSigns({ term }: CqlClause, oneLetter: boolean): void {
   const unknown = /(?<!\\)\?/.exec(term.text);
-  if (unknown !== null) {
+  if (unknown !== null && !oneLetter) {
     const message = 'There is no ? for one letter here: spell the words out, or end the word with *.';
     stop(28, term.at + unknown.index, '?', 'a word, or one that ends with *', message);
   }

@@ -1,5 +1,6 @@
 /** A dialect: how one database wants a query written, and how it reads what is written. */
 import type { HeadingQuery, Query, SearchField, WordPattern } from '../model.js';
+import type { Names } from './naming.js';
 
 /** What a loss does to what is found; `same` holds as of the present release only. */
 export type Effect = 'widens' | 'narrows' | 'either' | 'same';
@@ -67,6 +68,8 @@ export interface Dialect {
   form: string;
   /** how AND, OR and NOT are read without parentheses, as the end of a sentence */
   precedence: string;
+  /** what it calls its fields */
+  names: Names;
   abilities: Abilities;
   /** @throws RangeError for a query without operands, which has no written form */
   print(query: Query, context: DialectContext): Printed;
@@ -77,6 +80,10 @@ export interface Dialect {
 /** What a dialect can say. */
 export interface Abilities {
   fields: readonly SearchField[];
+  /** limits on the year */
+  years: boolean;
+  /** `*` at the end of a word that stands alone */
+  anyEnding: boolean;
   /** `?` for one letter in a word that stands alone */
   oneLetter: boolean;
   /** patterns within a phrase */

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { sectionsOf } from '../../records/index.js';
 import { LINES, narrowerOf, query as anyQuery, record } from '../../testing/arbitraries.js';
-import { ALL, context, dialect, printed, read, wrong } from '../../testing/dialectStrings.js';
+import { ALL, EVERY, context, dialect, printed, read, wrong } from '../../testing/dialectStrings.js';
 import { naiveMatches, naiveWords } from '../../testing/naive.js';
 import { matchesPattern, normaliseQuery, textFieldsOf, type Query } from '../index.js';
 import type { DialectContext } from './index.js';
 
-describe.each(ALL)('in the dialect of %s', (id) => {
+describe.each(EVERY)('in the dialect of %s', (id) => {
   test('what is printed without a loss is read as the same query', () => {
     let without = 0;
     fc.assert(
@@ -20,7 +20,7 @@ describe.each(ALL)('in the dialect of %s', (id) => {
       }),
       { numRuns: 1500 },
     );
-    expect(without).toBeGreaterThan(200);
+    expect(without).toBeGreaterThan(50);
   });
 
   test('what is said finds as much more or less than what was meant as its losses tell', () => {

@@ -129,6 +129,11 @@ function printWords(query: WordsQuery, printing: Printing): Printed {
   if (cut !== null) {
     return instead(query, cut, printing, { lost, instead: printPhrase(cut.phrase), effect: 'widens' });
   }
+  if (!abilities.anyEnding && query.phrase.every(({ text }) => !text.includes('?'))) {
+    const phrase = query.phrase.map(({ text }): WordPattern => ({ text, anyEnding: false }));
+    const saidAs = { ...query, phrase };
+    return instead(query, saidAs, printing, { lost, instead: printPhrase(phrase), effect: 'narrows' });
+  }
   if (query.phrase.length > 1) {
     const words = query.phrase.map((pattern): Query => ({ ...query, phrase: [pattern] }));
     return instead(query, { kind: 'and', operands: words }, printing, {
@@ -150,7 +155,7 @@ function printWords(query: WordsQuery, printing: Printing): Printed {
 
 function canStand({ text, anyEnding }: WordPattern, words: number, abilities: Abilities): boolean {
   const masked = text.includes('?');
-  if (words === 1) return !masked || abilities.oneLetter;
+  if (words === 1) return (!masked || abilities.oneLetter) && (!anyEnding || abilities.anyEnding);
   return (!masked || abilities.inPhrase.oneLetter) && (!anyEnding || abilities.inPhrase.anyEnding);
 }
 
@@ -277,14 +282,21 @@ function printAsWords(query: HeadingQuery, printing: Printing): Printed {
 function printLimit(query: LimitQuery, printing: Printing): Printed {
   const { form, context } = printing;
   if (isYearRange(query)) {
-    const open = query.from === null && query.to === null;
-    return said(open ? form.everything : form.years(query.from, query.to));
+    const { from, to } = query;
+    if (from === null && to === null) return said(form.everything);
+    return printing.abilities.years
+      ? said(form.years(from, to))
+      : withoutLimit(query, `the years ${from ?? ''} to ${to ?? ''}`, printing);
   }
   if (query.values.length === 0) throw new RangeError(`the limit on ${query.field} has no values`);
   if (context.limitFields.includes(query.field)) return said(form.limit(query.field, query.values));
-  // Where the limit is taken away from something, nothing is taken away instead: either way more is found.
+  return withoutLimit(query, `the limit ${query.field} ${query.values.join(' or ')}`, printing);
+}
+
+/** Where the limit is taken away from something, nothing is taken away instead: either way more is found. */
+function withoutLimit(query: LimitQuery, lost: string, printing: Printing): Printed {
   return instead(query, printing.excluded ? NOTHING : { kind: 'everything' }, printing, {
-    lost: `the limit ${query.field} ${query.values.join(' or ')}`,
+    lost,
     instead: 'no limit: the database has none of that name',
     effect: printing.excluded ? 'narrows' : 'widens',
   });

@@ -5,9 +5,9 @@
  */
 import { SEARCH_FIELDS, type Query, type SearchField } from '../../model.js';
 import { printPhrase } from '../../phrase.js';
-import type { Abilities, Dialect, DialectContext } from '../dialect.js';
+import type { Abilities } from '../dialect.js';
 import { fourDigits, type Form } from '../form.js';
-import { printIn } from '../printing.js';
+import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known, type Names } from '../naming.js';
 import {
   chain,
   Level,
@@ -27,6 +27,8 @@ import {
 const PRECEDENCE = '! is read first, then &, then |';
 const abilities: Abilities = {
   fields: SEARCH_FIELDS,
+  years: true,
+  anyEnding: true,
   oneLetter: false,
   inPhrase: { anyEnding: true, oneLetter: false },
   near: null,
@@ -35,39 +37,56 @@ const abilities: Abilities = {
 };
 const LEXING: Lexing = { quote: "'", symbols: /\.\.|>=|<=|[()&|!~=]/y, word: /[^\s'()&|!~=<>.]+/y };
 
-export const assayhouseDialect: Dialect = {
+const NAMES: Names = {
+  words: 'text',
+  title: 'title',
+  abstract: 'abstract',
+  keywords: 'keywords',
+  headings: 'subjectwords',
+  author: 'author',
+  journal: 'journal',
+  fulltext: 'fulltext',
+  heading: 'subject',
+  year: 'year',
+};
+
+export const assayhouseKind: DialectKind = {
   id: 'assayhouse',
   form: 'sign form',
   precedence: PRECEDENCE,
+  names: NAMES,
   abilities,
-  print: (query, context) => printIn(form, abilities, query, context),
-  parse: (text, context) => reading(text, LEXING, '&, | or the end', (walk) => readQuery(walk, context)),
+  formOf,
+  read: (text, known) => reading(text, LEXING, '&, | or the end', (walk) => readQuery(walk, known)),
 };
 
-const nameOf = (field: SearchField) =>
-  field === 'words' ? 'text' : field === 'headings' ? 'subjectwords' : field;
 const quoted = (text: string) => quotedWith("'", text);
 
-const form: Form = {
-  words: ({ field, phrase }) => `${nameOf(field)} ~ ${quoted(printPhrase(phrase))}`,
-  near: () => {
-    throw new RangeError('there is no near in this dialect');
-  },
-  heading: ({ label, narrower }) => `subject ${narrower ? '>=' : '='} ${quoted(label)}`,
-  years(from, to) {
-    if (from === null) return `year <= ${fourDigits(to ?? 0)}`;
-    return to === null ? `year >= ${fourDigits(from)}` : `year = ${fourDigits(from)}..${fourDigits(to)}`;
-  },
-  limit(field, values) {
-    const each = values.map((value) => `${field} = ${quoted(value)}`);
-    return each.length === 1 ? each.join('') : `(${each.join(' | ')})`;
-  },
-  line: (line) => `line = ${line}`,
-  everything: 'all',
-  operators: { and: ' & ', or: ' | ', not: ' & !' },
-};
+function formOf(names: Names): Form {
+  return {
+    words: ({ field, phrase }) => `${names[field]} ~ ${quoted(printPhrase(phrase))}`,
+    near: () => {
+      throw new RangeError('there is no near in this dialect');
+    },
+    heading: ({ label, narrower }) => `${names.heading} ${narrower ? '>=' : '='} ${quoted(label)}`,
+    years(from, to) {
+      const { year } = names;
+      if (from === null) return `${year} <= ${fourDigits(to ?? 0)}`;
+      return to === null
+        ? `${year} >= ${fourDigits(from)}`
+        : `${year} = ${fourDigits(from)}..${fourDigits(to)}`;
+    },
+    limit(field, values) {
+      const each = values.map((value) => `${field} = ${quoted(value)}`);
+      return each.length === 1 ? each.join('') : `(${each.join(' | ')})`;
+    },
+    line: (line) => `line = ${line}`,
+    everything: 'all',
+    operators: { and: ' & ', or: ' | ', not: ' & !' },
+  };
+}
 
-function readQuery(walk: Walk, context: DialectContext): Query {
+function readQuery(walk: Walk, known: Known): Query {
   const level = new Level(walk, PRECEDENCE);
   const took = (sign: string, means: string): boolean => {
     const { at } = walk.peek();
@@ -75,13 +94,13 @@ function readQuery(walk: Walk, context: DialectContext): Query {
     if (taken) level.meet(means, at);
     return taken;
   };
-  const without = (include: Query): Query => ({ kind: 'not', include, exclude: readOperand(walk, context) });
+  const without = (include: Query): Query => ({ kind: 'not', include, exclude: readOperand(walk, known) });
   const joined = (): Query => {
-    let query = took('!', 'not') ? without({ kind: 'everything' }) : readOperand(walk, context);
+    let query = took('!', 'not') ? without({ kind: 'everything' }) : readOperand(walk, known);
     while (took('&', 'and')) {
       query = took('!', 'not')
         ? without(query)
-        : { kind: 'and', operands: [query, readOperand(walk, context)] };
+        : { kind: 'and', operands: [query, readOperand(walk, known)] };
     }
     return query;
   };
@@ -90,16 +109,16 @@ function readQuery(walk: Walk, context: DialectContext): Query {
   return query;
 }
 
-function readOperand(walk: Walk, context: DialectContext): Query {
+function readOperand(walk: Walk, known: Known): Query {
   const first = walk.peek();
-  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, context));
+  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, known));
   if (first.kind === 'quoted') {
     walk.next();
     return readWords('words', first);
   }
   if (first.kind !== 'word') return walk.fail("words in single quotes, or a field such as title ~ '…'");
   walk.next();
-  return readField(first, walk, context);
+  return readField(first, walk, known);
 }
 
 function readWords(field: SearchField, { text, at }: Lexeme): Query {
@@ -107,36 +126,33 @@ function readWords(field: SearchField, { text, at }: Lexeme): Query {
   return { kind: 'words', field, phrase: phraseAt(text, at + 1) };
 }
 
-function readField(name: Lexeme, walk: Walk, context: DialectContext): Query {
+function readField(name: Lexeme, walk: Walk, known: Known): Query {
   const called = name.text.toLowerCase();
-  const field = SEARCH_FIELDS.find((each) => nameOf(each) === called);
+  const field = fieldNamed(known, called);
   if (field !== undefined) {
     walk.expect('~', `“~” after ${name.text}`);
     return readWords(field, quotedNext(walk, 'words in single quotes'));
   }
-  switch (called) {
-    case 'all':
-      return { kind: 'everything' };
-    case 'subject': {
-      if (context.vocabulary === null) unreadable(name.at, 'This database has no headings.');
-      const narrower = walk.took('>=');
-      if (!narrower) walk.expect('=', '“=” or “>=” after subject');
-      const label = valueAt(walk, 'the name of a subject in single quotes');
-      const { vocabulary } = context;
-      return { kind: 'heading', vocabulary, label, narrower, central: false, subheadings: [] };
-    }
-    case 'year':
-      return readYears(walk);
-    case 'line':
-      walk.expect('=', '“=” after line');
-      return lineAt(walk.next());
+  if (called === 'all') return { kind: 'everything' };
+  if (isNamed(known, 'heading', called)) {
+    if (known.vocabulary === null) unreadable(name.at, 'This database has no headings.');
+    const narrower = walk.took('>=');
+    if (!narrower) walk.expect('=', `“=” or “>=” after ${name.text}`);
+    const label = valueAt(walk, `the name of a ${name.text} in single quotes`);
+    const { vocabulary } = known;
+    return { kind: 'heading', vocabulary, label, narrower, central: false, subheadings: [] };
   }
-  const limit = context.limitFields.find((each) => each.toLowerCase() === called);
+  if (isNamed(known, 'year', called)) return readYears(walk);
+  if (called === 'line') {
+    walk.expect('=', '“=” after line');
+    return lineAt(walk.next());
+  }
+  const limit = known.limitFields.find((each) => each.toLowerCase() === called);
   if (limit === undefined) {
-    const known = [...SEARCH_FIELDS.map(nameOf), 'subject', 'year', 'line', 'all', ...context.limitFields];
+    const names = [...namesToWrite(known), 'line', 'all'];
     unreadable(
       name.at,
-      `There is no field “${name.text}”. There are ${known.join(', ')}; words stand in single quotes.`,
+      `There is no field “${name.text}”. There are ${names.join(', ')}; words stand in single quotes.`,
     );
   }
   walk.expect('=', `“=” after ${name.text}`);

@@ -1,1 +1,1 @@
-export { assayhouseDialect } from './assayhouse.js';
+export { assayhouseKind } from './assayhouse.js';

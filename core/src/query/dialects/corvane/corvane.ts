@@ -4,9 +4,9 @@
  */
 import { SEARCH_FIELDS, type NearQuery, type Query, type SearchField, type WordsQuery } from '../../model.js';
 import { printPhrase } from '../../phrase.js';
-import type { Abilities, Dialect, DialectContext } from '../dialect.js';
+import type { Abilities } from '../dialect.js';
 import { fourDigits, type Form } from '../form.js';
-import { printIn } from '../printing.js';
+import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known, type Names } from '../naming.js';
 import {
   bareWordAt,
   distanceAt,
@@ -25,9 +25,10 @@ import {
 } from '../reading.js';
 
 const PRECEDENCE = 'NOT is read first, then AND, then OR';
-const FIELDS = SEARCH_FIELDS.filter((field) => field !== 'fulltext');
 const abilities: Abilities = {
-  fields: FIELDS,
+  fields: SEARCH_FIELDS.filter((field) => field !== 'fulltext'),
+  years: true,
+  anyEnding: true,
   oneLetter: true,
   inPhrase: { anyEnding: true, oneLetter: true },
   near: { ordered: false, acrossFields: true, phrases: true },
@@ -36,59 +37,72 @@ const abilities: Abilities = {
 };
 const LEXING: Lexing = { quote: '"', symbols: /\.\.|[(),:]/y, word: /[^\s"(),:.]+/y };
 
-export const corvaneDialect: Dialect = {
+const NAMES: Names = {
+  words: 'words',
+  title: 'title',
+  abstract: 'abstract',
+  keywords: 'keywords',
+  headings: 'headingwords',
+  author: 'author',
+  journal: 'journal',
+  fulltext: null,
+  heading: 'heading',
+  year: 'year',
+};
+
+export const corvaneKind: DialectKind = {
   id: 'corvane',
   form: 'call form',
   precedence: PRECEDENCE,
+  names: NAMES,
   abilities,
-  print: (query, context) => printIn(form, abilities, query, context),
-  parse: (text, context) =>
-    reading(text, LEXING, 'AND, OR, NOT or the end', (walk) => readQuery(walk, context)),
+  formOf,
+  read: (text, known) => reading(text, LEXING, 'AND, OR, NOT or the end', (walk) => readQuery(walk, known)),
 };
 
-const HEADING_WORDS = 'headingwords';
-const callOf = (field: SearchField) => (field === 'headings' ? HEADING_WORDS : field);
 const quoted = (text: string) => quotedWith('"', text);
-const wordsCall = ({ field, phrase }: WordsQuery) => `${callOf(field)}(${quoted(printPhrase(phrase))})`;
 
-const form: Form = {
-  words: wordsCall,
-  near({ parts, distance }) {
-    const written = parts.map((part) =>
-      part.field === 'words' ? quoted(printPhrase(part.phrase)) : wordsCall(part),
-    );
-    return `near(${[distance, ...written].join(', ')})`;
-  },
-  heading({ label, narrower, central, subheadings }) {
-    const options = [
-      ...(narrower ? ['narrower'] : []),
-      ...(central ? ['central'] : []),
-      ...subheadings.map((each) => `subheading: ${quoted(each)}`),
-    ];
-    return `heading(${[quoted(label), ...options].join(', ')})`;
-  },
-  years(from, to) {
-    const four = (year: number | null) => (year === null ? '' : fourDigits(year));
-    return `year(${four(from)}..${four(to)})`;
-  },
-  limit: (field, values) => `${field}(${values.map(quoted).join(', ')})`,
-  line: (line) => `line(${line})`,
-  everything: 'all()',
-  operators: { and: ' AND ', or: ' OR ', not: ' NOT ' },
-};
+function formOf(names: Names): Form {
+  const wordsCall = ({ field, phrase }: WordsQuery) => `${names[field]}(${quoted(printPhrase(phrase))})`;
+  return {
+    words: wordsCall,
+    near({ parts, distance }) {
+      const written = parts.map((part) =>
+        part.field === 'words' ? quoted(printPhrase(part.phrase)) : wordsCall(part),
+      );
+      return `near(${[distance, ...written].join(', ')})`;
+    },
+    heading({ label, narrower, central, subheadings }) {
+      const options = [
+        ...(narrower ? ['narrower'] : []),
+        ...(central ? ['central'] : []),
+        ...subheadings.map((each) => `subheading: ${quoted(each)}`),
+      ];
+      return `${names.heading}(${[quoted(label), ...options].join(', ')})`;
+    },
+    years(from, to) {
+      const four = (year: number | null) => (year === null ? '' : fourDigits(year));
+      return `${names.year}(${four(from)}..${four(to)})`;
+    },
+    limit: (field, values) => `${field}(${values.map(quoted).join(', ')})`,
+    line: (line) => `line(${line})`,
+    everything: 'all()',
+    operators: { and: ' AND ', or: ' OR ', not: ' NOT ' },
+  };
+}
 
-function readQuery(walk: Walk, context: DialectContext): Query {
+function readQuery(walk: Walk, known: Known): Query {
   return wordOperators(walk, { precedence: PRECEDENCE, notTakesFrom: 'operand' }, () =>
-    readOperand(walk, context),
+    readOperand(walk, known),
   );
 }
 
-function readOperand(walk: Walk, context: DialectContext): Query {
+function readOperand(walk: Walk, known: Known): Query {
   const first = walk.peek();
-  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, context));
+  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, known));
   if (first.kind === 'quoted') {
     walk.next();
-    return bareWords({ ...first, at: first.at + 1 }, walk, context);
+    return bareWords({ ...first, at: first.at + 1 }, walk, known);
   }
   if (first.kind !== 'word' || OPERATOR_WORDS.has(first.text.toLowerCase())) {
     return walk.fail('a call such as words("…"), or words');
@@ -96,7 +110,7 @@ function readOperand(walk: Walk, context: DialectContext): Query {
   if (walk.peek(1).kind === 'symbol' && walk.peek(1).text === '(') {
     walk.next();
     walk.next();
-    const query = readCall(first, walk, context);
+    const query = readCall(first, walk, known);
     walk.expect(')', '“)” at the end of the call');
     return query;
   }
@@ -109,21 +123,21 @@ function readOperand(walk: Walk, context: DialectContext): Query {
     );
   }
   bareWordAt(first);
-  return bareWords(first, walk, context);
+  return bareWords(first, walk, known);
 }
 
 /** The database looks them up as an entry term and, if they are one, joins the heading: helpful, and a trap. */
-function bareWords({ text, at }: Pick<Lexeme, 'text' | 'at'>, walk: Walk, context: DialectContext): Query {
+function bareWords({ text, at }: Pick<Lexeme, 'text' | 'at'>, walk: Walk, known: Known): Query {
   const words: Query = { kind: 'words', field: 'words', phrase: phraseAt(text, at) };
-  const label = context.headingFor?.(unquoted(text)) ?? null;
-  if (label === null || context.vocabulary === null) return words;
+  const label = known.headingFor?.(unquoted(text)) ?? null;
+  if (label === null || known.vocabulary === null) return words;
   walk.cautions.push({
     at,
-    message: `The database joins the heading “${label}” to these words, since they have no field. To search the words alone, write words(${quoted(text)}).`,
+    message: `The database joins the heading “${label}” to these words, since they have no field. To search the words alone, write ${known.names.words}(${quoted(text)}).`,
   });
   const heading: Query = {
     kind: 'heading',
-    vocabulary: context.vocabulary,
+    vocabulary: known.vocabulary,
     label,
     narrower: true,
     central: false,
@@ -132,26 +146,24 @@ function bareWords({ text, at }: Pick<Lexeme, 'text' | 'at'>, walk: Walk, contex
   return { kind: 'or', operands: [words, heading] };
 }
 
-function readCall(name: Lexeme, walk: Walk, context: DialectContext): Query {
+function readCall(name: Lexeme, walk: Walk, known: Known): Query {
   const called = name.text.toLowerCase();
-  const field = FIELDS.find((each) => callOf(each) === called);
+  const field = fieldNamed(known, called);
   if (field !== undefined) return readWords(field, walk);
+  if (isNamed(known, 'heading', called)) return readHeading(walk, known);
+  if (isNamed(known, 'year', called)) return readYears(walk);
   switch (called) {
-    case 'heading':
-      return readHeading(walk, context);
     case 'near':
-      return readNear(walk);
-    case 'year':
-      return readYears(walk);
+      return readNear(walk, known);
     case 'line':
       return lineAt(walk.next());
     case 'all':
       return { kind: 'everything' };
   }
-  const limit = context.limitFields.find((each) => each.toLowerCase() === called);
+  const limit = known.limitFields.find((each) => each.toLowerCase() === called);
   if (limit === undefined) {
-    const known = [...FIELDS.map(callOf), 'heading', 'near', 'year', 'line', 'all', ...context.limitFields];
-    unreadable(name.at, `There is no call “${name.text}”. There are ${known.join(', ')}.`);
+    const names = [...namesToWrite(known), 'near', 'line', 'all'];
+    unreadable(name.at, `There is no call “${name.text}”. There are ${names.join(', ')}.`);
   }
   const values = [quotedArgument(walk, 'a value in quotes')];
   while (walk.took(',')) values.push(quotedArgument(walk, 'a value in quotes'));
@@ -165,7 +177,7 @@ function readWords(field: SearchField, walk: Walk): WordsQuery {
   return { kind: 'words', field, phrase: phraseAt(argument.text, argument.at + 1) };
 }
 
-function readHeading(walk: Walk, { vocabulary }: DialectContext): Query {
+function readHeading(walk: Walk, { vocabulary }: Known): Query {
   const first = walk.peek();
   const label = quotedArgument(walk, 'the name of a heading in quotes');
   if (vocabulary === null) unreadable(first.at, 'This database has no headings.');
@@ -190,14 +202,14 @@ function readHeading(walk: Walk, { vocabulary }: DialectContext): Query {
   };
 }
 
-function readNear(walk: Walk): NearQuery {
+function readNear(walk: Walk, known: Known): NearQuery {
   const distance = distanceAt(walk.next(), 'near begins with');
   const parts: WordsQuery[] = [];
   while (walk.took(',')) {
     if (walk.peek().kind === 'quoted') parts.push(readWords('words', walk));
     else {
       const name = walk.next();
-      const field = FIELDS.find((each) => callOf(each) === name.text.toLowerCase());
+      const field = fieldNamed(known, name.text.toLowerCase());
       if (field === undefined) unreadable(name.at, 'Only words can be near each other.');
       walk.expect('(');
       parts.push(readWords(field, walk));

@@ -1,1 +1,1 @@
-export { corvaneDialect } from './corvane.js';
+export { corvaneKind } from './corvane.js';

@@ -1,1 +1,1 @@
-export { mindryDialect } from './mindry.js';
+export { mindryKind } from './mindry.js';

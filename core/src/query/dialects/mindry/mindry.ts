@@ -5,9 +5,9 @@
  */
 import { SEARCH_FIELDS, type Query, type SearchField, type WordsQuery } from '../../model.js';
 import { printPhrase } from '../../phrase.js';
-import type { Abilities, Dialect, DialectContext } from '../dialect.js';
+import type { Abilities } from '../dialect.js';
 import { fourDigits, type Form } from '../form.js';
-import { printIn } from '../printing.js';
+import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known, type Names } from '../naming.js';
 import {
   bareWordAt,
   distanceAt,
@@ -26,9 +26,10 @@ import {
 } from '../reading.js';
 
 const PRECEDENCE = 'AND and NOT are read before OR';
-const FIELDS = SEARCH_FIELDS.filter((field) => field !== 'fulltext');
 const abilities: Abilities = {
-  fields: FIELDS,
+  fields: SEARCH_FIELDS.filter((field) => field !== 'fulltext'),
+  years: true,
+  anyEnding: true,
   oneLetter: true,
   inPhrase: { anyEnding: false, oneLetter: false },
   near: { ordered: false, acrossFields: false, phrases: false },
@@ -37,56 +38,70 @@ const abilities: Abilities = {
 };
 const LEXING: Lexing = { quote: '"', symbols: /\*:\*|[()[\]:~]/y, word: /[^\s"()[\]:~]+/y };
 
-export const mindryDialect: Dialect = {
+const NAMES: Names = {
+  words: '',
+  title: 'title',
+  abstract: 'abstract',
+  keywords: 'keywords',
+  headings: 'descriptorwords',
+  author: 'author',
+  journal: 'journal',
+  fulltext: null,
+  heading: 'descriptor',
+  year: 'year',
+};
+const BELOW = '.below';
+
+export const mindryKind: DialectKind = {
   id: 'mindry',
   form: 'colon form',
   precedence: PRECEDENCE,
+  names: NAMES,
   abilities,
-  print: (query, context) => printIn(form, abilities, query, context),
-  parse: (text, context) =>
-    reading(text, LEXING, 'AND, OR, NOT or the end', (walk) => readQuery(walk, context)),
+  formOf,
+  read: (text, known) => reading(text, LEXING, 'AND, OR, NOT or the end', (walk) => readQuery(walk, known)),
 };
 
-const DESCRIPTOR_WORDS = 'descriptorwords';
 const EVERYTHING = '*:*';
-const prefixOf = (field: SearchField) =>
-  field === 'words' ? '' : `${field === 'headings' ? DESCRIPTOR_WORDS : field}:`;
 const quoted = (text: string) => quotedWith('"', text);
 
-const form: Form = {
-  words({ field, phrase }) {
-    const words = printPhrase(phrase);
-    // A word that is an operator elsewhere stands in quotes.
-    const plain = phrase.length === 1 && !OPERATOR_WORDS.has(words);
-    return prefixOf(field) + (plain ? words : quoted(words));
-  },
-  near({ parts, distance }) {
-    const words = parts.map(({ phrase }) => printPhrase(phrase)).join(' ');
-    return `${prefixOf(parts[0]?.field ?? 'words')}${quoted(words)}~${distance}`;
-  },
-  heading: ({ label, narrower }) => `descriptor${narrower ? '.below' : ''}:${quoted(label)}`,
-  years(from, to) {
-    const four = (year: number | null) => (year === null ? '*' : fourDigits(year));
-    return `year:[${four(from)} TO ${four(to)}]`;
-  },
-  limit(field, values) {
-    const each = values.map((value) => `${field}:${quoted(value)}`);
-    return each.length === 1 ? each.join('') : `(${each.join(' OR ')})`;
-  },
-  line: (line) => `line:${line}`,
-  everything: EVERYTHING,
-  operators: { and: ' AND ', or: ' OR ', not: ' NOT ' },
-};
+function formOf(names: Names): Form {
+  const prefixOf = (field: SearchField) => (field === 'words' ? '' : `${names[field]}:`);
+  return {
+    words({ field, phrase }) {
+      const words = printPhrase(phrase);
+      // A word that is an operator elsewhere stands in quotes.
+      const plain = phrase.length === 1 && !OPERATOR_WORDS.has(words);
+      return prefixOf(field) + (plain ? words : quoted(words));
+    },
+    near({ parts, distance }) {
+      const words = parts.map(({ phrase }) => printPhrase(phrase)).join(' ');
+      return `${prefixOf(parts[0]?.field ?? 'words')}${quoted(words)}~${distance}`;
+    },
+    heading: ({ label, narrower }) => `${names.heading}${narrower ? BELOW : ''}:${quoted(label)}`,
+    years(from, to) {
+      const four = (year: number | null) => (year === null ? '*' : fourDigits(year));
+      return `${names.year}:[${four(from)} TO ${four(to)}]`;
+    },
+    limit(field, values) {
+      const each = values.map((value) => `${field}:${quoted(value)}`);
+      return each.length === 1 ? each.join('') : `(${each.join(' OR ')})`;
+    },
+    line: (line) => `line:${line}`,
+    everything: EVERYTHING,
+    operators: { and: ' AND ', or: ' OR ', not: ' NOT ' },
+  };
+}
 
-function readQuery(walk: Walk, context: DialectContext): Query {
+function readQuery(walk: Walk, known: Known): Query {
   return wordOperators(walk, { precedence: PRECEDENCE, notTakesFrom: 'all before' }, () =>
-    readOperand(walk, context),
+    readOperand(walk, known),
   );
 }
 
-function readOperand(walk: Walk, context: DialectContext): Query {
+function readOperand(walk: Walk, known: Known): Query {
   const first = walk.peek();
-  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, context));
+  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, known));
   if (walk.took(EVERYTHING)) return { kind: 'everything' };
   if (first.kind === 'quoted') return readPhrase('words', walk);
   if (first.kind !== 'word' || OPERATOR_WORDS.has(first.text.toLowerCase())) {
@@ -95,39 +110,31 @@ function readOperand(walk: Walk, context: DialectContext): Query {
   if (walk.peek(1).kind === 'symbol' && walk.peek(1).text === ':') {
     walk.next();
     walk.next();
-    return readField(first, walk, context);
+    return readField(first, walk, known);
   }
   return readWord('words', walk);
 }
 
-function readField(name: Lexeme, walk: Walk, context: DialectContext): Query {
+function readField(name: Lexeme, walk: Walk, known: Known): Query {
   const called = name.text.toLowerCase();
-  const field = FIELDS.find((each) => prefixOf(each) === `${called}:`);
+  const field = fieldNamed(known, called);
   if (field !== undefined) {
     return walk.peek().kind === 'quoted' ? readPhrase(field, walk) : readWord(field, walk);
   }
-  switch (called) {
-    case 'descriptor':
-    case 'descriptor.below':
-      if (context.vocabulary === null) unreadable(name.at, 'This database has no headings.');
-      return {
-        kind: 'heading',
-        vocabulary: context.vocabulary,
-        label: valueAt(walk, 'the name of a descriptor'),
-        narrower: called === 'descriptor.below',
-        central: false,
-        subheadings: [],
-      };
-    case 'year':
-      return readYears(walk);
-    case 'line':
-      return lineAt(walk.next());
+  const narrower = called.endsWith(BELOW);
+  if (isNamed(known, 'heading', narrower ? called.slice(0, -BELOW.length) : called)) {
+    if (known.vocabulary === null) unreadable(name.at, 'This database has no headings.');
+    const label = valueAt(walk, `the name of a ${known.names.heading}`);
+    const { vocabulary } = known;
+    return { kind: 'heading', vocabulary, label, narrower, central: false, subheadings: [] };
   }
-  const limit = context.limitFields.find((each) => each.toLowerCase() === called);
+  if (isNamed(known, 'year', called)) return readYears(walk);
+  if (called === 'line') return lineAt(walk.next());
+  const limit = known.limitFields.find((each) => each.toLowerCase() === called);
   if (limit === undefined) {
-    const fields = FIELDS.map((each) => prefixOf(each).slice(0, -1)).filter((each) => each !== '');
-    const known = [...fields, 'descriptor', 'descriptor.below', 'year', 'line', ...context.limitFields];
-    unreadable(name.at, `There is no field “${name.text}”. There are ${known.join(', ')}.`);
+    const below = known.names.heading === null ? [] : [known.names.heading + BELOW];
+    const names = [...namesToWrite(known), ...below, 'line'];
+    unreadable(name.at, `There is no field “${name.text}”. There are ${names.join(', ')}.`);
   }
   return { kind: 'limit', field: limit, values: [valueAt(walk, 'a value')] };
 }

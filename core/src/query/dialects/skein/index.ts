@@ -1,1 +1,1 @@
-export { skeinDialect } from './skein.js';
+export { skeinKind } from './skein.js';

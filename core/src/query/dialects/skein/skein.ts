@@ -4,9 +4,9 @@
  */
 import { SEARCH_FIELDS, type Query, type SearchField } from '../../model.js';
 import { printPhrase } from '../../phrase.js';
-import type { Abilities, Dialect, DialectContext } from '../dialect.js';
+import type { Abilities } from '../dialect.js';
 import { fourDigits, type Form } from '../form.js';
-import { printIn } from '../printing.js';
+import { fieldNamed, isNamed, type DialectKind, type Known, type Names } from '../naming.js';
 import {
   bareWordAt,
   chain,
@@ -24,9 +24,10 @@ import {
 } from '../reading.js';
 
 const PRECEDENCE = 'OR is read before words side by side are joined';
-const FIELDS = SEARCH_FIELDS.filter((field) => field !== 'headings' && field !== 'fulltext');
 const abilities: Abilities = {
-  fields: FIELDS,
+  fields: SEARCH_FIELDS.filter((field) => field !== 'headings' && field !== 'fulltext'),
+  years: true,
+  anyEnding: true,
   oneLetter: false,
   inPhrase: { anyEnding: true, oneLetter: false },
   near: null,
@@ -37,14 +38,28 @@ const EVERYTHING = '*';
 /** A minus is a sign only before something; within a word it is a hyphen. */
 const LEXING: Lexing = { quote: '"', symbols: /[():]|-(?=\S)/y, word: /[^\s"():]+/y };
 
-export const skeinDialect: Dialect = {
+const NAMES: Names = {
+  words: '',
+  title: 'title',
+  abstract: 'abstract',
+  keywords: 'keywords',
+  headings: null,
+  author: 'author',
+  journal: 'journal',
+  fulltext: null,
+  heading: null,
+  year: 'year',
+};
+
+export const skeinKind: DialectKind = {
   id: 'skein',
   form: 'plain form',
   precedence: PRECEDENCE,
+  names: NAMES,
   abilities,
-  print: (query, context) => printIn(form, abilities, query, context),
-  parse: (text, context) =>
-    reading(text, LEXING, 'words, OR or the end', (walk) => readQuery(walk, 'words', context)),
+  formOf,
+  read: (text, known) =>
+    reading(text, LEXING, 'words, OR or the end', (walk) => readQuery(walk, 'words', known)),
 };
 
 const quoted = (text: string) => quotedWith('"', text);
@@ -52,41 +67,43 @@ const never = (): never => {
   throw new RangeError('this dialect has neither headings, near nor lines');
 };
 
-const form: Form = {
-  words({ field, phrase }) {
-    const words = printPhrase(phrase);
-    const plain = phrase.length === 1 && !OPERATOR_WORDS.has(words);
-    return (field === 'words' ? '' : `in:${field} `) + (plain ? words : quoted(words));
-  },
-  near: never,
-  heading: never,
-  line: never,
-  years(from, to) {
-    const four = (year: number | null) => (year === null ? '' : fourDigits(year));
-    return `year:${quoted(`${four(from)}-${four(to)}`)}`;
-  },
-  limit(field, values) {
-    const each = values.map((value) => `${field}:${quoted(value)}`);
-    return each.length === 1 ? each.join('') : `(${each.join(' OR ')})`;
-  },
-  everything: EVERYTHING,
-  operators: { and: ' ', or: ' OR ', not: ' -' },
-};
+function formOf(names: Names): Form {
+  return {
+    words({ field, phrase }) {
+      const words = printPhrase(phrase);
+      const plain = phrase.length === 1 && !OPERATOR_WORDS.has(words);
+      return (field === 'words' ? '' : `in:${names[field]} `) + (plain ? words : quoted(words));
+    },
+    near: never,
+    heading: never,
+    line: never,
+    years(from, to) {
+      const four = (year: number | null) => (year === null ? '' : fourDigits(year));
+      return `${names.year}:${quoted(`${four(from)}-${four(to)}`)}`;
+    },
+    limit(field, values) {
+      const each = values.map((value) => `${field}:${quoted(value)}`);
+      return each.length === 1 ? each.join('') : `(${each.join(' OR ')})`;
+    },
+    everything: EVERYTHING,
+    operators: { and: ' ', or: ' OR ', not: ' -' },
+  };
+}
 
 /** @param field where words without a field of their own are looked for */
-function readQuery(walk: Walk, field: SearchField, context: DialectContext): Query {
+function readQuery(walk: Walk, field: SearchField, known: Known): Query {
   const level = new Level(walk, PRECEDENCE);
   const either = (): Query =>
-    chain('or', readOperand(walk, field, context), () => {
+    chain('or', readOperand(walk, field, known), () => {
       const { at } = walk.peek();
       if (!walk.tookWord('or')) return null;
       level.meet('or', at);
-      return readOperand(walk, field, context);
+      return readOperand(walk, field, known);
     });
   const without = (include: Query): Query => ({
     kind: 'not',
     include,
-    exclude: readOperand(walk, field, context),
+    exclude: readOperand(walk, field, known),
   });
   let query = walk.took('-') ? without({ kind: 'everything' }) : either();
   for (;;) {
@@ -115,9 +132,9 @@ function refuseOperator({ text, at }: Lexeme): never {
   return unreadable(at, `${message ?? text} To search it as a word, put it in quotation marks.`);
 }
 
-function readOperand(walk: Walk, field: SearchField, context: DialectContext): Query {
+function readOperand(walk: Walk, field: SearchField, known: Known): Query {
   const first = walk.peek();
-  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, field, context));
+  if (walk.took('(')) return walk.inParentheses(first, () => readQuery(walk, field, known));
   if (first.kind === 'quoted') {
     walk.next();
     refuseOneLetter(first.text, first.at + 1);
@@ -127,7 +144,7 @@ function readOperand(walk: Walk, field: SearchField, context: DialectContext): Q
   if (OPERATOR_WORDS.has(first.text.toLowerCase())) refuseOperator(first);
   walk.next();
   const next = walk.peek();
-  if (walk.took(':')) return readField(first, walk, context);
+  if (walk.took(':')) return readField(first, walk, known);
   if (next.kind === 'symbol' && next.text === '(' && next.at === first.at + first.text.length) {
     unreadable(next.at, `There is no call “${first.text}(”. Put a space between a word and a parenthesis.`);
   }
@@ -136,22 +153,26 @@ function readOperand(walk: Walk, field: SearchField, context: DialectContext): Q
   return { kind: 'words', field, phrase: bareWordAt(first) };
 }
 
-function readField(name: Lexeme, walk: Walk, context: DialectContext): Query {
+function readField(name: Lexeme, walk: Walk, known: Known): Query {
   const called = name.text.toLowerCase();
   if (called === 'in') {
     const { kind, text, at } = walk.next();
-    const field = FIELDS.find((each) => kind === 'word' && each === text.toLowerCase());
-    if (field === undefined) unreadable(at, `After “in:” stands one of ${FIELDS.join(', ')}.`);
+    const field = kind === 'word' ? fieldNamed(known, text.toLowerCase()) : undefined;
+    if (field === undefined) {
+      const names = known.fields.flatMap((each) => known.names[each] || []);
+      unreadable(at, `After “in:” stands one of ${names.join(', ')}.`);
+    }
     if (walk.peek().text.toLowerCase() === 'in' && walk.peek(1).text === ':') {
       unreadable(walk.peek().at, 'Words are looked for in one field: “in:” stands once before them.');
     }
-    return readOperand(walk, field, context);
+    return readOperand(walk, field, known);
   }
-  if (called === 'year') return readYears(walk);
-  const limit = context.limitFields.find((each) => each.toLowerCase() === called);
+  if (isNamed(known, 'year', called)) return readYears(walk);
+  const limit = known.limitFields.find((each) => each.toLowerCase() === called);
   if (limit === undefined) {
-    const known = ['in', 'year', ...context.limitFields].map((each) => `${each}:`);
-    unreadable(name.at, `There is no “${name.text}:”. There are ${known.join(', ')}.`);
+    const { year } = known.names;
+    const names = ['in', ...(year === null ? [] : [year]), ...known.limitFields].map((each) => `${each}:`);
+    unreadable(name.at, `There is no “${name.text}:”. There are ${names.join(', ')}.`);
   }
   return { kind: 'limit', field: limit, values: [valueNext(walk, 'a value')] };
 }

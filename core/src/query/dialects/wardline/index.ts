@@ -1,1 +1,1 @@
-export { wardlineDialect } from './wardline.js';
+export { wardlineKind } from './wardline.js';

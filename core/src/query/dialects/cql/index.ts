@@ -1,0 +1,1 @@
+export { cqlKind } from './cql.js';
