@@ -1,8 +1,12 @@
+export { recordFromDublinCore, recordToDublinCore } from './dublinCore.js';
 export { recordsToCsl } from './csl.js';
 export type { CslItem } from './csl.js';
 export type { AbstractSection, BibRecord, HeadingAssignment, PersonName, RelatedRecord } from './model.js';
+export { emptyRecord } from './model.js';
 export { MODS_NAMESPACE, recordFromMods, recordToMods } from './mods.js';
+export { accessionFor, readRecords, recordFromXml } from './readRecords.js';
 export { recordsToRis } from './ris.js';
+export { recordsFromRis, type ReadRecords, type RecordTrouble } from './risReader.js';
 export { sectionsOf } from './sections.js';
 export { childAt, childrenNamed, escapeXml, parseXml, textAt } from './xml.js';
 export type { XmlElement, XmlResult } from './xml.js';

@@ -54,3 +54,26 @@ export interface BibRecord {
   fullText?: AbstractSection[];
   related?: RelatedRecord[];
 }
+
+/** A record of which nothing is known yet. A year of 0 is one that was not told. */
+export function emptyRecord(): BibRecord {
+  return {
+    accession: '',
+    title: '',
+    abstract: [],
+    keywords: [],
+    authors: [],
+    journal: '',
+    year: 0,
+    volume: '',
+    issue: '',
+    pages: '',
+    doi: null,
+    language: '',
+    publicationTypes: [],
+    headings: [],
+    limits: {},
+    entered: null,
+    changed: null,
+  };
+}

@@ -64,10 +64,14 @@ export function recordToMods(record: BibRecord): string {
   ].join('');
 }
 
-/** Reads a MODS element. What is missing becomes empty; only the record's identifier is needed. */
+/**
+ * Reads a MODS element. What is missing becomes empty, the record's identifier too.
+ * @returns null where it has neither a title nor an identifier
+ */
 export function recordFromMods(mods: XmlElement): BibRecord | null {
   const accession = textAt(mods, 'recordInfo', 'recordIdentifier');
-  if (accession === '') return null;
+  const title = titleOf(mods);
+  if (accession === '' && title === '') return null;
   const hosts = childrenNamed(mods, 'relatedItem').filter((item) => item.attributes.type === 'host');
   const [host] = hosts;
   const part = host === undefined ? null : childAt(host, 'part');
@@ -83,7 +87,7 @@ export function recordFromMods(mods: XmlElement): BibRecord | null {
   const doi = identifiers.find((identifier) => identifier.attributes.type === 'doi')?.text.trim() ?? '';
   return {
     accession,
-    title: titleOf(mods),
+    title,
     abstract: childrenNamed(mods, 'abstract').map(abstractSection),
     keywords: childrenNamed(mods, 'subject')
       .filter((subject) => subject.attributes.authority === undefined)
