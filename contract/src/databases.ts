@@ -1,4 +1,7 @@
-import type { BibRecord } from '@even-lantern/core';
+import type { BibRecord, DialectDescription } from '@even-lantern/core';
+
+/** How a database is reached: it ships with the program, somebody gave its address, or a person asks it by hand. */
+export type DatabaseReach = 'shipped' | 'address' | 'hand';
 
 export interface DatabaseProfile {
   id: string;
@@ -10,8 +13,9 @@ export interface DatabaseProfile {
   vocabulary: { id: string; name: string } | null;
   /** fields that limits may name, with their values; none where there are too many to list */
   limits: Record<string, string[]>;
-  /** the languages of queries it takes; `cql` always */
-  queryTypes: string[];
+  /** its own dialect; null where it takes our CQL alone, which can say everything */
+  dialect: DialectDescription | null;
+  reached: DatabaseReach;
   /** the releases it can be asked for, oldest first; empty where it knows but one */
   releases: string[];
   /** the release that a simulated database can be advanced to */

@@ -9,3 +9,4 @@ export * from './runs.js';
 export * from './vocabularies.js';
 export * from './translations.js';
 export * from './databaseChoices.js';
+export * from './addedDatabases.js';

@@ -1,7 +1,7 @@
 /** Starts the server on loopback. */
 import { join } from 'node:path';
 import { createApplication } from './application/application.js';
-import { sruConnector } from './databases/sruConnector.js';
+import { shippedServer, sruConnector } from './databases/sru/connector.js';
 import { DemoService } from './demo/demoService.js';
 
 /** The databases that ship with the program. */
@@ -14,8 +14,9 @@ const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
 const application = await createApplication({
   storePath: join(dataFolder, 'even-lantern.sqlite'),
   connectors: new Map(
-    STAND_INS.map((id) => [id, sruConnector(`http://127.0.0.1:${standInsPort}/sru/${id}`)]),
+    STAND_INS.map((id) => [id, sruConnector(shippedServer(`http://127.0.0.1:${standInsPort}/sru/${id}`))]),
   ),
+  privateAddresses: process.env.EVEN_LANTERN_PRIVATE_ADDRESSES === 'yes',
   programs: import.meta.dirname,
   webFolder: join(import.meta.dirname, '..', '..', 'web', 'dist'),
 });

@@ -2,7 +2,7 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { type Express, type Request, type Response } from 'express';
-import { vocabularyToTurtle } from '@even-lantern/core';
+import { vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
 import {
   readDatabases,
   readLimitRules,
@@ -13,6 +13,7 @@ import {
 import { loadOrGenerate } from './corpus.js';
 import type { Content } from './generate.js';
 import { standIn, type StandIn } from './standIn.js';
+import { plainServer, type PlainServer } from './sru/plainServer.js';
 import { sruService, type SruParameters, type SruService } from './sru/operations.js';
 import { sendWith, TROUBLES, type Trouble } from './trouble.js';
 
@@ -26,6 +27,8 @@ export interface StandInOptions {
 }
 
 const DEFAULT_DELAY = 5000;
+/** The repository holds one in so many works. */
+const DEPOSITED_ONE_IN = 8;
 
 /** The content that records are made of: topics, and the vocabulary that they name headings in. */
 export function readContent(folder: string): Content {
@@ -108,6 +111,13 @@ export function standInApplication(databases: readonly StandIn[]): Express {
   // Long queries do not fit into an address; the standard allows POST with the same parameters.
   application.post('/sru/:id', (request, response) => answer(request, response, request.body));
 
+  let plain: PlainServer | undefined;
+  application.get('/plain', (request, response) => {
+    plain ??= plainServer(depositedIn(databases));
+    const { localAddress = '127.0.0.1', localPort = 0 } = request.socket;
+    response.type('text/xml; charset=utf-8').send(plain(firstValues(request.query), localAddress, localPort));
+  });
+
   const turtles = new Map<string, Promise<string>>();
   application.get('/vocabularies/:file', async (request, response) => {
     const { release } = firstValues(request.query);
@@ -154,9 +164,19 @@ export function standInApplication(databases: readonly StandIn[]): Express {
     response.json({ trouble: troubles.get(database.id) ?? null, known: TROUBLES });
   });
   application.get('/', (_request, response) => {
-    response.json({ databases: databases.map(({ id, name }) => ({ id, name, address: `/sru/${id}` })) });
+    const own = databases.map(({ id, name }) => ({ id, name, address: `/sru/${id}` }));
+    response.json({ databases: own, addable: [{ name: 'Osier Open Repository', address: '/plain' }] });
   });
   return application;
+}
+
+/** Some of the works of the largest database, as a repository has them: under numbers of its own, without headings. */
+function depositedIn(databases: readonly StandIn[]): BibRecord[] {
+  const all = databases.map((each) => each.present().records);
+  const [largest = []] = all.sort((a, b) => b.length - a.length);
+  return largest
+    .filter((_record, i) => i % DEPOSITED_ONE_IN === 0)
+    .map((record, i) => ({ ...record, accession: `osier:${i + 1}`, headings: [], related: [] }));
 }
 
 /** Repeated parameters count once, the first time. */

@@ -12,6 +12,8 @@ import { DataSource } from 'typeorm';
 import { CrosswalkController } from '../crosswalk/crosswalkController.js';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ChoicesService } from '../databases/choicesService.js';
+import { AddedDatabasesController } from '../databases/addedDatabasesController.js';
+import { ADDED_SERVERS, AddedDatabasesService } from '../databases/addedDatabasesService.js';
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
@@ -47,6 +49,8 @@ export interface ApplicationOptions {
   programs: string;
   /** folder of the built interface, or null to serve the API alone */
   webFolder: string | null;
+  /** whether servers on this machine and its networks may be added by their address */
+  privateAddresses?: boolean;
   quiet?: boolean;
 }
 
@@ -54,15 +58,13 @@ export interface ApplicationOptions {
 class ApplicationModule {
   static with(
     store: DataSource,
-    connectors: ReadonlyMap<string, DatabaseConnector>,
-    programs: string,
-    level: string,
+    { connectors, programs, privateAddresses = false, quiet = false }: ApplicationOptions,
   ): DynamicModule {
     return {
       module: ApplicationModule,
       imports: [
         LoggerModule.forRoot({
-          pinoHttp: { level, autoLogging: false },
+          pinoHttp: { level: quiet ? 'silent' : 'warn', autoLogging: false },
           forRoutes: [{ path: '{*path}', method: RequestMethod.ALL }],
         }),
       ],
@@ -73,6 +75,7 @@ class ApplicationModule {
         VocabulariesController,
         CrosswalkController,
         DatabasesController,
+        AddedDatabasesController,
         TranslationController,
         RunsController,
         RecordsController,
@@ -81,6 +84,7 @@ class ApplicationModule {
       providers: [
         { provide: DataSource, useValue: store },
         { provide: PROGRAMS, useValue: programs },
+        { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses } },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors) },
         PeopleService,
         PersonPipe,
@@ -90,6 +94,7 @@ class ApplicationModule {
         CrosswalkService,
         ReadingService,
         ChoicesService,
+        AddedDatabasesService,
         CandidatesService,
         RehearsalService,
         TranslationService,
@@ -104,10 +109,10 @@ class ApplicationModule {
 
 /** Opens the store and makes the application, not yet listening. Closing it closes the store. */
 export async function createApplication(options: ApplicationOptions): Promise<NestExpressApplication> {
-  const { storePath, connectors, programs, webFolder, quiet = false } = options;
+  const { storePath, webFolder, quiet = false } = options;
   const store = await openStore(storePath);
   const application = await NestFactory.create<NestExpressApplication>(
-    ApplicationModule.with(store, connectors, programs, quiet ? 'silent' : 'warn'),
+    ApplicationModule.with(store, options),
     { logger: quiet ? false : ['error', 'warn'] },
   );
   application.use(loopbackOnly);
@@ -116,6 +121,7 @@ export async function createApplication(options: ApplicationOptions): Promise<Ne
     helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } }, hsts: false }),
   );
   application.useBodyParser('json', { limit: '2mb' });
+  application.useBodyParser('text', { limit: '60mb' });
   application.setGlobalPrefix('api');
   application.useGlobalFilters(new ProblemFilter());
   application.enableShutdownHooks();

@@ -1,6 +1,6 @@
 /** What the product asks of a database, however it is reached. */
-import type { DatabaseAbout } from '@even-lantern/contract';
-import type { BibRecord, SearchField } from '@even-lantern/core';
+import type { DatabaseAbout, DatabaseReach } from '@even-lantern/contract';
+import type { BibRecord, DialectDescription, SearchField } from '@even-lantern/core';
 
 export interface DatabaseDescription {
   name: string;
@@ -11,8 +11,9 @@ export interface DatabaseDescription {
   vocabulary: { id: string; name: string; address: string } | null;
   /** fields that limits may name, with their values; none where there are too many to list */
   limits: Record<string, string[]>;
-  /** the languages of queries it takes; `cql` always */
-  queryTypes: string[];
+  /** its own dialect; null where it takes our CQL alone, which can say everything */
+  dialect: DialectDescription | null;
+  reached: DatabaseReach;
   /** the releases it can be asked for, oldest first, the present one last; empty where it knows but one */
   releases: string[];
   /** the release that it can be advanced to; null for a real database, which advances by itself */

@@ -1,10 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
 import {
+  dialectFrom,
   matchesPattern,
   MIN_LETTERS_BEFORE_ANY_ENDING,
   printCql,
   vocabularyFromTurtle,
+  type Dialect,
+  type DialectContext,
   type Query,
   type SearchField,
   type Vocabulary,
@@ -27,6 +30,8 @@ export interface OpenDatabase {
   description: DatabaseDescription;
   /** its vocabulary, or null when it has none */
   vocabulary: Vocabulary | null;
+  /** how its strings are written; null where it takes our CQL alone, which can say everything */
+  dialect: Dialect | null;
 }
 
 const REMEMBERED_COUNTS = 20_000;
@@ -48,7 +53,20 @@ export class DatabasesService {
   /** counts that are being asked for now, by the same keys */
   private readonly asking = new Map<string, Promise<Counted>>();
 
-  constructor(private readonly connectors: ReadonlyMap<string, DatabaseConnector>) {}
+  private readonly connectors: Map<string, DatabaseConnector>;
+
+  /** @param shipped the databases that ship with the program; others are connected later */
+  constructor(shipped: ReadonlyMap<string, DatabaseConnector>) {
+    this.connectors = new Map(shipped);
+  }
+
+  connect(id: string, connector: DatabaseConnector): void {
+    this.connectors.set(id, connector);
+  }
+
+  disconnect(id: string): void {
+    this.connectors.delete(id);
+  }
 
   /** All databases; one that does not answer is left out of the list and named in `failed`. */
   async list(): Promise<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }> {
@@ -73,6 +91,18 @@ export class DatabasesService {
       if (!(error instanceof DatabaseError)) throw error;
       return { id, reason: error.message };
     }
+  }
+
+  /**
+   * How a database describes itself now.
+   * @throws ProblemException when it does not answer
+   */
+  async profile(id: string): Promise<DatabaseProfile> {
+    const connector = this.connectors.get(id);
+    if (connector === undefined) throw notFound(`The database “${id}”`);
+    const profile = await this.profileOf(id, connector);
+    if ('reason' in profile) throw databaseTrouble(profile.reason, 'Try again.');
+    return profile;
   }
 
   knows(id: string): boolean {
@@ -101,7 +131,9 @@ export class DatabasesService {
     if (connector === undefined) throw notFound(`The database “${id}”`);
     try {
       const description = await connector.explain();
-      return { id, connector, description, vocabulary: await this.vocabularyOf(connector, description) };
+      const vocabulary = await this.vocabularyOf(connector, description);
+      const dialect = description.dialect === null ? null : dialectFrom(description.dialect);
+      return { id, connector, description, vocabulary, dialect };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       const detail = 'What you have written is kept. Counts come back when the database answers; try again.';
@@ -111,7 +143,8 @@ export class DatabasesService {
 
   /** Counts a query. A failure becomes part of the answer, so that other counts go on. */
   async count(database: OpenDatabase, query: Query): Promise<Counted> {
-    const text = canonicalText(database, query);
+    const { text, loses } = askedText(database, query);
+    if (loses) return { hits: null, error: 'The database cannot be asked this.' };
     const key = `${database.id}\n${database.description.release}\n${text}`;
     const known = this.counts.get(key);
     if (known !== undefined) return { hits: known, error: null };
@@ -133,7 +166,7 @@ export class DatabasesService {
     if (known !== undefined) return { hits: known.hits, error: null, understood: known.understood };
     try {
       const answer = await database.connector.count(text, undefined, { queryType });
-      if (answer.release === release) this.understood.set(key, answer);
+      if (answer.release === release && remembers(database)) this.understood.set(key, answer);
       return { hits: answer.hits, error: null, understood: answer.understood || null };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
@@ -178,15 +211,13 @@ export class DatabasesService {
       if (!(error instanceof DatabaseError)) throw error;
       throw databaseTrouble(error.message, 'Look at its release, then try again.');
     }
-    const profile = await this.profileOf(id, connector);
-    if ('reason' in profile) throw databaseTrouble(profile.reason, 'Try again.');
-    return profile;
+    return this.profile(id);
   }
 
   private async ask(database: OpenDatabase, text: string, key: string): Promise<Counted> {
     try {
       const { hits, release } = await database.connector.count(text);
-      if (release === database.description.release) this.counts.set(key, hits);
+      if (release === database.description.release && remembers(database)) this.counts.set(key, hits);
       return { hits, error: null };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
@@ -222,7 +253,7 @@ export class DatabasesService {
   /** @throws ProblemException when the database fails, or cannot count by index */
   async facets(database: OpenDatabase, query: Query, indexes: Record<string, number>): Promise<FacetAnswer> {
     try {
-      return await database.connector.facets(canonicalText(database, query), indexes);
+      return await database.connector.facets(askedText(database, query).text, indexes);
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       throw databaseTrouble(`The database cannot give an overview: ${error.message}`, 'Nothing was changed.');
@@ -233,7 +264,7 @@ export class DatabasesService {
   async sample(database: OpenDatabase, query: Query): Promise<Sample> {
     try {
       const page = { start: 1, size: SAMPLE_SIZE };
-      const { hits, records } = await database.connector.search(canonicalText(database, query), page);
+      const { hits, records } = await database.connector.search(askedText(database, query).text, page);
       return { hits, error: null, records };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
@@ -256,7 +287,26 @@ export class DatabasesService {
   }
 }
 
-/** A query as the database is sent it. */
-export function canonicalText(database: OpenDatabase, query: Query): string {
-  return printCql(query, { vocabulary: database.description.vocabulary?.id ?? '' });
+/** Counts hold as long as a release does; those that a person enters can be corrected. */
+function remembers({ description }: OpenDatabase): boolean {
+  return description.reached !== 'hand';
+}
+
+/** What strings are written and read with in a database. */
+export function contextOf({ description: { vocabulary, limits } }: OpenDatabase): DialectContext {
+  return { vocabulary: vocabulary?.id ?? null, limitFields: Object.keys(limits) };
+}
+
+/**
+ * A query as the database is asked for its count: those that ship with the program take our CQL, in which everything
+ * can be said; others only their own dialect.
+ * @returns with `loses` where that says something else than the query
+ */
+export function askedText(database: OpenDatabase, query: Query): { text: string; loses: boolean } {
+  const { description, dialect } = database;
+  if (description.reached === 'shipped' || dialect === null) {
+    return { text: printCql(query, { vocabulary: description.vocabulary?.id ?? '' }), loses: false };
+  }
+  const { text, losses } = dialect.print(query, contextOf(database));
+  return { text, loses: losses.some(({ effect }) => effect !== 'same') };
 }

@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
 import {
-  DIALECTS,
   patternsToSpell,
   sayingIn,
   termQuery,
@@ -13,7 +12,7 @@ import {
 } from '@even-lantern/core';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { DatabasesService, type OpenDatabase } from './databasesService.js';
+import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 /** How terms are said in one database. */
 export interface DatabaseReading {
@@ -51,9 +50,8 @@ export class ReadingService {
 
   async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<DatabaseReading> {
     const meant = await this.crosswalk.readingFor(database, contents);
-    const dialect = dialectOf(database);
-    const { vocabulary, limits } = database.description;
-    const context: DialectContext = { vocabulary: vocabulary?.id ?? null, limitFields: Object.keys(limits) };
+    const { dialect } = database;
+    const context = contextOf(database);
     if (dialect === null) return { dialect, context, meant, said: meant };
     const queries = contents.flatMap((content) => {
       const read = termQuery(content, meant);
@@ -82,13 +80,4 @@ export class ReadingService {
     );
     return { ...context, wordsMatching: (pattern, field) => known.get(key(pattern, field)) ?? null };
   }
-}
-
-/** The dialect that a database takes and we speak. */
-function dialectOf({ description }: OpenDatabase): Dialect | null {
-  for (const type of description.queryTypes) {
-    const dialect = DIALECTS.get(type);
-    if (dialect !== undefined) return dialect;
-  }
-  return null;
 }

@@ -20,7 +20,7 @@ import type {
   TermCount,
 } from '@even-lantern/contract';
 import { ReadingService } from './readingService.js';
-import { canonicalText, DatabasesService, type OpenDatabase } from './databasesService.js';
+import { askedText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
 const NO_PARTS = { headingsOnly: null, both: null, wordsOnly: null, awaitingHeadings: null };
@@ -89,7 +89,7 @@ export class RehearsalService {
       termId: line.termId,
       description: describeLine(line, lanes),
       changes: line.changes,
-      string: canonicalText(database, query),
+      string: askedText(database, query).text,
       ...(await this.databases.count(database, query)),
     };
   }

@@ -7,9 +7,12 @@ import {
   DIALECTS,
   translateLine,
   type BibRecord,
+  type Dialect,
+  type DialectContext,
+  type Line,
   type LedgerLine,
 } from '@even-lantern/core';
-import type { NewRun, Person, Run, RunStatus } from '@even-lantern/contract';
+import type { NewDatabase, NewRun, Person, Run, RunStatus } from '@even-lantern/contract';
 import { BehaviorSubject, type Observable } from 'rxjs';
 import { DataSource } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
@@ -17,7 +20,7 @@ import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService } from '../databases/readingService.js';
-import { PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
+import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { LedgerService } from './ledgerService.js';
 
 interface ActiveRun {
@@ -26,6 +29,8 @@ interface ActiveRun {
   done: Promise<void>;
 }
 
+/** Behind the dialect in the ledger, where a person asked. */
+const BY_HAND = ', asked by hand: counts entered, records from exported files';
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
 /**
@@ -72,6 +77,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       );
     }
     const { description } = database;
+    await this.sureOfWhole(database, lines, dialect, context);
     if (release !== undefined && release !== description.release && !description.releases.includes(release)) {
       const message = `${description.name} does not answer for the release “${release}”.`;
       throw badInput([{ path: 'release', message }]);
@@ -112,6 +118,24 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     });
     this.active.set(row.id, { progress, stop, done });
     return runOf(row);
+  }
+
+  /** What a person asks by hand is run when the whole has been counted, or nothing could be fetched for it. */
+  private async sureOfWhole(
+    { description, connector }: OpenDatabase,
+    lines: readonly Line[],
+    dialect: Dialect | null,
+    context: DialectContext,
+  ): Promise<void> {
+    const last = lines.at(-1);
+    if (description.reached !== 'hand' || last === undefined) return;
+    try {
+      await connector.count(translateLine(last, lines, dialect, context).alone.text);
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      const message = `Enter what the whole strategy finds in ${description.name} first: L${last.number} has no count.`;
+      throw badInput([{ path: 'database', message }]);
+    }
   }
 
   async get(id: string): Promise<Run> {
@@ -168,16 +192,22 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
 
   private async countLines(
     row: RunRow,
-    { connector }: OpenDatabase,
+    { connector, description }: OpenDatabase,
     progress: BehaviorSubject<Run>,
     signal: AbortSignal,
   ): Promise<void> {
     const lines = linesOf(row);
     for (const line of lines) {
-      const { hits, release } = await connector.count(line.string, signal, askingOf(row));
-      this.sameRelease(row, release);
-      line.hits = hits;
-      row.hits = hits;
+      try {
+        const { hits, release } = await connector.count(line.string, signal, askingOf(row));
+        this.sameRelease(row, release);
+        line.hits = hits;
+        row.hits = hits;
+      } catch (error) {
+        // Where a person asks, some lines may be left uncounted; the last never is.
+        const left = description.reached === 'hand' && error instanceof DatabaseError && error.refused;
+        if (!left || line === lines.at(-1)) throw error;
+      }
       await this.save(row, lines, progress);
     }
   }
@@ -260,13 +290,15 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
         select: { accession: true },
       });
       const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
+      const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
+      const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
       await this.ledger.append(manager, row.reviewId, row.id, {
         outcome: status,
         reason,
         database: row.database,
         databaseName: row.databaseName,
         release: row.release,
-        dialect: DIALECTS.get(row.queryType)?.form ?? 'CQL',
+        dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
         lines,
         hits: row.hits,
         fetched: found.length,

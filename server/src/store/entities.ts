@@ -109,6 +109,45 @@ export class DatabaseChoiceRow {
   @Column('varchar') personId: string;
 }
 
+/** A database that a person added. One that is removed stays, since what was run in it stays. */
+@Entity({ name: 'added_database' })
+export class AddedDatabaseRow {
+  @PrimaryColumn('varchar') id: string;
+  /** what was said of it, as JSON */
+  @Column('text') content: string;
+  @Column('varchar') addedAt: string;
+  @Column('varchar') addedBy: string;
+  @Column('varchar', { nullable: true }) removedAt: string | null;
+}
+
+/** What a string found in a database that is asked by hand. Rows are only ever added; the latest counts. */
+@Entity({ name: 'hand_count' })
+export class HandCountRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') database: string;
+  /** order within the database, from 1 */
+  @Column('integer') position: number;
+  /** the SHA-256 of what the string means, in CQL */
+  @Column('text') meaning: string;
+  @Column('text') string: string;
+  @Column('integer') hits: number;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
+/** A record given back for a string from a database that is asked by hand. */
+@Entity({ name: 'hand_record' })
+export class HandRecordRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') database: string;
+  @Column('text') meaning: string;
+  /** order within the string, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') accession: string;
+  /** the whole record as JSON */
+  @Column('text') record: string;
+}
+
 @Entity({ name: 'ledger_entry' })
 export class LedgerEntryRow {
   @PrimaryColumn('varchar') id: string;
@@ -180,6 +219,9 @@ export class SettlementRow {
 }
 
 export const ENTITIES = [
+  AddedDatabaseRow,
+  HandCountRow,
+  HandRecordRow,
   DatabaseChoiceRow,
   PersonRow,
   ReviewRow,

@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { DataSource } from 'typeorm';
+import { AddedDatabases1798000000000 } from './addedDatabases.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { ENTITIES } from './entities.js';
 import { FirstTables1790000000000 } from './firstTables.js';
@@ -21,6 +22,7 @@ export async function openStore(path: string): Promise<DataSource> {
       QuestionHistory1795000000001,
       CrosswalkTables1796000000000,
       MoreDatabases1797000000000,
+      AddedDatabases1798000000000,
     ],
     migrationsRun: true,
     synchronize: false,

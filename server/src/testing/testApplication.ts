@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { PERSON_HEADER, type Review } from '@even-lantern/contract';
 import request from 'supertest';
-import { createApplication } from '../application/application.js';
+import { createApplication, type ApplicationOptions } from '../application/application.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 
 export interface TestApplication {
@@ -22,6 +22,7 @@ export interface TestApplication {
 export async function testApplication(
   connectors: Record<string, DatabaseConnector>,
   storePath = join(mkdtempSync(join(tmpdir(), 'server-')), 'even-lantern.sqlite'),
+  options: Pick<ApplicationOptions, 'privateAddresses'> = {},
 ): Promise<TestApplication> {
   const application = await createApplication({
     storePath,
@@ -29,6 +30,7 @@ export async function testApplication(
     programs: join(__dirname, '..', '..', 'dist'),
     webFolder: null,
     quiet: true,
+    ...options,
   });
   await application.init();
   const http = () => request(application.getHttpServer());

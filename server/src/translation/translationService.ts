@@ -12,7 +12,7 @@ import {
   type Query,
 } from '@even-lantern/core';
 import type { Counted, TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
-import { canonicalText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { askedText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService } from '../databases/readingService.js';
 
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
@@ -72,7 +72,7 @@ export class TranslationService {
       sent: alone.text,
       meant,
       ...asked,
-      expected: read === undefined ? alone.text : read.ok ? canonicalText(database, read.query) : '',
+      expected: read === undefined ? alone.text : read.ok ? askedText(database, read.query).text : '',
     };
   }
 

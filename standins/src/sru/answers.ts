@@ -1,5 +1,5 @@
 /** The XML of SRU 2.0 answers. */
-import { escapeXml, recordToMods, type BibRecord } from '@even-lantern/core';
+import { escapeXml, recordToDublinCore, recordToMods, type BibRecord } from '@even-lantern/core';
 import { queryTypesOf, type StandInDatabase } from './database.js';
 import type { Diagnostic } from './diagnostics.js';
 import type { Facet } from './facets.js';
@@ -167,7 +167,7 @@ function aboutElement({ about, index }: StandInDatabase): string {
 }
 
 function recordElement(record: BibRecord, answer: SearchAnswer, i: number): string {
-  const data = answer.schema === DC ? recordToDc(record) : recordToMods(record);
+  const data = answer.schema === DC ? recordToDublinCore(record) : recordToMods(record);
   return [
     '<record>',
     element('recordSchema', answer.schema),
@@ -176,29 +176,6 @@ function recordElement(record: BibRecord, answer: SearchAnswer, i: number): stri
     element('recordIdentifier', record.accession),
     element('recordPosition', answer.startRecord + i),
     '</record>',
-  ].join('');
-}
-
-function recordToDc(record: BibRecord): string {
-  const dc = (name: string, text: string) =>
-    text === '' ? '' : `<dc:${name}>${escapeXml(text)}</dc:${name}>`;
-  return [
-    `<srw_dc:dc xmlns:srw_dc="${DC}" xmlns:dc="http://purl.org/dc/elements/1.1/">`,
-    dc('identifier', record.accession),
-    dc('identifier', record.doi === null ? '' : `doi:${record.doi}`),
-    dc('title', record.title),
-    ...record.authors.map(({ family, given }) => dc('creator', `${family}, ${given}`)),
-    ...record.headings.map(({ label }) => dc('subject', label)),
-    ...record.keywords.map((keyword) => dc('subject', keyword)),
-    dc(
-      'description',
-      record.abstract.map(({ label, text }) => (label === null ? text : `${label}: ${text}`)).join('\n'),
-    ),
-    dc('source', `${record.journal} ${record.volume}(${record.issue}): ${record.pages}`),
-    ...record.publicationTypes.map((type) => dc('type', type)),
-    dc('date', String(record.year)),
-    dc('language', record.language),
-    '</srw_dc:dc>',
   ].join('');
 }
 

@@ -1,4 +1,4 @@
-import { DIALECTS, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
+import { dialectFrom, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
 import type { DatabaseChoice, DatabaseProfile } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { useState } from 'react';
@@ -80,8 +80,8 @@ export function DatabasesStage() {
 }
 
 function Description({ database, degree }: { database: DatabaseProfile; degree: number }) {
-  const { about, vocabulary, records, limits, queryTypes, simulated } = database;
-  const dialect = queryTypes.map((type) => DIALECTS.get(type)).find((each) => each !== undefined);
+  const { about, vocabulary, records, limits, simulated } = database;
+  const dialect = database.dialect === null ? undefined : dialectFrom(database.dialect);
   const facts: [string, string][] = [
     ...(about === null
       ? []

@@ -13,7 +13,8 @@ const profile = (id: string, name: string, suits: number): DatabaseProfile => ({
   records: 8000,
   vocabulary: null,
   limits: { careSetting: [] },
-  queryTypes: ['cql', 'skein'],
+  dialect: { kind: 'skein', names: {}, lacks: [] },
+  reached: 'shipped',
   releases: ['2026-10-01'],
   nextRelease: id === 'old' ? '2027-01-15' : null,
   about: {

@@ -1,1 +1,2 @@
 export { cqlKind } from './cql.js';
+export { proposeNames, type ServerIndex } from './proposeNames.js';

@@ -1,6 +1,10 @@
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { sruConnector } from './sruConnector.js';
+import { shippedServer, sruConnector as connectorOf } from './connector.js';
+import type { SruOptions } from './calls.js';
+
+const sruConnector = (address: string, options?: Partial<SruOptions>) =>
+  connectorOf(shippedServer(address), options);
 
 let server: Server;
 

@@ -1,0 +1,326 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type {
+  DatabaseProfile,
+  ExploredServer,
+  GivenRecords,
+  HandAnswer,
+  Ledger,
+  NewHandDatabase,
+  NewSruDatabase,
+  Problem,
+  RecordPage,
+  Rehearsal,
+  Run,
+  Translation,
+} from '@even-lantern/contract';
+import { PERSON_HEADER } from '@even-lantern/contract';
+import { escapeXml } from '@even-lantern/core';
+import request from 'supertest';
+import { RunsService } from '../runs/runsService.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { isPublicAddress } from './sru/publicAddresses.js';
+
+let application: TestApplication;
+let server: Server | undefined;
+afterEach(async () => {
+  await application.application.close();
+  server?.closeAllConnections();
+  await new Promise((done) => (server === undefined ? done(null) : server.close(done)));
+  server = undefined;
+});
+
+const TITLES = ['Light at night', 'Light therapy', 'Naps'];
+const EXPLAIN = `<explainResponse xmlns="http://www.loc.gov/zing/srw/"><version>1.1</version><record><recordPacking>string</recordPacking><recordData>${escapeXml(
+  '<explain xmlns="x"><databaseInfo><title>Osier</title></databaseInfo><indexInfo><index><title>Title</title><map><name set="dc">title</name></map></index><index search="false"><map><name set="dc">date</name></map></index></indexInfo><schemaInfo><schema name="marc"/><schema name="dc"/></schemaInfo></explain>',
+)}</recordData></record></explainResponse>`;
+
+/** A server of version 1.1: it finds titles that begin as the word asked for, and knows neither ? nor prox. */
+async function plainServer(asked: URLSearchParams[] = []): Promise<string> {
+  server = createServer((incoming, outgoing) => {
+    const parameters = new URL(incoming.url ?? '', 'http://x').searchParams;
+    asked.push(parameters);
+    outgoing.setHeader('Content-Type', 'text/xml');
+    const query = parameters.get('query');
+    if (query === null) return outgoing.end(EXPLAIN);
+    const word = /"([a-z]+)\*?"/.exec(query)?.[1] ?? '';
+    const found = TITLES.filter((title) => title.toLowerCase().includes(word));
+    const refused = /prox|\?/.test(query)
+      ? '<diagnostics><diagnostic xmlns="http://www.loc.gov/zing/srw/diagnostic/"><uri>info:srw/diagnostic/1/39</uri><message>Not here.</message></diagnostic></diagnostics>'
+      : '';
+    const page = found
+      .slice(Number(parameters.get('startRecord')) - 1)
+      .slice(0, Number(parameters.get('maximumRecords')));
+    const records = page.map(
+      (title) =>
+        `<record><recordData><dc xmlns="y"><title>${title}</title><identifier>osier:${TITLES.indexOf(title)}</identifier><date>2001</date></dc></recordData></record>`,
+    );
+    return outgoing.end(
+      `<searchRetrieveResponse xmlns="http://www.loc.gov/zing/srw/"><version>1.1</version><numberOfRecords>${refused === '' ? found.length : 0}</numberOfRecords><records>${records.join('')}</records>${refused}</searchRetrieveResponse>`,
+    );
+  });
+  await new Promise<void>((done) => server?.listen(0, '127.0.0.1', done));
+  return `http://127.0.0.1:${(server?.address() as AddressInfo).port}/sru?repository=a`;
+}
+
+const body = <T>(response: { body: unknown }) => response.body as T;
+const put = (path: string, content: object) =>
+  request(application.application.getHttpServer())
+    .put(path)
+    .set({ Host: 'localhost', [PERSON_HEADER]: application.person })
+    .send(content);
+
+describe('an SRU server that is added by its address', () => {
+  beforeEach(async () => {
+    application = await testApplication({}, undefined, { privateAddresses: true });
+  });
+
+  const explore = async (address: string) => application.post('/api/databases/explorations', { address });
+
+  test('is explored: its version, its indexes with a proposal, what it lacks, and a first search', async () => {
+    const found = body<ExploredServer>(await explore(await plainServer()));
+    expect(found).toMatchObject({
+      name: 'Osier',
+      version: '1.1',
+      indexes: [{ name: 'dc.title', title: 'Title' }],
+      recordSchemas: [
+        { name: 'dc', readable: true },
+        { name: 'marc', readable: false },
+      ],
+      dialect: {
+        names: { title: 'dc.title', year: null, words: 'cql.serverChoice' },
+        lacks: ['one letter', 'near'],
+      },
+      test: { query: 'cql.serverChoice = "health"', hits: 0, error: null },
+    });
+  });
+
+  test('is counted, searched, logged and read like any other, also after a restart', async () => {
+    const asked: URLSearchParams[] = [];
+    const address = await plainServer(asked);
+    const { version, dialect } = body<ExploredServer>(await explore(address));
+    const database: NewSruDatabase = {
+      how: 'address', address, version, dialect, recordSchema: 'dc', name: 'Osier', description: '',
+    }; // prettier-ignore
+    const added = body<DatabaseProfile>(await application.post('/api/databases', database));
+    expect(added).toMatchObject({ id: 'osier', reached: 'address', vocabulary: null });
+    const { storePath } = application;
+    await application.application.close();
+    application = await testApplication({}, storePath, { privateAddresses: true });
+
+    const review = await application.reviewWithLane();
+    const rehearsal = body<Rehearsal>(
+      await application.get(`/api/reviews/${review.id}/rehearsal?database=osier`),
+    );
+    expect(rehearsal.whole).toEqual({ hits: 2, error: null });
+    expect(rehearsal.lines.at(-1)?.string).toBe('cql.serverChoice = "light"');
+    const run = body<Run>(
+      await application.post(`/api/reviews/${review.id}/runs`, {
+        database: 'osier',
+        timeZone: 'Europe/Lisbon',
+      }),
+    );
+    await application.application.get(RunsService).finished(run.id);
+    const { entries } = body<Ledger>(await application.get(`/api/reviews/${review.id}/ledger`));
+    expect(entries[0]?.content).toMatchObject({
+      outcome: 'complete',
+      hits: 2,
+      fetched: 2,
+      databaseName: 'Osier',
+    });
+    const records = body<RecordPage>(await application.get(`/api/reviews/${review.id}/records`));
+    expect(records.rows.map(({ title, year }) => [title, year])).toEqual([
+      ['Light at night', 2001],
+      ['Light therapy', 2001],
+    ]);
+    const search = asked.findLast((each) => each.has('query'));
+    expect(Object.fromEntries(search ?? [])).toMatchObject({
+      repository: 'a', operation: 'searchRetrieve', version: '1.1', recordSchema: 'dc',
+    }); // prettier-ignore
+    expect(search?.has('queryType')).toBe(false);
+  });
+
+  test('is taken from the list, and nothing that was run in it is lost', async () => {
+    const address = await plainServer();
+    const dialect = { kind: 'cql', names: {}, lacks: [] };
+    const database = {
+      how: 'address',
+      address,
+      version: '1.1',
+      dialect,
+      recordSchema: 'dc',
+      name: 'Osier',
+      description: '',
+    };
+    await application.post('/api/databases', database);
+    const remove = () =>
+      request(application.application.getHttpServer())
+        .delete('/api/databases/osier')
+        .set({ Host: 'localhost', [PERSON_HEADER]: application.person });
+    expect((await remove()).status).toBe(204);
+    expect((await remove()).status).toBe(404);
+    expect(body<{ databases: unknown[] }>(await application.get('/api/databases')).databases).toEqual([]);
+    // The name stays taken, so that the ledger never speaks of two databases by one name.
+    expect(body<DatabaseProfile>(await application.post('/api/databases', database)).id).toBe('osier-2');
+  });
+
+  test.each([
+    ['ftp://example.org/sru', 400, /begins with http/],
+    ['example', 400, /whole address/],
+    ['http://127.0.0.1:9/sru', 502, /cannot be reached/],
+  ])('%s is refused with the reason', async (address, status, reason) => {
+    const answer = await explore(address);
+    expect([answer.status, body<Problem>(answer).title]).toEqual([status, expect.stringMatching(reason)]);
+  });
+
+  test('a page that is no SRU server is told as such', async () => {
+    server = createServer((_incoming, outgoing) => outgoing.end('<html><body>Welcome</body></html>'));
+    await new Promise<void>((done) => server?.listen(0, '127.0.0.1', done));
+    const answer = await explore(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`);
+    expect(body<Problem>(answer)).toMatchObject({
+      status: 502,
+      title: expect.stringContaining('does not explain itself'),
+    });
+  });
+
+  test('an index cannot stand for two fields, and a name is one word', async () => {
+    const database = {
+      how: 'address',
+      address: 'http://example.org/',
+      version: '1.2',
+      recordSchema: 'dc',
+      name: 'A',
+      description: '',
+    };
+    const named = (names: object) =>
+      application.post('/api/databases', { ...database, dialect: { kind: 'cql', names, lacks: [] } });
+    expect(body<Problem>(await named({ title: 'dc.title', abstract: 'dc.title' })).title).toMatch(
+      /two fields/,
+    );
+    expect(body<Problem>(await named({ title: 'a" or "b' })).title).toMatch(/letters, digits/);
+  });
+});
+
+test('addresses of this machine and its networks are refused unless the server is told otherwise', async () => {
+  application = await testApplication({});
+  for (const address of [
+    await plainServer(),
+    'http://localhost:8999/',
+    'http://[::1]:8999/',
+    'http://10.0.0.7/',
+    'http://2130706433/',
+  ]) {
+    const answer = await application.post('/api/databases/explorations', { address });
+    expect([address, body<Problem>(answer).title]).toEqual([
+      address,
+      expect.stringContaining('EVEN_LANTERN_PRIVATE_ADDRESSES'),
+    ]);
+  }
+  expect(['192.0.2.1', '169.254.169.254', '::ffff:10.0.0.1', 'fd00::1', 'x'].map(isPublicAddress)).toEqual(
+    Array(5).fill(false),
+  );
+  expect(['9.9.9.9', '2620:fe::fe'].map(isPublicAddress)).toEqual([true, true]);
+});
+
+describe('a database that is asked by hand', () => {
+  const database: NewHandDatabase = {
+    how: 'hand', name: 'Ferrow Index', description: '', release: '', vocabulary: null,
+    dialect: { kind: 'corvane', names: { words: 'any' }, lacks: [] },
+  }; // prettier-ignore
+  const RIS = (...titles: string[]) =>
+    titles.map((title) => `TY  - JOUR\nTI  - ${title}\nPY  - 2020\nER  - \n`).join('');
+  const give = (answer: HandAnswer, file: string) =>
+    request(application.application.getHttpServer())
+      .post(`/api/databases/ferrow-index/answers/${answer.id}/records`)
+      .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/plain' })
+      .send(file);
+
+  beforeEach(async () => {
+    application = await testApplication({});
+    await application.post('/api/databases', database);
+  });
+
+  test('gets strings in its dialect; counts are entered, corrected, and counted again everywhere', async () => {
+    const review = await application.reviewWithLane();
+    const path = `/api/reviews/${review.id}/rehearsal?database=ferrow-index`;
+    expect(body<Rehearsal>(await application.get(path)).whole.error).toBe(
+      'Nobody has entered what it finds yet.',
+    );
+    const { lines } = body<Translation>(await application.get(path.replace('rehearsal', 'translation')));
+    expect(lines.at(-1)?.sent).toBe('any("light")');
+    for (const hits of [31, 3]) {
+      const answer = await put('/api/databases/ferrow-index/answers', { text: ' any( "light" )', hits });
+      expect(body<HandAnswer>(answer)).toMatchObject({ hits, enteredBy: 'Ada', records: 0 });
+      expect(body<Rehearsal>(await application.get(path)).whole.hits).toBe(hits);
+    }
+  });
+
+  test('is run and logged with the records of its files, each once', async () => {
+    const review = await application.reviewWithLane();
+    const start = () =>
+      application.post(`/api/reviews/${review.id}/runs`, {
+        database: 'ferrow-index',
+        timeZone: 'Europe/Lisbon',
+      });
+    expect(body<Problem>(await start()).title).toMatch(
+      /Enter what the whole strategy finds in Ferrow Index first/,
+    );
+    const answer = body<HandAnswer>(
+      await put('/api/databases/ferrow-index/answers', { text: 'any("light")', hits: 3 }),
+    );
+    expect(body<GivenRecords>(await give(answer, RIS('One', 'Two')))).toEqual({
+      read: 2,
+      added: 2,
+      total: 2,
+      troubles: [],
+    });
+    expect(body<GivenRecords>(await give(answer, RIS('Two', 'Three')))).toMatchObject({
+      read: 2,
+      added: 1,
+      total: 3,
+    });
+    const run = body<Run>(await start());
+    await application.application.get(RunsService).finished(run.id);
+    const { entries } = body<Ledger>(await application.get(`/api/reviews/${review.id}/ledger`));
+    expect(entries[0]?.content).toMatchObject({
+      outcome: 'complete',
+      hits: 3,
+      fetched: 3,
+      dialect: 'call form, asked by hand: counts entered, records from exported files',
+    });
+    const { rows } = body<RecordPage>(await application.get(`/api/reviews/${review.id}/records`));
+    expect(rows.map(({ title }) => title)).toEqual(['One', 'Two', 'Three']);
+  });
+
+  test('a run with fewer records than were counted says so, and keeps what there is', async () => {
+    const review = await application.reviewWithLane();
+    const answer = body<HandAnswer>(
+      await put('/api/databases/ferrow-index/answers', { text: 'any("light")', hits: 5 }),
+    );
+    await give(answer, RIS('One'));
+    const run = body<Run>(
+      await application.post(`/api/reviews/${review.id}/runs`, {
+        database: 'ferrow-index',
+        timeZone: 'Europe/Lisbon',
+      }),
+    );
+    expect(await application.application.get(RunsService).finished(run.id)).toMatchObject({
+      status: 'interrupted',
+      fetched: 1,
+      reason: expect.stringContaining('gave 1 of 5 records'),
+    });
+  });
+
+  test('a string or a file that cannot be read is refused with its place', async () => {
+    expect(
+      body<Problem>(await put('/api/databases/ferrow-index/answers', { text: 'any("light"', hits: 1 })).title,
+    ).toMatch(/end of the call/);
+    const answer = body<HandAnswer>(
+      await application.post('/api/databases/ferrow-index/answers', { text: 'any("a")' }),
+    );
+    expect(answer.hits).toBeNull();
+    expect(body<Problem>(await give(answer, 'Dear all')).errors?.[0]?.path).toBe('line 1');
+    expect((await give(answer, ' ')).status).toBe(400);
+    expect((await put('/api/databases/corvane/answers', { text: 'any("a")', hits: 1 })).status).toBe(404);
+  });
+});

@@ -1,0 +1,84 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  askedStringSchema,
+  enteredCountSchema,
+  exploreServerSchema,
+  newDatabaseSchema,
+  type AskedString,
+  type EnteredCount,
+  type ExploreServer,
+  type NewDatabase,
+  type Person,
+} from '@even-lantern/contract';
+import { bodyOf } from '../application/openApi.js';
+import { badInput } from '../application/problem.js';
+import { Validated } from '../application/validated.js';
+import { Actor } from '../people/people.js';
+import { AddedDatabasesService } from './addedDatabasesService.js';
+
+@ApiTags('databases')
+@Controller('databases')
+export class AddedDatabasesController {
+  constructor(private readonly added: AddedDatabasesService) {}
+
+  @Post('explorations')
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'What is at an address: an SRU server, its indexes, and what a first search finds',
+  })
+  @ApiBody(bodyOf(exploreServerSchema))
+  explore(@Body(new Validated(exploreServerSchema)) { address }: ExploreServer) {
+    return this.added.explore(address);
+  }
+
+  @Post()
+  @ApiOperation({ summary: 'Adds an SRU server, or a database that is asked by hand' })
+  @ApiBody(bodyOf(newDatabaseSchema))
+  add(@Body(new Validated(newDatabaseSchema)) database: NewDatabase, @Actor() person: Person) {
+    return this.added.add(database, person);
+  }
+
+  @Delete(':id')
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Takes an added database from the list; what was run in it stays' })
+  remove(@Param('id') id: string, @Actor() _person: Person) {
+    return this.added.remove(id);
+  }
+
+  @Post(':id/answers')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What has been given for a string in a database that is asked by hand' })
+  @ApiBody(bodyOf(askedStringSchema))
+  answer(@Param('id') id: string, @Body(new Validated(askedStringSchema)) { text }: AskedString) {
+    return this.added.answer(id, text);
+  }
+
+  @Put(':id/answers')
+  @ApiOperation({ summary: 'Enters how many records a string found in a database that is asked by hand' })
+  @ApiBody(bodyOf(enteredCountSchema))
+  enter(
+    @Param('id') id: string,
+    @Body(new Validated(enteredCountSchema)) count: EnteredCount,
+    @Actor() person: Person,
+  ) {
+    return this.added.enter(id, count, person);
+  }
+
+  @Post(':id/answers/:answer/records')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Gives back the records that a string found, from an exported file' })
+  @ApiConsumes('text/plain')
+  @ApiBody({ schema: { type: 'string' } })
+  give(
+    @Param('id') id: string,
+    @Param('answer') answer: string,
+    @Body() file: unknown,
+    @Actor() _person: Person,
+  ) {
+    if (typeof file !== 'string' || file.trim() === '') {
+      throw badInput([{ path: 'file', message: 'The file is empty, or it is not text.' }]);
+    }
+    return this.added.give(id, answer, file);
+  }
+}

@@ -1,0 +1,237 @@
+import { randomUUID } from 'node:crypto';
+import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
+import { dialectFrom, readRecords, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
+import type {
+  DatabaseProfile,
+  EnteredCount,
+  ExploredServer,
+  GivenRecords,
+  HandAnswer,
+  NewDatabase,
+  NewSruDatabase,
+  Person,
+} from '@even-lantern/contract';
+import { DataSource, IsNull } from 'typeorm';
+import { badInput, databaseTrouble, notFound } from '../application/problem.js';
+import { AddedDatabaseRow, HandCountRow, HandRecordRow, PersonRow } from '../store/entities.js';
+import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
+import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
+import { DatabasesService } from './databasesService.js';
+import { handConnector, handKey, type HandDatabase } from './handConnector.js';
+import { exploreServer } from './sru/explorer.js';
+import { sruConnector } from './sru/connector.js';
+import type { SruOptions } from './sru/calls.js';
+
+/** How servers that people add are called. */
+export const ADDED_SERVERS = Symbol('added servers');
+
+/** What is kept of an added database. */
+type KeptDatabase = NewSruDatabase | HandDatabase;
+
+/** Rows of records inserted in one statement. */
+const BATCH = 200;
+
+/** Databases that people add: SRU servers by their address, and databases that they ask by hand. */
+@Injectable()
+export class AddedDatabasesService implements OnModuleInit {
+  /** by id, those that are asked by hand */
+  private readonly byHand = new Map<string, HandDatabase>();
+
+  constructor(
+    private readonly store: DataSource,
+    private readonly databases: DatabasesService,
+    private readonly vocabularies: VocabulariesService,
+    @Inject(ADDED_SERVERS) private readonly options: Partial<SruOptions>,
+  ) {}
+
+  async onModuleInit(): Promise<void> {
+    const rows = await this.store.getRepository(AddedDatabaseRow).find({
+      where: { removedAt: IsNull() },
+      order: { addedAt: 'ASC' },
+    });
+    for (const { id, content } of rows) this.connect(id, JSON.parse(content) as KeptDatabase);
+  }
+
+  /** @throws ProblemException where there is no SRU server at the address */
+  async explore(address: string): Promise<ExploredServer> {
+    try {
+      return await exploreServer(address, { ...this.options, timeoutMs: 6000, retries: 0 });
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      throw databaseTrouble(
+        error.message,
+        'Look at the address: it is that of an SRU server, not of a page.',
+      );
+    }
+  }
+
+  async add(database: NewDatabase, person: Person): Promise<DatabaseProfile> {
+    const names = Object.values(dialectFrom(database.dialect).names).filter((name) => name);
+    const twice = names.find((name, i) => names.indexOf(name) !== i);
+    if (twice !== undefined && twice !== null) {
+      throw badInput([{ path: 'dialect.names', message: `“${twice}” cannot stand for two fields.` }]);
+    }
+    const described = await this.described(database);
+    const rows = this.store.getRepository(AddedDatabaseRow);
+    const id = await this.freeId(database.name);
+    await rows.insert({
+      id,
+      content: JSON.stringify(described),
+      addedAt: new Date().toISOString(),
+      addedBy: person.id,
+      removedAt: null,
+    });
+    this.connect(id, described);
+    return this.databases.profile(id);
+  }
+
+  /** Takes a database from the list. What was run in it stays in the ledger, with its records. */
+  async remove(id: string): Promise<void> {
+    const rows = this.store.getRepository(AddedDatabaseRow);
+    const changed = await rows.update({ id, removedAt: IsNull() }, { removedAt: new Date().toISOString() });
+    if (changed.affected === 0) throw notFound(`The added database “${id}”`);
+    this.byHand.delete(id);
+    this.databases.disconnect(id);
+  }
+
+  async enter(id: string, { text, hits }: EnteredCount, person: Person): Promise<HandAnswer> {
+    const meaning = this.meaningOf(id, text);
+    await this.store.transaction(async (manager) => {
+      const position = 1 + (await manager.countBy(HandCountRow, { database: id }));
+      const now = { at: new Date().toISOString(), personId: person.id };
+      await manager.insert(HandCountRow, {
+        id: randomUUID(),
+        database: id,
+        position,
+        meaning,
+        string: text,
+        hits,
+        ...now,
+      });
+    });
+    return this.answer(id, text);
+  }
+
+  /** What has been given for a string so far. */
+  async answer(id: string, text: string): Promise<HandAnswer> {
+    const meaning = this.meaningOf(id, text);
+    const row = await this.latestCount(id, meaning);
+    const person =
+      row === null ? null : await this.store.getRepository(PersonRow).findOneBy({ id: row.personId });
+    const records = await this.store.getRepository(HandRecordRow).countBy({ database: id, meaning });
+    return {
+      id: meaning,
+      hits: row?.hits ?? null,
+      enteredBy: person?.name ?? null,
+      enteredAt: row?.at ?? null,
+      records,
+    };
+  }
+
+  /**
+   * Takes an exported file for a string. Several files add up; a record that is there already stays as it is.
+   * @param meaning the id of the answer for the string
+   */
+  async give(id: string, meaning: string, file: string): Promise<GivenRecords> {
+    if (!this.byHand.has(id)) throw notFound(`The database “${id}” that is asked by hand`);
+    const { records, troubles } = readRecords(file);
+    if (records.length === 0) {
+      throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
+    }
+    return this.store.transaction(async (manager) => {
+      const there = await manager.find(HandRecordRow, {
+        where: { database: id, meaning },
+        select: { accession: true },
+      });
+      const known = new Set(there.map(({ accession }) => accession));
+      const rows = records
+        .filter(({ accession }) => !known.has(accession))
+        .map((record, i) => ({
+          id: randomUUID(),
+          database: id,
+          meaning,
+          position: there.length + i + 1,
+          accession: record.accession,
+          record: JSON.stringify(record),
+        }));
+      for (let i = 0; i < rows.length; i += BATCH) {
+        await manager.insert(HandRecordRow, rows.slice(i, i + BATCH));
+      }
+      const total = there.length + rows.length;
+      return { read: records.length, added: rows.length, total, troubles };
+    });
+  }
+
+  private meaningOf(id: string, text: string): string {
+    const database = this.byHand.get(id);
+    if (database === undefined) throw notFound(`The database “${id}” that is asked by hand`);
+    try {
+      return handKey(database, text);
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      throw badInput([{ path: 'text', message: error.message }]);
+    }
+  }
+
+  private latestCount(database: string, meaning: string): Promise<HandCountRow | null> {
+    return this.store
+      .getRepository(HandCountRow)
+      .findOne({ where: { database, meaning }, order: { position: 'DESC' } });
+  }
+
+  /** With the name of its vocabulary, so that it can be told before anything else answers. */
+  private async described(database: NewDatabase): Promise<KeptDatabase> {
+    if (database.how === 'address') return database;
+    if (database.vocabulary === null) return { ...database, vocabulary: null };
+    const { id, name } = await this.vocabularies.get(database.vocabulary);
+    return { ...database, vocabulary: { id, name } };
+  }
+
+  private connect(id: string, database: KeptDatabase): void {
+    this.databases.connect(id, this.connectorOf(id, database));
+  }
+
+  private connectorOf(id: string, database: KeptDatabase): DatabaseConnector {
+    if (database.how === 'address') {
+      const { address, version, recordSchema, name, description, dialect } = database;
+      return sruConnector(
+        { address, version, recordSchema, added: { name, description, dialect } },
+        this.options,
+      );
+    }
+    const byHand: HandDatabase = database;
+    this.byHand.set(id, byHand);
+    const answers = {
+      hits: async (meaning: string) => (await this.latestCount(id, meaning))?.hits ?? null,
+      records: (meaning: string, page: Page) => this.recordsOf(id, meaning, page),
+    };
+    return handConnector(byHand, answers, async () =>
+      byHand.vocabulary === null ? '' : vocabularyToTurtle(await this.vocabularies.get(byHand.vocabulary.id)),
+    );
+  }
+
+  private async recordsOf(database: string, meaning: string, { start, size }: Page): Promise<BibRecord[]> {
+    const rows = await this.store.getRepository(HandRecordRow).find({
+      where: { database, meaning },
+      order: { position: 'ASC' },
+      skip: start - 1,
+      take: size,
+    });
+    return rows.map(({ record }) => JSON.parse(record) as BibRecord);
+  }
+
+  /** The name in small letters, with a number where another database is called so. */
+  private async freeId(name: string): Promise<string> {
+    const stem =
+      name
+        .toLowerCase()
+        .normalize('NFKD')
+        .replace(/[^a-z0-9]+/g, '-')
+        .replace(/^-|-$/g, '') || 'database';
+    const rows = this.store.getRepository(AddedDatabaseRow);
+    for (let i = 1; ; i += 1) {
+      const id = i === 1 ? stem : `${stem}-${i}`;
+      if (!this.databases.knows(id) && !(await rows.existsBy({ id }))) return id;
+    }
+  }
+}

@@ -1,0 +1,111 @@
+/** Calls to an SRU server over HTTP: bounded in time, number and size, tried again where that makes sense. */
+import { isIP } from 'node:net';
+import pLimit from 'p-limit';
+import pRetry, { AbortError } from 'p-retry';
+import { Agent, fetch, type RequestInit } from 'undici';
+import { DatabaseError } from '../databaseConnector.js';
+import { isPublicAddress, publicAddressesOnly } from './publicAddresses.js';
+
+export interface SruOptions {
+  timeoutMs: number;
+  /** tries after the first, for failures that may pass */
+  retries: number;
+  /** calls in flight */
+  concurrency: number;
+  /** whether addresses of this machine and of its own networks are refused */
+  publicOnly: boolean;
+}
+
+const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 2, concurrency: 6, publicOnly: false };
+/** Longer answers are not read to their end: no page of records is as long. */
+const MOST_BYTES = 50_000_000;
+const WORTH_RETRYING = new Set([408, 429, 500, 502, 503, 504]);
+
+/** One call that failed; the message goes on from the name of the host. */
+class FailedCall extends Error {}
+
+const anywhere = new Agent();
+const publicPlaces = new Agent({ connect: { lookup: publicAddressesOnly } });
+
+export interface SruCalls {
+  /** As often as it is worth it. @throws DatabaseError with the host's name */
+  get(url: URL, init: RequestInit, signal?: AbortSignal): Promise<string>;
+  /** Once only, since asked twice it would be done twice. */
+  once(url: URL, init: RequestInit): Promise<string>;
+}
+
+export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
+  const { timeoutMs, retries, concurrency, publicOnly } = { ...DEFAULTS, ...options };
+  const limit = pLimit(concurrency);
+  const dispatcher = publicOnly ? publicPlaces : anywhere;
+
+  const attempt = async (url: URL, init: RequestInit, signal?: AbortSignal): Promise<string> => {
+    // Numbers in place of a name are not looked up, so they are judged here.
+    const numbers = url.hostname.replace(/^\[|\]$/g, '');
+    if (publicOnly && isIP(numbers) !== 0 && !isPublicAddress(numbers)) throw refusedPlace();
+    const timeout = AbortSignal.timeout(timeoutMs);
+    const ends = signal === undefined ? timeout : AbortSignal.any([signal, timeout]);
+    try {
+      const response = await fetch(url, { ...init, dispatcher, redirect: 'error', signal: ends });
+      if (response.ok) return await bounded(response);
+      await response.body?.cancel();
+      const error = new FailedCall(`answered with status ${response.status}`);
+      throw WORTH_RETRYING.has(response.status) ? error : new AbortError(error);
+    } catch (error) {
+      if (error instanceof FailedCall || error instanceof AbortError) throw error;
+      if (isRefusedPlace(error)) throw refusedPlace();
+      throw new FailedCall(
+        timeout.aborted ? `did not answer within ${timeoutMs / 1000} seconds` : 'cannot be reached',
+      );
+    }
+  };
+
+  const told = (error: unknown) =>
+    new DatabaseError(`${host} ${error instanceof Error ? error.message : String(error)}.`, false);
+
+  return {
+    get: (url, init, signal) =>
+      limit(async () => {
+        try {
+          return await pRetry(() => attempt(url, init, signal), {
+            retries,
+            minTimeout: 150,
+            randomize: true,
+            ...(signal === undefined ? {} : { signal }),
+            shouldRetry: () => signal?.aborted !== true,
+          });
+        } catch (error) {
+          throw signal?.aborted === true ? new DatabaseError('It was stopped.', false) : told(error);
+        }
+      }),
+    once: (url, init) =>
+      attempt(url, init).catch((error: unknown) => {
+        throw told(error);
+      }),
+  };
+}
+
+async function bounded(response: Awaited<ReturnType<typeof fetch>>): Promise<string> {
+  const parts: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const part of response.body ?? []) {
+    const chunk = part as Uint8Array;
+    bytes += chunk.length;
+    if (bytes > MOST_BYTES) {
+      throw new AbortError(new FailedCall(`sent more than ${MOST_BYTES / 1_000_000} MB in one answer`));
+    }
+    parts.push(chunk);
+  }
+  return new TextDecoder().decode(Buffer.concat(parts));
+}
+
+function refusedPlace(): AbortError {
+  const reason =
+    'is an address of this machine or its own network, which this server does not call; EVEN_LANTERN_PRIVATE_ADDRESSES=yes at its start allows it';
+  return new AbortError(new FailedCall(reason));
+}
+
+function isRefusedPlace(error: unknown): boolean {
+  const cause = error instanceof Error ? error.cause : undefined;
+  return cause instanceof Error && 'code' in cause && cause.code === 'EPRIVATE';
+}

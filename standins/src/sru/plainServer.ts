@@ -1,0 +1,172 @@
+/**
+ * A server as people add them by address: SRU 1.1 and 1.2, Dublin Core only, indexes of common context sets, no
+ * nearness, small pages, and nothing of our own profile. Versions differ in their namespaces and parameters.
+ */
+import {
+  buildIndex,
+  dialectFrom,
+  docsOf,
+  escapeXml,
+  evaluate,
+  listWords,
+  recordToDublinCore,
+  type BibRecord,
+  type Dialect,
+} from '@even-lantern/core';
+import { refuse, SruStop, type Diagnostic } from './diagnostics.js';
+import type { SruParameters } from './operations.js';
+
+const NAMESPACE = 'http://www.loc.gov/zing/srw/';
+const DIAGNOSTIC = 'http://www.loc.gov/zing/srw/diagnostic/';
+const EXPLAIN = 'http://explain.z3950.org/dtd/2.0/';
+const DC = 'info:srw/schema/1/dc-v1.1';
+const VERSIONS = ['1.1', '1.2'];
+const CAP = 20;
+const NAME = 'Osier Open Repository';
+
+/** What each of its indexes is for us. */
+const DIALECT: Dialect = dialectFrom({
+  kind: 'cql',
+  names: {
+    words: 'cql.anywhere',
+    title: 'dc.title',
+    abstract: 'dc.description',
+    author: 'dc.creator',
+    year: 'dc.date',
+  },
+  lacks: ['near', 'one letter'],
+});
+const INDEXES = [
+  ['cql', 'anywhere', 'Anywhere'],
+  ['dc', 'title', 'Title'],
+  ['dc', 'creator', 'Creator'],
+  ['dc', 'description', 'Description'],
+  ['dc', 'date', 'Date'],
+] as const;
+
+const element = (name: string, text: string | number) => `<${name}>${escapeXml(String(text))}</${name}>`;
+
+/** Answers a request with XML, whatever it holds. */
+export type PlainServer = (parameters: SruParameters, host: string, port: number) => string;
+
+export function plainServer(records: readonly BibRecord[]): PlainServer {
+  const index = buildIndex(records);
+  const context = { vocabulary: null, limitFields: [] };
+
+  const search = (parameters: SruParameters, version: string): string => {
+    const { query: text } = parameters;
+    if (text === undefined) refuse(7, 'query', 'The query is missing.');
+    const schema = parameters.recordSchema;
+    if (schema !== undefined && schema !== 'dc' && schema !== DC)
+      refuse(66, schema, 'There is Dublin Core only.');
+    const start = wholeNumber(parameters, 'startRecord', 1);
+    const most = Math.min(wholeNumber(parameters, 'maximumRecords', CAP), CAP);
+    const read = DIALECT.parse(text, context);
+    if (!read.ok) {
+      const near = /\bprox\b/i.test(text);
+      refuse(
+        near ? 39 : 10,
+        `position ${read.error.at + 1}`,
+        near ? 'There is no proximity.' : read.error.message,
+      );
+    }
+    const found = evaluate(read.query, index, { narrowerOf: () => null });
+    if (!found.ok) refuse(48, '', found.error.message);
+    const docs = [...docsOf(found.documents)];
+    if (start > Math.max(docs.length, 1)) refuse(61, String(start), 'The first record is beyond the last.');
+    const page = docs.slice(start - 1, start - 1 + most).flatMap((doc) => records[doc] ?? []);
+    return answer('searchRetrieveResponse', version, [
+      element('numberOfRecords', docs.length),
+      '<records>',
+      ...page.map((record, i) => recordElement(record, start + i, parameters.recordPacking === 'string')),
+      '</records>',
+    ]);
+  };
+
+  const scan = (parameters: SruParameters, version: string): string => {
+    const clause = /^\s*(\S+)\s*(?:=|exact)\s*"?([^"]*)"?\s*$/.exec(parameters.scanClause ?? '');
+    if (clause === null || clause[1]?.toLowerCase() !== 'cql.anywhere') {
+      refuse(51, parameters.scanClause ?? '', 'Words are listed of cql.anywhere.');
+    }
+    const most = Math.min(wholeNumber(parameters, 'maximumTerms', CAP), 200);
+    const terms = listWords(index, 'words', clause[2] ?? '', most);
+    return answer('scanResponse', version, [
+      '<terms>',
+      ...terms.map(
+        ({ word, documents }) =>
+          `<term>${element('value', word)}${element('numberOfRecords', documents)}</term>`,
+      ),
+      '</terms>',
+    ]);
+  };
+
+  return (parameters, host, port) => {
+    const { operation = 'explain', version = '1.2' } = parameters;
+    const asked = VERSIONS.includes(version) ? version : '1.2';
+    try {
+      if (!VERSIONS.includes(version)) refuse(5, '1.2', `Version ${version} is not spoken here.`);
+      switch (operation) {
+        case 'explain':
+          return explain(asked, host, port);
+        case 'searchRetrieve':
+          return search(parameters, asked);
+        case 'scan':
+          return scan(parameters, asked);
+        default:
+          return refuse(4, operation, `There is no operation “${operation}”.`);
+      }
+    } catch (stop) {
+      if (!(stop instanceof SruStop)) throw stop;
+      return answer('searchRetrieveResponse', asked, [
+        element('numberOfRecords', 0),
+        diagnostics(stop.diagnostic),
+      ]);
+    }
+  };
+}
+
+function answer(name: string, version: string, content: readonly string[]): string {
+  const inside = [element('version', version), ...content].join('');
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<${name} xmlns="${NAMESPACE}">${inside}</${name}>`;
+}
+
+function recordElement(record: BibRecord, position: number, asText: boolean): string {
+  const data = recordToDublinCore(record);
+  return [
+    '<record>',
+    element('recordSchema', DC),
+    element('recordPacking', asText ? 'string' : 'xml'),
+    `<recordData>${asText ? escapeXml(data) : data}</recordData>`,
+    element('recordPosition', position),
+    '</record>',
+  ].join('');
+}
+
+function explain(version: string, host: string, port: number): string {
+  const indexes = INDEXES.map(
+    ([set, name, title]) =>
+      `<index search="true">${element('title', title)}<map><name set="${set}">${name}</name></map></index>`,
+  );
+  const description =
+    'Articles and reports that their authors deposited. Simulated: all records are invented.';
+  return answer('explainResponse', version, [
+    `<record>${element('recordSchema', EXPLAIN)}${element('recordPacking', 'xml')}<recordData><explain xmlns="${EXPLAIN}">`,
+    `<serverInfo protocol="SRU" version="${version}">${element('host', host)}${element('port', port)}${element('database', 'plain')}</serverInfo>`,
+    `<databaseInfo>${element('title', NAME)}${element('description', description)}</databaseInfo>`,
+    `<indexInfo>${indexes.join('')}</indexInfo>`,
+    `<schemaInfo><schema identifier="${DC}" name="dc" retrieve="true">${element('title', 'Dublin Core')}</schema></schemaInfo>`,
+    `<configInfo><setting type="maximumRecords">${CAP}</setting></configInfo>`,
+    '</explain></recordData></record>',
+  ]);
+}
+
+function diagnostics({ number, details, message }: Diagnostic): string {
+  return `<diagnostics><diagnostic xmlns="${DIAGNOSTIC}">${element('uri', `info:srw/diagnostic/1/${number}`)}${element('details', details)}${element('message', message)}</diagnostic></diagnostics>`;
+}
+
+function wholeNumber(parameters: SruParameters, name: string, standard: number): number {
+  const text = parameters[name];
+  if (text === undefined || text === '') return standard;
+  if (!/^[1-9]\d*$/.test(text)) refuse(6, name, `${name} is a whole number from 1 up.`);
+  return Number(text);
+}
