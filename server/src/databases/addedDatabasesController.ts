@@ -46,6 +46,13 @@ export class AddedDatabasesController {
     return this.added.remove(id);
   }
 
+  @Post(':id/restoration')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Brings back an added database that was taken from the list' })
+  restore(@Param('id') id: string, @Actor() _person: Person) {
+    return this.added.restore(id);
+  }
+
   @Post(':id/answers')
   @HttpCode(200)
   @ApiOperation({ summary: 'What has been given for a string in a database that is asked by hand' })

@@ -94,6 +94,16 @@ export class AddedDatabasesService implements OnModuleInit {
     this.databases.disconnect(id);
   }
 
+  /** Brings back a database that was taken from the list. */
+  async restore(id: string): Promise<DatabaseProfile> {
+    const rows = this.store.getRepository(AddedDatabaseRow);
+    const row = await rows.findOneBy({ id });
+    if (row === null) throw notFound(`The added database “${id}”`);
+    await rows.update({ id }, { removedAt: null });
+    this.connect(id, JSON.parse(row.content) as KeptDatabase);
+    return this.databases.profile(id);
+  }
+
   async enter(id: string, { text, hits }: EnteredCount, person: Person): Promise<HandAnswer> {
     const meaning = this.meaningOf(id, text);
     await this.store.transaction(async (manager) => {

@@ -5,6 +5,7 @@ import { ReviewsPage } from '../stages/reviews/ReviewsPage.js';
 import { PersonGate } from './PersonGate.js';
 import { Shell } from './Shell.js';
 import {
+  AddDatabase,
   ConceptsStage,
   DatabasesStage,
   QuestionStage,
@@ -26,6 +27,7 @@ export function App() {
             <Route path="concepts" element={<ConceptsStage />} />
             <Route path="searches" element={<SearchesStage />} />
             <Route path="databases" element={<DatabasesStage />} />
+            <Route path="databases/add" element={<AddDatabase />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>
           <Route

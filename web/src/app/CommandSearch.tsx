@@ -55,6 +55,9 @@ export function CommandSearch({
           <Command.Item className={item} onSelect={stage('databases')}>
             Where to search
           </Command.Item>
+          <Command.Item className={item} onSelect={stage('databases/add')}>
+            Add a database
+          </Command.Item>
         </Command.Group>
         <Command.Group heading="Count in" className={heading}>
           {databases

@@ -1,4 +1,6 @@
 /** The frame: header, stage rail, stage area, ledger strip. */
+import type { DatabaseProfile } from '@even-lantern/contract';
+import { releaseText } from '../parts/release.js';
 import { elementShape, questionSentence } from '@even-lantern/core';
 import { lanesOfReview } from './lanes.js';
 import {
@@ -159,22 +161,17 @@ function CountsFrom({ choice: { database, databases, failed, asking, choose } }:
         <span className="max-lg:hidden">
           <ChoiceMenu
             label="Database that counts come from"
-            text={
-              database === null
-                ? 'Another database'
-                : `${database.name}, release ${database.release}${database.simulated ? ', simulated' : ''}`
-            }
+            text={database === null ? 'Another database' : `${database.name}, ${reached(database)}`}
             className="btn-sm"
             side="right"
             {...(database === null ? {} : { chosen: database.id })}
-            choices={databases.map(({ id, name, records, release, simulated, vocabulary }) => ({
-              id,
-              name,
+            choices={databases.map((each) => ({
+              id: each.id,
+              name: each.name,
               detail: [
-                ...(records === null ? [] : [`${formatCount(records)} records`]),
-                `release ${release}`,
-                ...(vocabulary === null ? [] : [vocabulary.name]),
-                ...(simulated ? ['simulated'] : []),
+                ...(each.records === null ? [] : [`${formatCount(each.records)} records`]),
+                ...(each.vocabulary === null ? [] : [each.vocabulary.name]),
+                reached(each),
               ].join(', '),
             }))}
             onChoose={choose}
@@ -183,6 +180,12 @@ function CountsFrom({ choice: { database, databases, failed, asking, choose } }:
       )}
     </span>
   );
+}
+
+/** What a count of the database is worth: its release, and whether it is simulated or entered by a person. */
+function reached({ release, simulated, reached: how }: DatabaseProfile): string {
+  if (how === 'hand') return release === '' ? 'asked by hand' : `${releaseText(release)}, asked by hand`;
+  return releaseText(release) + (simulated ? ', simulated' : '');
 }
 
 const NARROW_KEY = 'even-lantern-rail';

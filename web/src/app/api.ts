@@ -8,10 +8,15 @@ import {
   type DatabaseProfile,
   type Decision,
   type ElementChange,
+  type EnteredCount,
+  type ExploredServer,
+  type GivenRecords,
+  type HandAnswer,
   type IndexWords,
   type LaneEvent,
   type LanesRead,
   type Ledger,
+  type NewDatabase,
   type NewRun,
   type NewSettlement,
   type NewTerm,
@@ -53,6 +58,7 @@ export const api = createApi({
     },
   }),
   tagTypes: [
+    'Answers',
     'Choices',
     'Databases',
     'Crosswalk',
@@ -211,6 +217,42 @@ export const api = createApi({
     advanceDatabase: build.mutation<DatabaseProfile, string>({
       query: (id) => ({ url: `databases/${id}/advance`, method: 'POST' }),
       invalidatesTags: ['Databases', 'Counts', 'Vocabularies'],
+    }),
+    exploreServer: build.mutation<ExploredServer, string>({
+      query: (address) => ({ url: 'databases/explorations', method: 'POST', body: { address } }),
+    }),
+    addDatabase: build.mutation<DatabaseProfile, NewDatabase>({
+      query: (body) => ({ url: 'databases', method: 'POST', body }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+    }),
+    removeDatabase: build.mutation<null, string>({
+      query: (id) => ({ url: `databases/${id}`, method: 'DELETE' }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+    }),
+    restoreDatabase: build.mutation<DatabaseProfile, string>({
+      query: (id) => ({ url: `databases/${id}/restoration`, method: 'POST' }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+    }),
+    handAnswer: build.query<HandAnswer, { database: string; text: string }>({
+      query: ({ database, text }) => ({
+        url: `databases/${database}/answers`,
+        method: 'POST',
+        body: { text },
+      }),
+      providesTags: ['Answers'],
+    }),
+    enterCount: build.mutation<HandAnswer, { database: string; count: EnteredCount }>({
+      query: ({ database, count }) => ({ url: `databases/${database}/answers`, method: 'PUT', body: count }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Answers', 'Counts']),
+    }),
+    giveRecords: build.mutation<GivenRecords, { database: string; answer: string; file: File }>({
+      query: ({ database, answer, file }) => ({
+        url: `databases/${database}/answers/${answer}/records`,
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': 'text/plain' },
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Answers']),
     }),
     startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
       query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),

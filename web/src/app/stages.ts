@@ -8,6 +8,9 @@ const imports = {
   databases: async () => ({
     default: (await import('../stages/databases/DatabasesStage.js')).DatabasesStage,
   }),
+  'databases/add': async () => ({
+    default: (await import('../stages/databases/AddDatabase.js')).AddDatabase,
+  }),
   records: async () => ({ default: (await import('../stages/records/RecordsStage.js')).RecordsStage }),
 };
 type StageName = keyof typeof imports;
@@ -16,6 +19,7 @@ export const QuestionStage = lazy(imports.question);
 export const ConceptsStage = lazy(imports.concepts);
 export const SearchesStage = lazy(imports.searches);
 export const DatabasesStage = lazy(imports.databases);
+export const AddDatabase = lazy(imports['databases/add']);
 export const RecordsStage = lazy(imports.records);
 export const VocabulariesPage = lazy(async () => ({
   default: (await import('../stages/vocabularies/VocabulariesPage.js')).VocabulariesPage,

@@ -1,12 +1,16 @@
 import { dialectFrom, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
 import type { DatabaseChoice, DatabaseProfile } from '@even-lantern/contract';
 import { format } from 'date-fns';
+import { Plus } from 'lucide-react';
+import { Link } from 'react-router';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useEachRehearsal } from '../../app/useEach.js';
+import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { Count, formatCount } from '../../parts/Count.js';
+import { releaseText } from '../../parts/release.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 const QUESTIONS: Readonly<Record<QuestionType, string>> = {
@@ -35,7 +39,12 @@ export function DatabasesStage() {
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
-        <h1 className="text-[17px] font-bold">Where to search</h1>
+        <div className="flex flex-wrap items-baseline justify-between gap-3">
+          <h1 className="text-[17px] font-bold">Where to search</h1>
+          <Link className="btn btn-sm btn-quiet" to="add">
+            <Plus className="h-4 w-4" aria-hidden="true" /> Add a database
+          </Link>
+        </div>
         <p className="quiet">
           The question asks {QUESTIONS[type]}; databases that suit such questions stand first. Choose those to
           search, and write why the others are left out.
@@ -71,6 +80,7 @@ export function DatabasesStage() {
                 choice={choices.find((each) => each.database === database.id)}
               />
               <Release database={database} />
+              {database.reached !== 'shipped' && <TakeAway database={database} />}
             </div>
           </li>
         ))}
@@ -80,7 +90,7 @@ export function DatabasesStage() {
 }
 
 function Description({ database, degree }: { database: DatabaseProfile; degree: number }) {
-  const { about, vocabulary, records, limits, simulated } = database;
+  const { about, vocabulary, records, limits, simulated, reached, description } = database;
   const dialect = database.dialect === null ? undefined : dialectFrom(database.dialect);
   const facts: [string, string][] = [
     ...(about === null
@@ -91,6 +101,7 @@ function Description({ database, degree }: { database: DatabaseProfile; degree: 
           ['Weak for', about.weakFor],
           ['Years', about.firstYear === null ? '' : `${about.firstYear} to ${about.lastYear}`],
         ] as [string, string][])),
+    ...(about === null ? ([['Holds', description]] as [string, string][]) : []),
     ['Vocabulary', vocabulary?.name ?? 'none'],
     ['Strings', dialect === undefined ? 'CQL' : `${dialect.form}; ${abilitiesOf(dialect)}`],
     ['Limits', ['year', ...Object.keys(limits).map(spacedName)].join(', ')],
@@ -102,6 +113,8 @@ function Description({ database, degree }: { database: DatabaseProfile; degree: 
         <span className="quiet text-sm font-normal">
           {records !== null && `${formatCount(records)} records`}
           {simulated && ', simulated'}
+          {reached === 'address' && 'added by its address'}
+          {reached === 'hand' && 'asked by hand'}
         </span>
         {about !== null && <span className="rule rounded border px-1.5 text-sm">{DEGREES[degree]}</span>}
       </h2>
@@ -191,6 +204,31 @@ function Choose({ reviewId, database, choice }: ChooseProps) {
   );
 }
 
+/** Takes a database that was added from the list; undo brings it back with all that was entered. */
+function TakeAway({ database: { id, name } }: { database: DatabaseProfile }) {
+  const [remove, { isLoading }] = api.useRemoveDatabaseMutation();
+  const [restore] = api.useRestoreDatabaseMutation();
+  const { remember } = useUndo();
+  const takeAway = () => {
+    remove(id)
+      .unwrap()
+      .then(() => {
+        const bringBack = () =>
+          restore(id)
+            .unwrap()
+            .then(() => undefined);
+        remember({ what: `took ${name} from the list`, undo: bringBack });
+        toast(`Took ${name} from the list. What was run in it stays in the ledger.`);
+      })
+      .catch((error: unknown) => toast.error(problemOf(error).title));
+  };
+  return (
+    <button className="btn btn-quiet btn-xs self-start" onClick={takeAway} disabled={isLoading}>
+      Take it from the list
+    </button>
+  );
+}
+
 function Release({ database: { id, name, release, nextRelease } }: { database: DatabaseProfile }) {
   const [advance, { isLoading }] = api.useAdvanceDatabaseMutation();
   const goOn = () => {
@@ -201,7 +239,7 @@ function Release({ database: { id, name, release, nextRelease } }: { database: D
   };
   return (
     <p className="flex flex-wrap items-center justify-between gap-2 text-sm">
-      <span className="quiet">Release {release}</span>
+      <span className="quiet first-letter:uppercase">{releaseText(release)}</span>
       {nextRelease !== null && (
         <button
           className="btn btn-quiet btn-xs"

@@ -1,3 +1,4 @@
+import { releaseText } from '../../parts/release.js';
 import type { LedgerEntry } from '@even-lantern/core';
 import { format } from 'date-fns';
 import { Download } from 'lucide-react';
@@ -33,7 +34,7 @@ export function LedgerView({
       {[...entries].reverse().map(({ content, hash }, i) => (
         <details key={hash} open={i === 0} className="rule border-t py-2">
           <summary className="cursor-pointer">
-            <b>Entry {content.entry}</b> {content.databaseName}, release {content.release},{' '}
+            <b>Entry {content.entry}</b> {content.databaseName}, {releaseText(content.release)},{' '}
             {format(content.startedAt, 'd MMM yyyy HH:mm')},{' '}
             <b>{content.hits === null ? 'not counted' : `${formatCount(content.hits)} hits`}</b>,{' '}
             {formatCount(content.fetched)} records fetched, by {content.ranBy}

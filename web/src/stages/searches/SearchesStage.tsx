@@ -11,9 +11,12 @@ import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count, formatCount } from '../../parts/Count.js';
+import { ByHand } from './ByHand.js';
 import { RunProgress } from './RunProgress.js';
 import { SideBySide } from './SideBySide.js';
-import { Losses, OwnString, Understood } from './TranslatedLine.js';
+import { releaseText } from '../../parts/release.js';
+import { OwnString } from '../../parts/OwnString.js';
+import { Losses, Understood } from './TranslatedLine.js';
 import { useRun } from './useRun.js';
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
@@ -65,7 +68,7 @@ export function SearchesStage() {
           <p className="quiet">
             {database === null
               ? 'No database answers.'
-              : `As ${database.name} gets it, release ${database.release}.`}
+              : `As ${database.name} gets it, ${releaseText(database.release)}.`}
             {isFetching && ' Counting …'}
           </p>
           <Link className="link" to="../databases" relative="path">
@@ -79,7 +82,7 @@ export function SearchesStage() {
               text={beside === undefined ? 'Beside another database' : `Beside ${beside.name}`}
               side="right"
               {...(beside === undefined ? {} : { chosen: beside.id })}
-              choices={others.map(({ id, name, release }) => ({ id, name, detail: `release ${release}` }))}
+              choices={others.map(({ id, name, release }) => ({ id, name, detail: releaseText(release) }))}
               onChoose={showBeside}
             />
           )}
@@ -163,7 +166,9 @@ export function SearchesStage() {
                   {each.changes.length > 0 && (
                     <p className="quiet pl-14 text-xs first-letter:uppercase">{each.changes.join('; ')}</p>
                   )}
-                  {each.error !== null && <p className="problem pl-14 text-xs">{each.error}</p>}
+                  {each.error !== null && database?.reached !== 'hand' && (
+                    <p className="problem pl-14 text-xs">{each.error}</p>
+                  )}
                 </div>
               </div>
             );
@@ -201,10 +206,22 @@ export function SearchesStage() {
                     </p>
                   )}
                 </section>
-                <section aria-label="What it understood" className="flex flex-col gap-1">
-                  <h3 className="small-head">What it understood</h3>
-                  <Understood line={translated} translation={translation} />
-                </section>
+                {database?.reached === 'hand' ? (
+                  <ByHand
+                    key={translated.sent}
+                    database={database.id}
+                    line={translated}
+                    onEntered={() => {
+                      const next = lines.find(({ number, hits }) => number > line.number && hits === null);
+                      if (next !== undefined) setChosen(next.number);
+                    }}
+                  />
+                ) : (
+                  <section aria-label="What it understood" className="flex flex-col gap-1">
+                    <h3 className="small-head">What it understood</h3>
+                    <Understood line={translated} translation={translation} />
+                  </section>
+                )}
               </>
             )}
             <p className="quiet">
@@ -213,7 +230,7 @@ export function SearchesStage() {
               ) : (
                 <>
                   Finds <b className="text-base-content">{line.hits}</b> records in {rehearsal?.databaseName},
-                  release {rehearsal?.release}. Rehearsed only; nothing is logged until you run it.
+                  {releaseText(rehearsal?.release)}. Rehearsed only; nothing is logged until you run it.
                 </>
               )}
             </p>

@@ -3,7 +3,8 @@ import { Copy, TriangleAlert } from 'lucide-react';
 import { api, problemOf } from '../../app/api.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { OwnString } from './TranslatedLine.js';
+import { releaseText } from '../../parts/release.js';
+import { OwnString } from '../../parts/OwnString.js';
 
 interface SideBySideProps {
   reviewId: string;
@@ -32,7 +33,7 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
               <th key={i} scope="col" className="w-1/2 p-2 font-bold">
                 {translation.databaseName}
                 <span className="quiet block text-xs font-normal">
-                  release {translation.release}
+                  {releaseText(translation.release)}
                   {translation.simulated && ', simulated'}
                   {translation.problems.length > 0 && `; ${translation.problems.length} to settle`}
                 </span>

@@ -1,20 +1,6 @@
-import { segmentText } from '@even-lantern/core';
 import type { TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
 import { formatCount } from '../../parts/Count.js';
-
-/** The string of a line in the database's dialect. What stands for something that could not be said is underlined. */
-export function OwnString({ text, losses }: Pick<TranslatedLine, 'text' | 'losses'>) {
-  const spans = losses.map(({ from, to }) => ({ start: from, end: to }));
-  return segmentText(text, [{ layer: 'lost', spans }]).map(({ text: part, layers }, i) =>
-    layers.length > 0 ? (
-      <span key={i} className="decoration-warning underline decoration-wavy underline-offset-4">
-        {part}
-      </span>
-    ) : (
-      part
-    ),
-  );
-}
+import { OwnString } from '../../parts/OwnString.js';
 
 const EFFECTS: Readonly<Record<TranslatedLoss['effect'], string>> = {
   widens: 'Finds more',

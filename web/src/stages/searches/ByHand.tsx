@@ -1,0 +1,102 @@
+import type { TranslatedLine } from '@even-lantern/contract';
+import { format } from 'date-fns';
+import { FileUp } from 'lucide-react';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { api, problemOf } from '../../app/api.js';
+import { formatCount } from '../../parts/Count.js';
+import { FilePicker } from '../../parts/FilePicker.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+
+interface ByHandProps {
+  database: string;
+  line: TranslatedLine;
+  /** called when a count was entered, to go on to the next line */
+  onEntered: () => void;
+}
+
+/** For a database that is asked by hand: the count that a person read, and the records that it exported. */
+export function ByHand({ database, line, onEntered }: ByHandProps) {
+  const { data: answer, error } = api.useHandAnswerQuery({ database, text: line.sent });
+  const [enter, entering] = api.useEnterCountMutation();
+  const [give, giving] = api.useGiveRecordsMutation();
+  const [written, setWritten] = useState('');
+  const hits = Number(written);
+  const usable = /^\d+$/.test(written.trim());
+  const save = () => {
+    if (!usable) return;
+    enter({ database, count: { text: line.sent, hits } })
+      .unwrap()
+      .then(() => {
+        setWritten('');
+        onEntered();
+      })
+      .catch((problem: unknown) => toast.error(problemOf(problem).title));
+  };
+  const pick = (file: File) => {
+    if (answer === undefined) return;
+    give({ database, answer: answer.id, file })
+      .unwrap()
+      .then(({ read, added, troubles }) => {
+        const rest = troubles.length === 0 ? '' : ` ${troubles.length} could not be read.`;
+        toast(`${formatCount(read)} records read, ${formatCount(added)} of them new.${rest}`);
+      })
+      .catch(() => undefined);
+  };
+  return (
+    <section aria-label="Asked by hand" className="flex flex-col gap-2">
+      <h3 className="small-head">Asked by hand</h3>
+      <p className="quiet text-sm">Copy the string, search there, and enter how many records it finds.</p>
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      <form
+        className="flex flex-wrap items-center gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          save();
+        }}
+      >
+        <input
+          className="input input-sm w-32 text-right tabular-nums"
+          aria-label={`Records that L${line.number} finds`}
+          inputMode="numeric"
+          placeholder={answer?.hits === null || answer === undefined ? 'count' : formatCount(answer.hits)}
+          value={written}
+          onChange={({ target }) => setWritten(target.value)}
+        />
+        <button className="btn btn-sm btn-quiet" disabled={!usable || entering.isLoading}>
+          Enter
+        </button>
+        {written !== '' && !usable && <span className="problem text-sm">A whole number, digits only.</span>}
+        {answer?.enteredBy !== null && answer?.enteredAt !== null && answer !== undefined && (
+          <span className="quiet text-sm">
+            {formatCount(answer.hits ?? 0)}, entered by {answer.enteredBy},{' '}
+            {format(new Date(answer.enteredAt), 'd MMM yyyy HH:mm')}
+          </span>
+        )}
+      </form>
+      {line.kind === 'whole' && answer !== undefined && (
+        <div className="flex flex-wrap items-center gap-2">
+          <FilePicker
+            label="Exported file of records"
+            accept=".ris,.txt,.xml"
+            className="btn btn-sm btn-quiet"
+            disabled={giving.isLoading}
+            onPick={pick}
+          >
+            <FileUp className="h-4 w-4" aria-hidden="true" /> Give the exported file
+          </FilePicker>
+          <span className="quiet text-sm">
+            {answer.records === 0
+              ? 'RIS, MODS or Dublin Core; several files add up.'
+              : `${formatCount(answer.records)} ${answer.records === 1 ? 'record' : 'records'} given${
+                  answer.hits === null || answer.hits === answer.records
+                    ? '.'
+                    : `; ${formatCount(answer.hits)} were counted.`
+                }`}
+          </span>
+        </div>
+      )}
+      {giving.error !== undefined && <ProblemNote problem={problemOf(giving.error)} />}
+    </section>
+  );
+}
