@@ -1,3 +1,4 @@
+import { useReview } from '../../app/useReview.js';
 import { useDraggable } from '@dnd-kit/core';
 import { describeTerm, type Settled } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
@@ -26,6 +27,9 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
   );
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: term.id });
   const moved = useMovedFrom(count?.hits ?? null) !== null;
+  const { database } = useReview();
+  // Where a person asks, a count that is missing is nothing gone wrong.
+  const awaited = database?.reached === 'hand' && count?.hits === null;
   const error = count?.error ?? null;
   const adds = count?.adds ?? null;
   return (
@@ -58,7 +62,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
             {count?.hits === 0 ? (
               <b className="problem">finds nothing</b>
             ) : adds === null ? (
-              ''
+              awaited && 'not entered'
             ) : (
               `adds ${formatCount(adds)}`
             )}
@@ -70,7 +74,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
             {place === undefined ? '' : `Of the ${place.name}. `}Say what stands for it here to search it.
           </span>
         )}
-        {error !== null && here?.kind !== 'open' && (
+        {error !== null && here?.kind !== 'open' && !awaited && (
           <span className="problem mt-1 flex gap-1 text-xs" role="alert">
             <TriangleAlert className="h-3.5 w-3.5 shrink-0" aria-label="Trouble" /> {error}
           </span>

@@ -67,6 +67,13 @@ export function DatabasesStage() {
                   <Count hits={rehearsal?.whole.hits ?? null} error={rehearsal?.whole.error ?? null} />
                 </span>
               </p>
+              {database.reached === 'hand' && rehearsal?.whole.hits === null && (
+                <p className="text-sm">
+                  <Link className="link" to={`../searches?database=${database.id}`} relative="path">
+                    Enter what it finds
+                  </Link>
+                </p>
+              )}
               {rehearsal !== undefined && rehearsal.problems.length > 0 && (
                 <p className="quiet text-sm">
                   without {rehearsal.problems.length}{' '}
@@ -104,7 +111,12 @@ function Description({ database, degree }: { database: DatabaseProfile; degree: 
     ...(about === null ? ([['Holds', description]] as [string, string][]) : []),
     ['Vocabulary', vocabulary?.name ?? 'none'],
     ['Strings', dialect === undefined ? 'CQL' : `${dialect.form}; ${abilitiesOf(dialect)}`],
-    ['Limits', ['year', ...Object.keys(limits).map(spacedName)].join(', ')],
+    [
+      'Limits',
+      [...(dialect?.abilities.years === false ? [] : ['year']), ...Object.keys(limits).map(spacedName)].join(
+        ', ',
+      ),
+    ],
   ];
   return (
     <div className="flex min-w-0 flex-col gap-1">

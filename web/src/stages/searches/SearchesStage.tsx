@@ -197,16 +197,7 @@ export function SearchesStage() {
                 >
                   <OwnString text={translated.sent} losses={translated.losses} />
                 </pre>
-                <section aria-label="What is lost" className="flex flex-col gap-1">
-                  <h3 className="small-head">What it cannot say</h3>
-                  <Losses {...translated} />
-                  {translated.meant.hits !== null && translated.meant.hits !== translated.hits && (
-                    <p className="quiet">
-                      With nothing lost the line would find {formatCount(translated.meant.hits)}.
-                    </p>
-                  )}
-                </section>
-                {database?.reached === 'hand' ? (
+                {database?.reached === 'hand' && (
                   <ByHand
                     key={translated.sent}
                     database={database.id}
@@ -216,7 +207,17 @@ export function SearchesStage() {
                       if (next !== undefined) setChosen(next.number);
                     }}
                   />
-                ) : (
+                )}
+                <section aria-label="What is lost" className="flex flex-col gap-1">
+                  <h3 className="small-head">What it cannot say</h3>
+                  <Losses {...translated} />
+                  {translated.meant.hits !== null && translated.meant.hits !== translated.hits && (
+                    <p className="quiet">
+                      With nothing lost the line would find {formatCount(translated.meant.hits)}.
+                    </p>
+                  )}
+                </section>
+                {database?.reached !== 'hand' && (
                   <section aria-label="What it understood" className="flex flex-col gap-1">
                     <h3 className="small-head">What it understood</h3>
                     <Understood line={translated} translation={translation} />
