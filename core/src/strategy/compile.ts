@@ -1,13 +1,16 @@
 /** From lanes to the numbered lines of a strategy. */
 import {
+  childrenOf,
   MAX_NEAR_DISTANCE,
   parsePhrase,
+  plainSentence,
   printPhrase,
   type HeadingQuery,
   type NearQuery,
   type Query,
   type WordsQuery,
 } from '../query/index.js';
+import { laneKey, lineKeyOf, renumbered, termKey, WHOLE_LINE, type Edits, type LineKey } from './edits.js';
 import type { Lane, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
 
 export type TermQueryResult =
@@ -77,19 +80,35 @@ function anyOfRead(parts: readonly ReadTerm[]): TermQueryResult {
 /**
  * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND.
  * Terms and lanes that cannot be searched are left out and named in `problems`.
+ * @param edits lines that somebody wrote by hand, which take the place of what the lanes give
  */
-export function compileLanes(lanes: readonly Lane[], read: TermReading = asWritten): Strategy {
+export function compileLanes(
+  lanes: readonly Lane[],
+  read: TermReading = asWritten,
+  edits: Edits = NO_EDITS,
+): Strategy {
   const lines: Line[] = [];
   const problems: StrategyProblem[] = [];
-  const add = (line: Omit<Line, 'number'>): number => {
-    lines.push({ number: lines.length + 1, ...line });
-    return lines.length;
+  const numbers = new Map<LineKey, number>();
+  const add = (line: Omit<Line, 'number' | 'edited' | 'written'>): number => {
+    const key = lineKeyOf(line);
+    const edit = edits.get(key);
+    const number = lines.length + 1;
+    const query = edit === undefined ? null : renumbered(edit, numbers);
+    if (edit === undefined || query === null) lines.push({ number, ...line, edited: false, written: null });
+    else lines.push({ number, ...line, query, changes: edit.changes, edited: true, written: edit.written });
+    if (edit !== undefined && query === null) {
+      const message = `L${number} was written with a reference to a line that does not stand before it any more. Until it is mended, what the lanes give is searched.`;
+      problems.push({ laneId: line.laneId, termId: line.termId, message });
+    }
+    numbers.set(key, number);
+    return number;
   };
   const laneLines: number[] = [];
   for (const lane of lanes) {
     const termLines: number[] = [];
     for (const term of searchedTerms(lane)) {
-      const result = termQuery(term.content, read);
+      const result = queryOfTerm(term, read, edits);
       if (result.ok) {
         const { query, changes } = result;
         termLines.push(add({ kind: 'term', laneId: lane.id, termId: term.id, query, changes }));
@@ -97,7 +116,7 @@ export function compileLanes(lanes: readonly Lane[], read: TermReading = asWritt
         problems.push({ laneId: lane.id, termId: term.id, message: result.message });
       }
     }
-    if (termLines.length === 0) {
+    if (termLines.length === 0 && !edits.has(laneKey(lane.id))) {
       const message = `The lane “${lane.name}” has nothing to search. Add a heading or words, or stop searching on it.`;
       problems.push({ laneId: lane.id, termId: null, message });
       continue;
@@ -112,7 +131,7 @@ export function compileLanes(lanes: readonly Lane[], read: TermReading = asWritt
       }),
     );
   }
-  if (laneLines.length > 0) {
+  if (laneLines.length > 0 || edits.has(WHOLE_LINE)) {
     add({
       kind: 'whole',
       laneId: null,
@@ -126,6 +145,16 @@ export function compileLanes(lanes: readonly Lane[], read: TermReading = asWritt
     problems.push({ laneId: null, termId: null, message });
   }
   return { lines, problems };
+}
+
+const NO_EDITS: Edits = new Map();
+
+/** What a term searches: what somebody wrote for its line, or else its content. */
+function queryOfTerm({ id, content }: Term, read: TermReading, edits: Edits): TermQueryResult {
+  const edit = edits.get(termKey(id));
+  return edit === undefined
+    ? termQuery(content, read)
+    : { ok: true, query: edit.query, changes: edit.changes };
 }
 
 /** A line's query with all references written out, so that it stands alone. References point backwards only. */
@@ -167,9 +196,10 @@ export function searchedTerms<T extends Term>(lane: { terms: readonly T[] }): T[
 export function laneParts(
   lane: Lane,
   read: TermReading = asWritten,
+  edits: Edits = NO_EDITS,
 ): { headings: Query | null; words: Query | null } {
   const queries = searchedTerms(lane)
-    .map(({ content }) => termQuery(content, read))
+    .map((term) => queryOfTerm(term, read, edits))
     .flatMap((result) => (result.ok ? [result.query] : []));
   const anyOf = (operands: Query[]): Query | null =>
     operands.length === 0 ? null : { kind: 'or', operands };
@@ -180,16 +210,21 @@ export function laneParts(
 }
 
 function holdsHeading(query: Query): boolean {
-  return query.kind === 'heading' || (query.kind === 'or' && query.operands.some(holdsHeading));
+  return query.kind === 'heading' || childrenOf(query).some(holdsHeading);
 }
 
 /** What only this term finds in its lane: its hits without those of the lane's other terms. */
-export function addsQuery(term: Term, lane: Lane, read: TermReading = asWritten): Query | null {
-  const own = termQuery(term.content, read);
+export function addsQuery(
+  term: Term,
+  lane: Lane,
+  read: TermReading = asWritten,
+  edits: Edits = NO_EDITS,
+): Query | null {
+  const own = queryOfTerm(term, read, edits);
   if (!own.ok) return null;
   const others = searchedTerms(lane)
     .filter((other) => other.id !== term.id)
-    .map((other) => termQuery(other.content, read))
+    .map((other) => queryOfTerm(other, read, edits))
     .flatMap((result) => (result.ok ? [result.query] : []));
   if (others.length === 0) return own.query;
   return { kind: 'not', include: own.query, exclude: { kind: 'or', operands: others } };
@@ -231,6 +266,7 @@ function describeNarrower(narrower: boolean | readonly string[]): string {
 
 /** A line in plain words: a term as it is searched, or the lines it joins. */
 export function describeLine(line: Line, lanes: readonly Lane[]): string {
+  if (line.edited) return `${plainSentence(line.query)} (written by hand)`;
   if (line.kind !== 'term' && (line.query.kind === 'or' || line.query.kind === 'and')) {
     return line.query.operands
       .map((operand) => (operand.kind === 'line' ? `L${operand.line}` : operand.kind))

@@ -53,6 +53,10 @@ export interface Line {
   query: Query;
   /** what is searched otherwise than the term says, since the database at hand has other headings */
   changes: string[];
+  /** somebody wrote it by hand for the database */
+  edited: boolean;
+  /** the text as it was written, where just that can be sent */
+  written: string | null;
 }
 
 /** Something that keeps a term or lane from being searched, and how to mend it. */

@@ -20,6 +20,10 @@ export function translateLine(
   dialect: Dialect | null,
   context: DialectContext,
 ): TranslatedLine {
+  if (line.written !== null) {
+    const asItIs: Printed = { text: line.written, losses: [] };
+    return { referring: asItIs, alone: asItIs };
+  }
   const alone = standaloneQuery(line, lines);
   if (dialect === null) {
     const options = { vocabulary: context.vocabulary ?? '' };
