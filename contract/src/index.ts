@@ -7,6 +7,7 @@ export * from './problems.js';
 export * from './reviews.js';
 export * from './runs.js';
 export * from './vocabularies.js';
+export * from './lineTexts.js';
 export * from './translations.js';
 export * from './databaseChoices.js';
 export * from './addedDatabases.js';

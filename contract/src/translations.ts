@@ -14,6 +14,22 @@ export interface TranslatedLoss {
   missed: number | null;
 }
 
+/** A line as somebody wrote it by hand. */
+export interface WrittenText {
+  language: 'own' | 'cql';
+  text: string;
+  at: string;
+  person: string;
+  /** why it cannot be read, and where; what the lanes give is searched then */
+  problem: { message: string; at: number } | null;
+}
+
+/** What the lanes give for a line, standing alone. */
+export interface FromLanes extends Counted {
+  own: string;
+  cql: string;
+}
+
 export interface TranslatedLine extends ShownLine, Counted {
   /** the line as people type it here, with references to other lines where the dialect has them */
   text: string;
@@ -27,6 +43,14 @@ export interface TranslatedLine extends ShownLine, Counted {
   understood: string | null;
   /** how we read what was sent, in CQL */
   expected: string;
+  /** names the line whatever its number is */
+  key: string;
+  /** what somebody wrote in its place; null for a line that the lanes give */
+  written: WrittenText | null;
+  /** how often it has been written or taken back */
+  version: number;
+  /** null where the lanes give no such line */
+  lanes: FromLanes | null;
 }
 
 /** A strategy in the dialect of one database. */
@@ -37,6 +61,8 @@ export interface Translation {
   simulated: boolean;
   /** `cql`, or the database’s own dialect */
   queryType: string;
+  /** fields that limits may name, so that strings can be read as the database reads them */
+  limitFields: string[];
   /** how its operators are read without parentheses; null in CQL */
   precedence: string | null;
   lines: TranslatedLine[];

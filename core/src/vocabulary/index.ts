@@ -7,4 +7,11 @@ export type { Heading, Vocabulary, VocabularyTree } from './model.js';
 export { conceptAddress, SKOS, vocabularyToJsonLd, vocabularyToTurtle } from './skos.js';
 export { notTurtle, skosCollector, vocabularyFromTurtle } from './skosReader.js';
 export type { SkosCollector, SkosResult } from './skosReader.js';
-export { allNarrower, directlyBelow, headingByLabel, indexVocabulary, pathsTo } from './tree.js';
+export {
+  allNarrower,
+  directlyBelow,
+  headingByLabel,
+  headingCalled,
+  indexVocabulary,
+  pathsTo,
+} from './tree.js';

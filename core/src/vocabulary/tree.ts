@@ -18,6 +18,11 @@ export function headingByLabel(tree: VocabularyTree, label: string): Heading | n
   return tree.byLabel.get(textKey(label)) ?? null;
 }
 
+/** The heading of that name, or else the first that has it as an entry term. */
+export function headingCalled(tree: VocabularyTree, name: string): Heading | null {
+  return headingByLabel(tree, name) ?? tree.byEntryTerm.get(textKey(name))?.[0] ?? null;
+}
+
 /** The headings directly below, in alphabetical order. */
 export function directlyBelow(tree: VocabularyTree, heading: Heading): readonly Heading[] {
   return tree.narrower.get(heading.label) ?? [];

@@ -32,6 +32,7 @@ import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { LineTextsService } from '../lines/lineTextsService.js';
 import { TranslationController } from '../translation/translationController.js';
 import { TranslationService } from '../translation/translationService.js';
 import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
@@ -92,6 +93,7 @@ class ApplicationModule {
         TermsService,
         VocabulariesService,
         CrosswalkService,
+        LineTextsService,
         ReadingService,
         ChoicesService,
         AddedDatabasesService,

@@ -6,7 +6,6 @@ import {
   VERDICTS,
   type TermReading,
   type Settlement,
-  type TermContent,
   type VocabularyTree,
 } from '@even-lantern/core';
 import type { NewSettlement, Person, SettledStep } from '@even-lantern/contract';
@@ -60,16 +59,10 @@ export class CrosswalkService {
     return this.settled();
   }
 
-  /** How a database reads the headings of some terms. */
-  async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<TermReading> {
+  /** How a database reads headings of some vocabularies. */
+  async readingFor(database: OpenDatabase, vocabularies: readonly string[]): Promise<TermReading> {
     const target = database.vocabulary === null ? null : this.vocabularies.treeOf(database.vocabulary);
-    const foreign = new Set(
-      contents.flatMap((content) =>
-        content.kind === 'heading' && content.vocabulary !== database.vocabulary?.id
-          ? [content.vocabulary]
-          : [],
-      ),
-    );
+    const foreign = new Set(vocabularies.filter((id) => id !== database.vocabulary?.id));
     const settlements: Settlement[] = foreign.size === 0 ? [] : await this.settled();
     const trees = new Map<string, VocabularyTree | null>();
     for (const id of foreign) trees.set(id, await this.vocabularies.tree(id));

@@ -1,17 +1,29 @@
 import { Injectable } from '@nestjs/common';
 import {
+  childrenOf,
+  compileLanes,
+  headingCalled,
+  parseCql,
   patternsToSpell,
+  readEdit,
   sayingIn,
   termQuery,
   type Dialect,
   type DialectContext,
+  type DialectError,
+  type EditedLine,
+  type Edits,
   type Lane,
+  type LineText,
   type Query,
+  type Strategy,
   type TermContent,
   type TermReading,
 } from '@even-lantern/core';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
+import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 /** How terms are said in one database. */
@@ -25,10 +37,27 @@ export interface DatabaseReading {
   said: TermReading;
 }
 
-/** The lanes of a review, and how one database, as it is now, says them. */
+/** A line that somebody wrote, with why it cannot be read, if it cannot. */
+export interface ReadLine extends WrittenLine {
+  problem: DialectError | null;
+}
+
+/** The strategy of a review, and how one database, as it is now, says it. */
 export interface ReviewReading extends DatabaseReading {
   lanes: Lane[];
   database: OpenDatabase;
+  /** lines that somebody wrote by hand, by their keys */
+  written: ReadonlyMap<string, ReadLine>;
+  /** what the database is told of them */
+  edits: Edits;
+  strategies: {
+    /** as it is meant, hand-written lines in place */
+    meant: Strategy;
+    /** as the database can be told */
+    said: Strategy;
+    /** as the lanes alone give it */
+    ofLanes: Strategy;
+  };
 }
 
 /** Between the terms of a review and what a database can be asked. */
@@ -38,18 +67,49 @@ export class ReadingService {
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
     private readonly crosswalk: CrosswalkService,
+    private readonly vocabularies: VocabulariesService,
+    private readonly lineTexts: LineTextsService,
   ) {}
 
   /** What every use of a review's strategy in a database begins with. */
   async ofReview(reviewId: string, databaseId: string): Promise<ReviewReading> {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
+    const texts = await this.lineTexts.of(reviewId, databaseId);
     const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    return { lanes, database, ...(await this.readingFor(database, terms)) };
+    const reading = await this.readingFor(database, terms, texts);
+    const { dialect, meant, said } = reading;
+    const meantEdits = new Map<string, EditedLine>();
+    const saidEdits = new Map<string, EditedLine>();
+    const written = new Map<string, ReadLine>();
+    for (const text of texts) {
+      const read = readEdit(text, dialect, this.contextOfTexts(database), meant);
+      written.set(text.line, { ...text, problem: read.ok ? null : read.error });
+      if (!read.ok) continue;
+      meantEdits.set(text.line, read.meant);
+      saidEdits.set(text.line, read.said);
+    }
+    const strategies = {
+      meant: compileLanes(lanes, meant, meantEdits),
+      said: compileLanes(lanes, said, saidEdits),
+      ofLanes: compileLanes(lanes, meant),
+    };
+    return { lanes, database, ...reading, written, edits: saidEdits, strategies };
   }
 
-  async readingFor(database: OpenDatabase, contents: readonly TermContent[]): Promise<DatabaseReading> {
-    const meant = await this.crosswalk.readingFor(database, contents);
+  /** @param texts lines written by hand, whose headings have to be read too */
+  async readingFor(
+    database: OpenDatabase,
+    contents: readonly TermContent[],
+    texts: readonly LineText[] = [],
+  ): Promise<DatabaseReading> {
+    const vocabularies = contents.flatMap((content) =>
+      content.kind === 'heading' ? [content.vocabulary] : [],
+    );
+    const meant = await this.crosswalk.readingFor(database, [
+      ...vocabularies,
+      ...texts.flatMap((text) => vocabulariesIn(text, database)),
+    ]);
     const { dialect } = database;
     const context = contextOf(database);
     if (dialect === null) return { dialect, context, meant, said: meant };
@@ -59,6 +119,15 @@ export class ReadingService {
     });
     const spelling = await this.withWords(database, dialect, context, queries);
     return { dialect, context: spelling, meant, said: sayingIn(dialect, spelling, meant) };
+  }
+
+  /** With the heading that the database joins to bare words, so that counts are those of what it does. */
+  contextOfTexts(database: OpenDatabase): DialectContext {
+    const context = contextOf(database);
+    const { vocabulary, description } = database;
+    if (vocabulary === null || description.reached !== 'shipped') return context;
+    const tree = this.vocabularies.treeOf(vocabulary);
+    return { ...context, headingFor: (words) => headingCalled(tree, words)?.label ?? null };
   }
 
   /** With the index's words for the patterns that the dialect cannot have, so that they are spelled out. */
@@ -80,4 +149,14 @@ export class ReadingService {
     );
     return { ...context, wordsMatching: (pattern, field) => known.get(key(pattern, field)) ?? null };
   }
+}
+
+/** The vocabularies that a line in CQL names; in its own dialect a database has but its own. */
+function vocabulariesIn({ language, text }: LineText, database: OpenDatabase): string[] {
+  if (language === 'own') return [];
+  const { vocabulary, limitFields } = contextOf(database);
+  const read = parseCql(text, { vocabulary: vocabulary ?? '', limitFields });
+  const named = (query: Query): string[] =>
+    query.kind === 'heading' ? [query.vocabulary] : childrenOf(query).flatMap(named);
+  return read.ok ? named(read.query) : [];
 }

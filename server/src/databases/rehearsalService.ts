@@ -1,11 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import {
   addsQuery,
-  compileLanes,
   describeLine,
+  laneKey,
   laneParts,
+  lineKeyOf,
   searchedTerms,
   standaloneQuery,
+  type Edits,
+  type StrategyProblem,
   type TermReading,
   type Lane,
   type Line,
@@ -19,7 +22,7 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
-import { ReadingService } from './readingService.js';
+import { ReadingService, type ReadLine } from './readingService.js';
 import { askedText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
@@ -37,14 +40,21 @@ export class RehearsalService {
   ) {}
 
   async rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
-    const { lanes, database, said: read } = await this.readings.ofReview(reviewId, databaseId);
-    const strategy = compileLanes(lanes, read);
+    const {
+      lanes,
+      database,
+      said: read,
+      edits,
+      written,
+      strategies,
+    } = await this.readings.ofReview(reviewId, databaseId);
+    const strategy = strategies.said;
     const [lines, adds, bridges, without, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
-      this.countAdditions(database, lanes, read),
+      this.countAdditions(database, lanes, read, edits),
       this.countBridges(database, strategy.lines),
       this.countWithout(database, strategy.lines),
-      Promise.all(lanes.map((lane) => this.countParts(database, lane, read))),
+      Promise.all(lanes.map((lane) => this.countParts(database, lane, read, edits))),
     ]);
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
     const termCounts: Record<string, TermCount> = {};
@@ -71,7 +81,7 @@ export class RehearsalService {
       bridges,
       without,
       whole: last?.kind === 'whole' ? { hits: last.hits, error: last.error } : NOTHING,
-      problems: strategy.problems,
+      problems: [...strategy.problems, ...unreadable(written, strategy.lines)],
     };
   }
 
@@ -98,11 +108,12 @@ export class RehearsalService {
     database: OpenDatabase,
     lanes: readonly Lane[],
     read: TermReading,
+    edits: Edits,
   ): Promise<Map<string, number | null>> {
     const counted = await Promise.all(
       lanes.flatMap((lane) =>
         searchedTerms(lane).map(async (term): Promise<[string, number | null]> => {
-          const query = addsQuery(term, lane, read);
+          const query = addsQuery(term, lane, read, edits);
           return [term.id, query === null ? null : (await this.databases.count(database, query)).hits];
         }),
       ),
@@ -115,8 +126,11 @@ export class RehearsalService {
     database: OpenDatabase,
     lane: Lane,
     read: TermReading,
+    edits: Edits,
   ): Promise<Omit<LaneCounts, keyof Counted>> {
-    const { headings, words } = laneParts(lane, read);
+    // The terms do not tell how a lane is made up that somebody wrote by hand.
+    if (edits.has(laneKey(lane.id))) return NO_PARTS;
+    const { headings, words } = laneParts(lane, read, edits);
     const count = async (query: Query) => (await this.databases.count(database, query)).hits;
     const wordsOnly: Query | null =
       headings === null || words === null ? words : { kind: 'not', include: words, exclude: headings };
@@ -172,4 +186,18 @@ export class RehearsalService {
       }),
     );
   }
+}
+
+/** Lines written by hand that cannot be read: until they are mended, what the lanes give is searched. */
+export function unreadable(
+  written: ReadonlyMap<string, ReadLine>,
+  lines: readonly Line[],
+): StrategyProblem[] {
+  return [...written.values()].flatMap(({ line: key, problem }) => {
+    if (problem === null) return [];
+    const line = lines.find((each) => lineKeyOf(each) === key);
+    const name = line === undefined ? 'A line' : `L${line.number}`;
+    const message = `${name} was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
+    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, message }];
+  });
 }

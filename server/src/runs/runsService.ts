@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
 import {
-  compileLanes,
   describeLine,
   resultFingerprint,
   DIALECTS,
@@ -19,6 +18,7 @@ import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
+import { unreadable } from '../databases/rehearsalService.js';
 import { ReadingService } from '../databases/readingService.js';
 import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { LedgerService } from './ledgerService.js';
@@ -66,10 +66,11 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     person: Person,
   ): Promise<Run> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
-    const { lanes, database, dialect, context, meant, said } = reading;
-    const { lines, problems } = compileLanes(lanes, meant);
+    const { lanes, database, dialect, context, strategies, written } = reading;
+    const { lines } = strategies.meant;
+    const problems = [...strategies.meant.problems, ...unreadable(written, lines)];
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
-    const changes = compileLanes(lanes, said).lines.map((line) => line.changes);
+    const changes = strategies.said.lines.map((line) => line.changes);
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
       throw badInput(

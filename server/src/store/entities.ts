@@ -148,6 +148,25 @@ export class HandRecordRow {
   @Column('text') record: string;
 }
 
+/** A line of a strategy as somebody wrote it by hand for a database. Rows are only ever added. */
+@Entity({ name: 'line_text' })
+export class LineTextRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  /** `term:` or `lane:` and its id, or `whole` */
+  @Column('varchar') line: string;
+  /** 1 and up */
+  @Column('integer') version: number;
+  @Column('varchar') language: string;
+  /** null where it was taken back to what the lanes give */
+  @Column('text', { nullable: true }) text: string | null;
+  /** which line each number in the text was, as JSON */
+  @Column('text') refersTo: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
 @Entity({ name: 'ledger_entry' })
 export class LedgerEntryRow {
   @PrimaryColumn('varchar') id: string;
@@ -219,6 +238,7 @@ export class SettlementRow {
 }
 
 export const ENTITIES = [
+  LineTextRow,
   AddedDatabaseRow,
   HandCountRow,
   HandRecordRow,

@@ -6,6 +6,7 @@ import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { ENTITIES } from './entities.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
+import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 
@@ -23,6 +24,7 @@ export async function openStore(path: string): Promise<DataSource> {
       CrosswalkTables1796000000000,
       MoreDatabases1797000000000,
       AddedDatabases1798000000000,
+      LineTexts1799000000000,
     ],
     migrationsRun: true,
     synchronize: false,

@@ -1,4 +1,4 @@
-import type { BibRecord } from '@even-lantern/core';
+import { emptyRecord, type BibRecord } from '@even-lantern/core';
 import { DatabaseError, type DatabaseConnector } from '../databases/databaseConnector.js';
 
 export interface FaultyConnector extends DatabaseConnector {
@@ -67,22 +67,12 @@ export function faultyConnector(hits: number): FaultyConnector {
 
 function recordOf(number: number): BibRecord {
   return {
+    ...emptyRecord(),
     accession: `F${number}`,
     title: `=Record ${number}`,
-    abstract: [],
-    keywords: [],
     authors: [{ family: 'Ortvik', given: 'L' }],
     journal: 'Annals',
     year: 2000 + number,
-    volume: '',
-    issue: '',
-    pages: '',
-    doi: null,
     language: 'English',
-    publicationTypes: [],
-    headings: [],
-    limits: {},
-    entered: null,
-    changed: null,
   };
 }

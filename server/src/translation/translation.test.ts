@@ -1,4 +1,4 @@
-import type { BibRecord, TermContent, Vocabulary } from '@even-lantern/core';
+import type { Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
   type DatabaseChoice,
@@ -9,91 +9,19 @@ import {
 } from '@even-lantern/contract';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
-import { indexedConnector, type IndexedDatabase } from '../testing/indexedConnector.js';
-import { testApplication, type TestApplication } from '../testing/testApplication.js';
-
-const record = (accession: string, title: string, headings: string[] = []): BibRecord => ({
-  accession,
-  title,
-  abstract: [],
-  keywords: [],
-  authors: [],
-  journal: 'Annals',
-  year: 2020,
-  volume: '',
-  issue: '',
-  pages: '',
-  doi: null,
-  language: 'English',
-  publicationTypes: [],
-  headings: headings.map((label) => ({ vocabulary: 'tree', label, central: false, subheadings: [] })),
-  limits: {},
-  entered: null,
-  changed: null,
-});
-const records = [
-  record('1', 'Light for women at night', ['Light']),
-  record('2', 'Light in a ward, and a woman’s sleep'),
-  record('3', 'Lamps that give off too little light to read a chart in bed at night'),
-  record('4', 'Light therapies'),
-  record('5', 'Light therapy', ['Light']),
-];
-const vocabulary: Vocabulary = {
-  id: 'tree',
-  name: 'A tree',
-  release: '2026-10-01',
-  headings: [
-    {
-      label: 'Light',
-      entryTerms: ['lamps'],
-      scopeNote: '',
-      broader: [],
-      related: [],
-      historyNote: null,
-      subheadings: [],
-    },
-  ],
-};
+import { heading, lightReview, vocabulary, words } from '../testing/lightReview.js';
+import type { TestApplication } from '../testing/testApplication.js';
 
 let server: TestApplication;
 let asked: string[];
 afterEach(() => server.application.close());
 
-async function reviewIn(database: Partial<IndexedDatabase>, ...contents: TermContent[]): Promise<Review> {
-  asked = [];
-  const whole = { name: 'A database', dialect: 'corvane', vocabulary, records, ...database };
-  // The vocabulary of headings is known by the first database, whatever the second has.
-  server = await testApplication({
-    first: indexedConnector({ ...whole, dialect: 'corvane', vocabulary }),
-    db: indexedConnector(whole, asked),
-  });
-  const review = (await server.post('/api/reviews', { title: 'Light' })).body as Review;
-  const element = review.elements.find(({ key }) => key === 'I');
-  for (const each of review.elements.filter(({ searched, key }) => searched && key !== 'I')) {
-    await server.patch(`/api/elements/${each.id}`, { searched: false }, each.version);
-  }
-  for (const content of contents) {
-    await server
-      .post(`/api/reviews/${review.id}/terms`, { elementId: element?.id, origin: 'typed', content })
-      .expect(201);
-  }
-  return review;
+async function reviewIn(...made: Parameters<typeof lightReview>): Promise<Review> {
+  const light = await lightReview(...made);
+  ({ server, asked } = light);
+  return light.review;
 }
 
-const words = (text: string, near: number | null = null): TermContent => ({
-  kind: 'words',
-  text,
-  field: 'words',
-  near,
-});
-const heading: TermContent = {
-  kind: 'heading',
-  vocabulary: 'tree',
-  label: 'Light',
-  narrower: true,
-  central: false,
-  subheadings: [],
-};
 const translate = async (review: Review) =>
   (await server.get(`/api/reviews/${review.id}/translation?database=db`).expect(200)).body as Translation;
 const rehearse = async (review: Review) =>

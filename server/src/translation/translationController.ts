@@ -1,5 +1,9 @@
-import { Controller, Get, Param, Query } from '@nestjs/common';
-import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Get, Param, Put, Query } from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { lineTextChangeSchema, type LineTextChange, type Person } from '@even-lantern/contract';
+import { bodyOf } from '../application/openApi.js';
+import { Validated } from '../application/validated.js';
+import { Actor } from '../people/people.js';
 import { TranslationService } from './translationService.js';
 
 @ApiTags('translation')
@@ -11,5 +15,18 @@ export class TranslationController {
   @ApiOperation({ summary: 'A review’s strategy in a database’s own dialect, with what is lost' })
   translate(@Param('id') id: string, @Query('database') database: string | undefined) {
     return this.translations.translate(id, String(database ?? ''));
+  }
+
+  @Put(':id/lines')
+  @ApiOperation({
+    summary: 'Writes a line by hand for one database, or takes it back to what the lanes give',
+  })
+  @ApiBody(bodyOf(lineTextChangeSchema))
+  write(
+    @Param('id') id: string,
+    @Body(new Validated(lineTextChangeSchema)) change: LineTextChange,
+    @Actor() person: Person,
+  ) {
+    return this.translations.write(id, change, person);
   }
 }

@@ -1,19 +1,31 @@
 import { Injectable } from '@nestjs/common';
 import {
-  compileLanes,
   describeLine,
+  lineKeyOf,
+  linesIn,
+  parseCql,
+  printCql,
   standaloneQuery,
   translateLine,
-  type Dialect,
-  type DialectContext,
   type Lane,
   type Line,
+  type LineText,
   type Loss,
   type Query,
 } from '@even-lantern/core';
-import type { Counted, TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
+import type {
+  Counted,
+  FromLanes,
+  LineTextChange,
+  Person,
+  TranslatedLine,
+  TranslatedLoss,
+  Translation,
+} from '@even-lantern/contract';
 import { askedText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { ReadingService } from '../databases/readingService.js';
+import { unreadable } from '../databases/rehearsalService.js';
+import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { LineTextsService } from '../lines/lineTextsService.js';
 
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
 @Injectable()
@@ -21,16 +33,14 @@ export class TranslationService {
   constructor(
     private readonly databases: DatabasesService,
     private readonly readings: ReadingService,
+    private readonly lineTexts: LineTextsService,
   ) {}
 
   async translate(reviewId: string, databaseId: string): Promise<Translation> {
-    const { lanes, database, dialect, context, meant } = await this.readings.ofReview(reviewId, databaseId);
-    const strategy = compileLanes(lanes, meant);
-    const lines = await Promise.all(
-      strategy.lines.map((line) =>
-        this.translateLine(database, dialect, context, line, strategy.lines, lanes),
-      ),
-    );
+    const reading = await this.readings.ofReview(reviewId, databaseId);
+    const { database, dialect, context, strategies, written } = reading;
+    const versions = await this.lineTexts.versions(reviewId, databaseId);
+    const { lines, problems } = strategies.meant;
     const { name, release, simulated } = database.description;
     return {
       database: database.id,
@@ -38,26 +48,51 @@ export class TranslationService {
       release,
       simulated,
       queryType: dialect?.id ?? 'cql',
+      limitFields: [...context.limitFields],
       precedence: dialect?.precedence ?? null,
-      lines,
-      problems: strategy.problems,
+      lines: await Promise.all(lines.map((line) => this.translateLine(reading, line, versions))),
+      problems: [...problems, ...unreadable(written, lines)],
     };
   }
 
+  /** Writes a line by hand, readable or not: what cannot be read yet is kept, and told. */
+  async write(reviewId: string, change: LineTextChange, person: Person): Promise<Translation> {
+    const { database, dialect, strategies } = await this.readings.ofReview(reviewId, change.database);
+    const refersTo: Record<number, string> = {};
+    if (change.text !== null) {
+      const context = this.readings.contextOfTexts(database);
+      const read =
+        change.language === 'own' && dialect !== null
+          ? dialect.parse(change.text, context)
+          : parseCql(change.text, {
+              vocabulary: context.vocabulary ?? '',
+              limitFields: context.limitFields,
+            });
+      for (const number of read.ok ? linesIn(read.query) : []) {
+        const line = strategies.meant.lines[number - 1];
+        if (line !== undefined) refersTo[number] = lineKeyOf(line);
+      }
+    }
+    await this.lineTexts.write(reviewId, change, refersTo, person);
+    return this.translate(reviewId, change.database);
+  }
+
   private async translateLine(
-    database: OpenDatabase,
-    dialect: Dialect | null,
-    context: DialectContext,
+    reading: ReviewReading,
     line: Line,
-    lines: readonly Line[],
-    lanes: readonly Lane[],
+    versions: ReadonlyMap<string, number>,
   ): Promise<TranslatedLine> {
+    const { database, dialect, context, lanes, written } = reading;
+    const { lines } = reading.strategies.meant;
     const { referring, alone } = translateLine(line, lines, dialect, context);
     const whole = standaloneQuery(line, lines);
-    const [asked, meant, losses] = await Promise.all([
+    const key = lineKeyOf(line);
+    const text = written.get(key);
+    const [asked, meant, losses, ofLanes] = await Promise.all([
       this.databases.countOwn(database, alone.text, dialect?.id ?? 'cql'),
       this.databases.count(database, whole),
       Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
+      this.ofLanes(reading, key),
     ]);
     const read = dialect?.parse(alone.text, context);
     return {
@@ -73,7 +108,24 @@ export class TranslationService {
       meant,
       ...asked,
       expected: read === undefined ? alone.text : read.ok ? askedText(database, read.query).text : '',
+      key,
+      written: text === undefined ? null : shownText(text),
+      version: versions.get(key) ?? 0,
+      lanes: ofLanes,
     };
+  }
+
+  /** What the lanes give for a line, whatever was written for it or for others. */
+  private async ofLanes(
+    { database, dialect, context, strategies: { ofLanes } }: ReviewReading,
+    key: string,
+  ): Promise<FromLanes | null> {
+    const line = ofLanes.lines.find((each) => lineKeyOf(each) === key);
+    if (line === undefined) return null;
+    const { alone } = translateLine(line, ofLanes.lines, dialect, context);
+    const cql = printCql(standaloneQuery(line, ofLanes.lines), { vocabulary: context.vocabulary ?? '' });
+    const { hits, error } = await this.databases.countOwn(database, alone.text, dialect?.id ?? 'cql');
+    return { own: alone.text, cql, hits, error };
   }
 
   /** What a loss comes to, in records. */
@@ -85,9 +137,19 @@ export class TranslationService {
   }
 }
 
+function shownText({
+  language,
+  text,
+  at,
+  person,
+  problem,
+}: LineText & Pick<NonNullable<TranslatedLine['written']>, 'at' | 'person' | 'problem'>) {
+  return { language, text, at, person, problem };
+}
+
 /** What a line says otherwise than its terms; a lane and the whole tell it of each of theirs. */
 function changesOf(line: Line, lines: readonly Line[], lanes: readonly Lane[]): string[] {
-  if (line.kind === 'term') return line.changes;
+  if (line.kind === 'term' || line.edited) return line.changes;
   return lines
     .filter(({ kind, laneId }) => kind === 'term' && (line.kind === 'whole' || laneId === line.laneId))
     .flatMap((term) => term.changes.map((change) => `${describeLine(term, lanes)}: ${change}`));

@@ -4,7 +4,7 @@ import {
   evaluate,
   allNarrower,
   DIALECTS,
-  headingByLabel,
+  headingCalled,
   listWords,
   parseCql,
   printCql,
@@ -221,10 +221,7 @@ function understand(
     if (read.ok) return read;
     return refuse(read.error.diagnostic, `position ${read.error.at + 1}`, read.error.message);
   }
-  const headingFor = (words: string) =>
-    tree === null
-      ? null
-      : ((headingByLabel(tree, words) ?? tree.byEntryTerm.get(textKey(words))?.[0])?.label ?? null);
+  const headingFor = (words: string) => (tree === null ? null : (headingCalled(tree, words)?.label ?? null));
   const read = dialect.parse(text, { ...context, headingFor });
   if (read.ok) return { query: read.query, sortBy: [] };
   return refuse(10, `position ${read.error.at + 1}`, read.error.message);

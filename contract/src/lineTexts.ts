@@ -1,0 +1,29 @@
+import Joi from 'joi';
+
+/** Writes a line of a strategy by hand for one database; without a text it is taken back to what the lanes give. */
+export interface LineTextChange {
+  database: string;
+  /** `term:` or `lane:` and its id, or `whole` */
+  line: string;
+  /** the database’s own dialect, or CQL */
+  language: 'own' | 'cql';
+  text: string | null;
+  /** how often the line had been written when this was begun; 0 for never */
+  version: number;
+}
+
+const LONGEST = 200_000;
+
+export const lineTextChangeSchema = Joi.object<LineTextChange>({
+  database: Joi.string().required(),
+  line: Joi.string()
+    .pattern(/^(?:(?:term|lane):.{1,100}|whole)$/)
+    .required(),
+  language: Joi.string().valid('own', 'cql').required(),
+  text: Joi.string()
+    .allow(null)
+    .max(LONGEST)
+    .required()
+    .messages({ 'string.empty': 'Write something, or take what the lanes give.' }),
+  version: Joi.number().integer().min(0).required(),
+});
