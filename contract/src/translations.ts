@@ -61,8 +61,6 @@ export interface Translation {
   simulated: boolean;
   /** `cql`, or the database’s own dialect */
   queryType: string;
-  /** fields that limits may name, so that strings can be read as the database reads them */
-  limitFields: string[];
   /** how its operators are read without parentheses; null in CQL */
   precedence: string | null;
   lines: TranslatedLine[];

@@ -38,7 +38,7 @@ export class TranslationService {
 
   async translate(reviewId: string, databaseId: string): Promise<Translation> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
-    const { database, dialect, context, strategies, written } = reading;
+    const { database, dialect, strategies, written } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);
     const { lines, problems } = strategies.meant;
     const { name, release, simulated } = database.description;
@@ -48,7 +48,6 @@ export class TranslationService {
       release,
       simulated,
       queryType: dialect?.id ?? 'cql',
-      limitFields: [...context.limitFields],
       precedence: dialect?.precedence ?? null,
       lines: await Promise.all(lines.map((line) => this.translateLine(reading, line, versions))),
       problems: [...problems, ...unreadable(written, lines)],

@@ -15,6 +15,7 @@ import {
   type IndexWords,
   type LaneEvent,
   type LanesRead,
+  type LineTextChange,
   type Ledger,
   type NewDatabase,
   type NewRun,
@@ -198,6 +199,17 @@ export const api = createApi({
     translation: build.query<Translation, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),
       providesTags: ['Counts'],
+    }),
+    writeLine: build.mutation<Translation, { review: string; change: LineTextChange }>({
+      query: ({ review, change }) => ({ url: `reviews/${review}/lines`, method: 'PUT', body: change }),
+      // The answer is the strategy as it stands now, so it need not be asked for again to be shown.
+      async onQueryStarted({ review, change }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer === null) return;
+        const asked = { review, database: change.database };
+        await dispatch(api.util.upsertQueryData('translation', asked, answer.data));
+      },
+      invalidatesTags: (_result, error) => (error ? [] : ['Counts']),
     }),
     databaseChoices: build.query<DatabaseChoice[], string>({
       query: (review) => `reviews/${review}/databases`,

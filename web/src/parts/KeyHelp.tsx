@@ -21,6 +21,9 @@ const BY_STAGE: Readonly<Record<string, [string, string][]>> = {
   searches: [
     ['R', 'run and log'],
     ['Alt C', 'copy the string'],
+    ['E', 'edit the line as text'],
+    ['Ctrl Space', 'in the text: what can be written here'],
+    ['Esc', 'leave the text'],
   ],
   records: [
     ['↑ ↓ or J P', 'previous and next record'],

@@ -1,4 +1,5 @@
 export { DIALECTS, DIALECT_KINDS, dialectFrom } from './dialects.js';
+export { writingsIn, type Writing } from './writings.js';
 export { proposeNames, type ServerIndex } from './cql/index.js';
 export { LACKS, NAMED, type DialectDescription, type Lack, type Named, type Names } from './naming.js';
 export { patternsToSpell } from './printing.js';

@@ -1,4 +1,4 @@
-import { Copy, Play, X } from 'lucide-react';
+import { PenLine, Play, X } from 'lucide-react';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useSearchParams } from 'react-router';
@@ -11,12 +11,10 @@ import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count, formatCount } from '../../parts/Count.js';
-import { ByHand } from './ByHand.js';
+import { LinePane } from './LinePane.js';
 import { RunProgress } from './RunProgress.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
-import { OwnString } from '../../parts/OwnString.js';
-import { Losses, Understood } from './TranslatedLine.js';
 import { useRun } from './useRun.js';
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
@@ -40,6 +38,7 @@ export function SearchesStage() {
       return before;
     });
   const [chosen, setChosen] = useState<number | null>(null);
+  const [editing, setEditing] = useState(false);
   const lanes = lanesOfReview(review);
   const lines = rehearsal?.lines ?? [];
   const line = lines.find(({ number }) => number === chosen) ?? lines.at(-1);
@@ -59,6 +58,7 @@ export function SearchesStage() {
   };
   useHotkeys('r', start);
   useHotkeys('alt+c', copy);
+  useHotkeys('e', () => setEditing(true), { preventDefault: true });
 
   return (
     <div className="flex flex-col gap-3 px-5 py-3">
@@ -155,10 +155,18 @@ export function SearchesStage() {
                       each.kind === 'term' ? '' : 'bg-base-300 font-bold'
                     } ${line?.number === each.number ? 'border-l-base-content' : 'border-l-transparent'}`}
                     aria-pressed={line?.number === each.number}
-                    onClick={() => setChosen(each.number)}
+                    onClick={() => {
+                      setChosen(each.number);
+                      setEditing(false);
+                    }}
                   >
                     <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>
-                    <span className="min-w-0 flex-1 break-words">{each.description}</span>
+                    <span className="min-w-0 flex-1 break-words">
+                      {translation?.lines.find(({ number }) => number === each.number)?.written != null && (
+                        <PenLine className="mr-1 inline h-3.5 w-3.5" aria-label="Written by hand:" />
+                      )}
+                      {each.description}
+                    </span>
                     <span className={isFetching ? 'opacity-60' : ''}>
                       <Count hits={each.hits} error={each.error} />
                     </span>
@@ -174,81 +182,25 @@ export function SearchesStage() {
             );
           })}
         </div>
-        {line !== undefined && (
-          <section aria-label="String" className="flex flex-col gap-3 lg:sticky lg:top-3 lg:self-start">
-            <div className="flex items-center justify-between gap-2">
-              <h2 className="small-head">
-                L{line.number} as {database?.name} gets it
-              </h2>
-              <button className="btn btn-ghost btn-xs" onClick={copy} disabled={translated === undefined}>
-                <Copy className="h-3.5 w-3.5" aria-hidden="true" /> Copy{' '}
-                <kbd className="font-mono font-normal">Alt C</kbd>
-              </button>
-            </div>
-            {translation === undefined || translated === undefined ? (
-              <Translating error={translating.error} onAgain={() => void translating.refetch()} />
-            ) : (
-              <>
-                <pre
-                  tabIndex={0}
-                  aria-label="The string"
-                  className="rule bg-base-100 rounded-box max-h-[40vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
-                  data-testid="string"
-                >
-                  <OwnString text={translated.sent} losses={translated.losses} />
-                </pre>
-                {database?.reached === 'hand' && (
-                  <ByHand
-                    key={translated.sent}
-                    database={database.id}
-                    line={translated}
-                    onEntered={() => {
-                      const next = lines.find(({ number, hits }) => number > line.number && hits === null);
-                      if (next !== undefined) setChosen(next.number);
-                    }}
-                  />
-                )}
-                <section aria-label="What is lost" className="flex flex-col gap-1">
-                  <h3 className="small-head">What it cannot say</h3>
-                  <Losses {...translated} />
-                  {translated.meant.hits !== null && translated.meant.hits !== translated.hits && (
-                    <p className="quiet">
-                      With nothing lost the line would find {formatCount(translated.meant.hits)}.
-                    </p>
-                  )}
-                </section>
-                {database?.reached !== 'hand' && (
-                  <section aria-label="What it understood" className="flex flex-col gap-1">
-                    <h3 className="small-head">What it understood</h3>
-                    <Understood line={translated} translation={translation} />
-                  </section>
-                )}
-              </>
-            )}
-            <p className="quiet">
-              {line.hits === null ? (
-                'Not counted.'
-              ) : (
-                <>
-                  Finds <b className="text-base-content">{line.hits}</b> records in {rehearsal?.databaseName},
-                  {releaseText(rehearsal?.release)}. Rehearsed only; nothing is logged until you run it.
-                </>
-              )}
-            </p>
-          </section>
+        {line !== undefined && database !== null && (
+          <LinePane
+            key={editing ? `edit ${line.number}` : 'look'}
+            reviewId={review.id}
+            database={database}
+            line={line}
+            translation={translation}
+            failed={translating.error}
+            editing={editing}
+            onEdit={setEditing}
+            onAgain={() => void translating.refetch()}
+            onCopy={copy}
+            onEntered={() => {
+              const next = lines.find(({ number, hits }) => number > line.number && hits === null);
+              if (next !== undefined) setChosen(next.number);
+            }}
+          />
         )}
       </div>
     </div>
-  );
-}
-
-function Translating({ error, onAgain }: { error: unknown; onAgain: () => void }) {
-  if (error === undefined) return <p className="quiet">Translating …</p>;
-  return (
-    <ProblemNote problem={problemOf(error)}>
-      <button className="btn btn-sm btn-quiet mt-1" onClick={onAgain}>
-        Try again
-      </button>
-    </ProblemNote>
   );
 }

@@ -54,6 +54,10 @@ const translated = (number: number, parts: Partial<TranslatedLine> = {}): Transl
   meant: { hits: number, error: null },
   understood: `el.words = "${number}"`,
   expected: `el.words = "${number}"`,
+  key: number === 1 ? 'term:t' : number === 2 ? 'lane:e-i' : 'whole',
+  written: null,
+  version: 0,
+  lanes: { own: `words("${number}")`, cql: `el.words = "${number}"`, hits: number, error: null },
   ...parts,
 });
 

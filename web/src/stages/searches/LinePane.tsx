@@ -1,0 +1,124 @@
+import type { DatabaseProfile, RehearsedLine, Translation } from '@even-lantern/contract';
+import { format } from 'date-fns';
+import { Copy, PenLine } from 'lucide-react';
+import { problemOf } from '../../app/api.js';
+import { formatCount } from '../../parts/Count.js';
+import { OwnString } from '../../parts/OwnString.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { releaseText } from '../../parts/release.js';
+import { ByHand } from './ByHand.js';
+import { EditLine } from './text/EditLine.js';
+import { Losses, Understood } from './TranslatedLine.js';
+
+interface LinePaneProps {
+  reviewId: string;
+  database: DatabaseProfile;
+  line: RehearsedLine;
+  /** undefined until it comes */
+  translation: Translation | undefined;
+  /** why it does not come */
+  failed: unknown;
+  editing: boolean;
+  onEdit: (editing: boolean) => void;
+  onAgain: () => void;
+  onCopy: () => void;
+  /** called when a count was entered by hand */
+  onEntered: () => void;
+}
+
+/** One line as the database gets it: the string, what is lost, what it understood; or the string being written. */
+export function LinePane(props: LinePaneProps) {
+  const { reviewId, database, line, translation, failed, editing, onEdit, onAgain, onCopy, onEntered } =
+    props;
+  const translated = translation?.lines.find(({ number }) => number === line.number);
+  return (
+    <section aria-label="String" className="flex flex-col gap-3 lg:sticky lg:top-3 lg:self-start">
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="small-head">
+          L{line.number} as {database.name} gets it
+        </h2>
+        {!editing && (
+          <span className="flex gap-1">
+            <button
+              className="btn btn-ghost btn-xs"
+              onClick={() => onEdit(true)}
+              disabled={translated === undefined}
+            >
+              <PenLine className="h-3.5 w-3.5" aria-hidden="true" /> Edit as text{' '}
+              <kbd className="font-mono font-normal">E</kbd>
+            </button>
+            <button className="btn btn-ghost btn-xs" onClick={onCopy} disabled={translated === undefined}>
+              <Copy className="h-3.5 w-3.5" aria-hidden="true" /> Copy{' '}
+              <kbd className="font-mono font-normal">Alt C</kbd>
+            </button>
+          </span>
+        )}
+      </div>
+      {translation === undefined || translated === undefined ? (
+        <Translating error={failed} onAgain={onAgain} />
+      ) : editing ? (
+        <EditLine reviewId={reviewId} database={database} line={translated} onDone={() => onEdit(false)} />
+      ) : (
+        <>
+          <pre
+            tabIndex={0}
+            aria-label="The string"
+            className="rule bg-base-100 rounded-box max-h-[40vh] overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
+            data-testid="string"
+          >
+            <OwnString text={translated.sent} losses={translated.losses} />
+          </pre>
+          {translated.written !== null && (
+            <p className="quiet text-sm">
+              Written by hand by {translated.written.person},{' '}
+              {format(new Date(translated.written.at), 'd MMM yyyy HH:mm')}.
+              {translated.lanes !== null && translated.lanes.hits !== null && (
+                <> The lanes would give a line that finds {formatCount(translated.lanes.hits)}.</>
+              )}
+            </p>
+          )}
+          {database.reached === 'hand' && (
+            <ByHand key={translated.sent} database={database.id} line={translated} onEntered={onEntered} />
+          )}
+          <section aria-label="What is lost" className="flex flex-col gap-1">
+            <h3 className="small-head">What it cannot say</h3>
+            <Losses losses={translated.losses} changes={translated.changes} />
+            {translated.meant.hits !== null && translated.meant.hits !== translated.hits && (
+              <p className="quiet">
+                With nothing lost the line would find {formatCount(translated.meant.hits)}.
+              </p>
+            )}
+          </section>
+          {database.reached !== 'hand' && (
+            <section aria-label="What it understood" className="flex flex-col gap-1">
+              <h3 className="small-head">What it understood</h3>
+              <Understood line={translated} translation={translation} />
+            </section>
+          )}
+        </>
+      )}
+      <p className="quiet">
+        {line.hits === null ? (
+          'Not counted.'
+        ) : (
+          <>
+            Finds <b className="text-base-content">{line.hits}</b> records in {database.name},{' '}
+            {releaseText(translation?.release ?? database.release)}. Rehearsed only; nothing is logged until
+            you run it.
+          </>
+        )}
+      </p>
+    </section>
+  );
+}
+
+function Translating({ error, onAgain }: { error: unknown; onAgain: () => void }) {
+  if (error === undefined) return <p className="quiet">Translating …</p>;
+  return (
+    <ProblemNote problem={problemOf(error)}>
+      <button className="btn btn-sm btn-quiet mt-1" onClick={onAgain}>
+        Try again
+      </button>
+    </ProblemNote>
+  );
+}

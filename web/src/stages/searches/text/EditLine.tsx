@@ -1,0 +1,222 @@
+import { printCql, writingsIn, type Query } from '@even-lantern/core';
+import type { DatabaseProfile, LineTextChange, Problem, TranslatedLine } from '@even-lantern/contract';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { api, problemOf } from '../../../app/api.js';
+import { useUndo } from '../../../app/undo.js';
+import { useVocabulary } from '../../../app/useVocabulary.js';
+import { Count } from '../../../parts/Count.js';
+import { ProblemNote } from '../../../parts/ProblemNote.js';
+import { Difference } from './Difference.js';
+import { PlainTree } from './PlainTree.js';
+import { readerFor, readText } from './readText.js';
+
+const TextEditor = lazy(() => import('./TextEditor.js'));
+
+/** A pause in typing after which what was typed is kept. */
+const PAUSE_MS = 500;
+
+interface EditLineProps {
+  reviewId: string;
+  database: DatabaseProfile;
+  line: TranslatedLine;
+  onDone: () => void;
+}
+
+/** A line written by hand: the text, what it means, and what the lanes would give. */
+export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
+  const tree = useVocabulary(database.vocabulary?.id ?? '');
+  const { remember } = useUndo();
+  const [language, setLanguage] = useState(line.written?.language ?? 'own');
+  const [text, setText] = useState(line.written?.text ?? line.sent);
+  const { save, problem, keepMine } = useLineWriting(reviewId, database.id, line);
+
+  const reader = useMemo(() => readerFor(database, tree, language), [database, tree, language]);
+  const writings = useMemo(
+    () => writingsIn(language === 'own' ? reader.dialect : null, reader.context),
+    [reader, language],
+  );
+  const reading = useMemo(() => readText(text, reader), [text, reader]);
+  const wrong = reading.findings.filter(({ severity }) => severity === 'wrong');
+  const cautions = reading.findings.filter(({ severity }) => severity === 'caution');
+
+  const change = (next: string) => {
+    if (next === text) return;
+    setText(next);
+    save({ text: next, language });
+  };
+  /** In the other language, where what stands there can be read; else the text stays for whoever mends it. */
+  const writeIn = (other: 'own' | 'cql') => {
+    const said = reading.query === null ? text : printedIn(reading.query, other, reader);
+    setLanguage(other);
+    setText(said);
+    if (line.written !== null || said !== line.lanes?.[other]) save({ text: said, language: other });
+  };
+  const takeLanes = () => {
+    const before = { text, language };
+    save({ text: null, language }, true);
+    remember({ what: `took what the lanes give for L${line.number}`, undo: () => save(before, true) });
+    onDone();
+  };
+  const ownName = database.dialect === null ? null : `${database.name}’s own`;
+  return (
+    <section aria-label={`L${line.number} as text`} className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        {ownName !== null && (
+          <fieldset className="flex gap-4 text-sm">
+            <legend className="sr-only">Language</legend>
+            {(['own', 'cql'] as const).map((each) => (
+              <label key={each} className="flex cursor-pointer items-center gap-1.5">
+                <input
+                  type="radio"
+                  className="radio radio-xs"
+                  name="language"
+                  checked={language === each}
+                  onChange={() => writeIn(each)}
+                />
+                {each === 'own' ? ownName : 'CQL'}
+              </label>
+            ))}
+          </fieldset>
+        )}
+        <button className="btn btn-quiet btn-xs" onClick={onDone}>
+          Done <kbd className="font-mono font-normal">Esc</kbd>
+        </button>
+      </div>
+      <Suspense fallback={<p className="quiet">Opening the editor …</p>}>
+        <TextEditor
+          key={language}
+          label={`L${line.number} as text`}
+          text={text}
+          quote={quoteOf(writings)}
+          writings={writings}
+          headings={tree?.vocabulary.headings ?? []}
+          findings={(typed) => readText(typed, reader).findings}
+          onChange={change}
+          onLeave={onDone}
+        />
+      </Suspense>
+      {problem !== null && (
+        <ProblemNote problem={problem}>
+          <button className="btn btn-sm btn-quiet mt-1" onClick={() => keepMine({ text, language })}>
+            Keep what stands here
+          </button>
+        </ProblemNote>
+      )}
+      {wrong.map(({ from, message }) => (
+        <p key={message} role="alert" className="problem">
+          At {from + 1}: {message} It is kept as it is; until it is mended, what the lanes give is searched.
+        </p>
+      ))}
+      {cautions.map(({ from, message }) => (
+        <p key={message} className="border-warning border-l-[3px] pl-2">
+          At {from + 1}: {message}
+        </p>
+      ))}
+      {reading.query !== null && (
+        <section aria-label="What it means" className="flex flex-col gap-1">
+          <h3 className="small-head flex justify-between gap-2">
+            What it means
+            {line.written?.text === text && line.written.problem === null && (
+              <span className="text-base-content font-normal">
+                finds <Count hits={line.hits} error={line.error} />
+              </span>
+            )}
+          </h3>
+          <div
+            className="max-h-60 overflow-auto"
+            tabIndex={0}
+            role="group"
+            aria-label="What it means, scrolls"
+          >
+            <PlainTree query={reading.query} />
+          </div>
+        </section>
+      )}
+      {line.lanes !== null && text !== line.lanes[language] && (
+        <section aria-label="What the lanes give" className="flex flex-col gap-1">
+          <h3 className="small-head flex items-center justify-between gap-2">
+            What the lanes give
+            <span className="text-base-content font-normal">
+              finds <Count hits={line.lanes.hits} error={line.lanes.error} />
+            </span>
+          </h3>
+          <pre
+            className="max-h-48 overflow-auto font-mono text-xs break-words whitespace-pre-wrap"
+            tabIndex={0}
+          >
+            <Difference text={line.lanes[language]} from={text} />
+          </pre>
+          <button className="btn btn-quiet btn-xs self-start" onClick={takeLanes}>
+            Take what the lanes give
+          </button>
+        </section>
+      )}
+    </section>
+  );
+}
+
+type Written = Pick<LineTextChange, 'text' | 'language'>;
+
+/**
+ * Keeps what is typed after a pause, one request after the other, so that each is made on the version before it.
+ */
+function useLineWriting(review: string, database: string, { key, version: present }: TranslatedLine) {
+  const [write] = api.useWriteLineMutation();
+  const [problem, setProblem] = useState<Problem | null>(null);
+  const version = useRef(present);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const waiting = useRef<Written | null>(null);
+  const writing = useRef<Promise<void>>(Promise.resolve());
+
+  const send = (): Promise<void> => {
+    const next = waiting.current;
+    waiting.current = null;
+    if (next === null) return writing.current;
+    writing.current = writing.current.then(async () => {
+      const change: LineTextChange = { database, line: key, version: version.current, ...next };
+      const answer = await write({ review, change });
+      if (answer.data !== undefined) {
+        version.current += 1;
+        setProblem(null);
+      } else setProblem(problemOf(answer.error));
+    });
+    return writing.current;
+  };
+  const save = (next: Written, atOnce = false): Promise<void> => {
+    waiting.current = next;
+    clearTimeout(timer.current);
+    if (atOnce) return send();
+    timer.current = setTimeout(() => void send(), PAUSE_MS);
+    return Promise.resolve();
+  };
+  // Leaving does not lose what was typed last.
+  const sendNow = useRef(send);
+  sendNow.current = send;
+  useEffect(
+    () => () => {
+      clearTimeout(timer.current);
+      void sendNow.current();
+    },
+    [],
+  );
+  const keepMine = (mine: Written) => {
+    const current = problem?.current as { version?: number } | undefined;
+    if (current?.version !== undefined) version.current = current.version;
+    void save(mine, true);
+  };
+  return { save, problem, keepMine };
+}
+
+function printedIn(
+  query: Query,
+  language: 'own' | 'cql',
+  { dialect, context }: ReturnType<typeof readerFor>,
+) {
+  return language === 'own' && dialect !== null
+    ? dialect.print(query, context).text
+    : printCql(query, { vocabulary: context.vocabulary ?? '' });
+}
+
+function quoteOf(writings: ReturnType<typeof writingsIn>): '"' | "'" {
+  return writings.find(({ holds }) => holds === 'words')?.before.endsWith("'") === true ? "'" : '"';
+}
