@@ -1,4 +1,4 @@
-import type { BibRecord, DialectDescription } from '@even-lantern/core';
+import type { BibRecord, DialectDescription, StrategyProblem } from '@even-lantern/core';
 
 /** How a database is reached: it ships with the program, somebody gave its address, or a person asks it by hand. */
 export type DatabaseReach = 'shipped' | 'address' | 'hand';
@@ -87,7 +87,7 @@ export interface Rehearsal {
   /** by lane, what all the other lanes find together; null where there is no other */
   without: Record<string, Counted | null>;
   whole: Counted;
-  problems: { laneId: string | null; termId: string | null; message: string }[];
+  problems: StrategyProblem[];
 }
 
 /** A word of the database's index. */

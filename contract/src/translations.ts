@@ -1,4 +1,4 @@
-import type { Effect } from '@even-lantern/core';
+import type { Effect, StrategyProblem } from '@even-lantern/core';
 import type { Counted, ShownLine } from './databases.js';
 
 /** Something that a database’s dialect cannot say. */
@@ -64,5 +64,5 @@ export interface Translation {
   /** how its operators are read without parentheses; null in CQL */
   precedence: string | null;
   lines: TranslatedLine[];
-  problems: { laneId: string | null; termId: string | null; message: string }[];
+  problems: StrategyProblem[];
 }

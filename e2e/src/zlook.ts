@@ -3,7 +3,7 @@ void (async () => {
   const browser = await openBrowser();
   try {
     const shoot = async (name: string) => {
-      await new Promise((resolve) => setTimeout(resolve, 800));
+      await new Promise((resolve) => setTimeout(resolve, 900));
       await browser.screenshot(`/tmp/look/${name}.png`);
     };
     const response = await fetch('http://localhost:5410/api/reviews');
@@ -11,28 +11,28 @@ void (async () => {
     const base = `http://localhost:5410/reviews/${id}`;
     await browser.goTo(base);
     await (await browser.named('Continue as')).click();
-    await browser.goTo(`${base}/databases/add`);
-    await browser.sees('Add a database');
-    await (await browser.find('input[inputmode=url]')).sendKeys('http://127.0.0.1:5411/plain', Key.ENTER);
-    await browser.sees('A first search');
-    await shoot('add-address');
+    await browser.goTo(`${base}/searches?database=corvane`);
+    await browser.sees('What it understood');
+    await browser.press('e');
+    await browser.find('.cm-content');
+    await shoot('edit-whole');
     console.log(await browser.seriousFindings());
-    await browser.goTo(`${base}/databases/add?how=hand`);
-    await browser.sees('way of writing nearest');
-    await shoot('add-hand');
-    console.log(await browser.seriousFindings());
-    await browser.goTo(`${base}/databases`);
-    await browser.sees('Ferrow');
-    await browser.sees('390');
-    await browser.driver.executeScript("[...document.querySelectorAll('h2')].find((e) => e.textContent.includes('Osier')).scrollIntoView()");
-    await shoot('databases-added');
-    await browser.goTo(`${base}/searches?database=ferrow-index`);
-    await browser.sees('Asked by hand');
-    await shoot('hand');
-    console.log(await browser.seriousFindings());
-    await browser.goTo(`${base}/concepts?database=ferrow-index`);
-    await browser.sees('phototherap');
-    await shoot('hand-concepts');
+    await browser.press(Key.ESCAPE);
+    await browser.driver.executeScript("[...document.querySelectorAll(\"[role=grid] button\")].find((b) => b.textContent.includes(\"phototherap\")).click()");
+    await browser.press('e');
+    await browser.find('.cm-content');
+    await browser.press(Key.chord(Key.CONTROL, 'a'), 'title("light" OR "lamps');
+    await shoot('edit-wrong');
+    await browser.press(Key.chord(Key.CONTROL, 'a'), Key.DELETE, 'hea');
+    await shoot('edit-complete');
+    await browser.press(Key.ENTER);
+    await browser.press('photo');
+    await shoot('edit-heading');
+    await browser.press(Key.ENTER);
+    await browser.sees('finds');
+    await shoot('edit-done');
+    await browser.press(Key.ESCAPE);
+    await shoot('edited');
   } finally {
     await browser.close();
   }

@@ -28,7 +28,7 @@ export function plainReading(query: Query): PlainReading {
       return whole(`${phraseInWords(query.phrase)} in ${FIELDS[query.field]}`);
     case 'near': {
       const fields = [...new Set(query.parts.map(({ field }) => FIELDS[field]))];
-      const words = query.parts.map(({ phrase }) => phraseInWords(phrase));
+      const words = query.parts.map(({ phrase }) => quoted(phrase));
       const order = query.ordered ? ', in this order' : '';
       return whole(
         `${words.join(` within ${query.distance} words of `)}${order}, in ${fields.join(' and ')}`,
@@ -85,9 +85,12 @@ function operandInWords(query: Query): string {
 }
 
 function phraseInWords(phrase: readonly WordPattern[]): string {
+  return quoted(phrase) + (phrase.some(({ anyEnding }) => anyEnding) ? ' with any ending' : '');
+}
+
+function quoted(phrase: readonly WordPattern[]): string {
   const words = printPhrase(phrase);
-  const endings = phrase.some(({ anyEnding }) => anyEnding) ? ' with any ending' : '';
-  return (phrase.length > 1 ? `“${words}”` : words) + endings;
+  return phrase.length > 1 ? `“${words}”` : words;
 }
 
 function limitInWords(limit: LimitQuery): string {

@@ -99,7 +99,7 @@ export function compileLanes(
     else lines.push({ number, ...line, query, changes: edit.changes, edited: true, written: edit.written });
     if (edit !== undefined && query === null) {
       const message = `L${number} was written with a reference to a line that does not stand before it any more. Until it is mended, what the lanes give is searched.`;
-      problems.push({ laneId: line.laneId, termId: line.termId, message });
+      problems.push({ laneId: line.laneId, termId: line.termId, line: key, message });
     }
     numbers.set(key, number);
     return number;

@@ -75,7 +75,12 @@ test('a reference to a line that is gone is told, and what the lanes give is sea
   const { lines, problems } = linesWith(edits);
   expect(lines.at(-1)?.edited).toBe(false);
   expect(problems).toEqual([
-    { laneId: null, termId: null, message: expect.stringMatching(/^L6 was written with a reference/) },
+    {
+      laneId: null,
+      termId: null,
+      line: 'whole',
+      message: expect.stringMatching(/^L6 was written with a reference/),
+    },
   ]);
 });
 

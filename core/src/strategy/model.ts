@@ -63,6 +63,8 @@ export interface Line {
 export interface StrategyProblem {
   laneId: string | null;
   termId: string | null;
+  /** the line, where what somebody wrote for it is to mend */
+  line?: string;
   message: string;
 }
 

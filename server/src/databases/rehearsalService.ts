@@ -198,6 +198,6 @@ export function unreadable(
     const line = lines.find((each) => lineKeyOf(each) === key);
     const name = line === undefined ? 'A line' : `L${line.number}`;
     const message = `${name} was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
-    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, message }];
+    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, line: key, message }];
   });
 }

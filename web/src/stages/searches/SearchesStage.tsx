@@ -10,11 +10,12 @@ import { useReview } from '../../app/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { Count, formatCount } from '../../parts/Count.js';
+import { Count } from '../../parts/Count.js';
 import { LinePane } from './LinePane.js';
 import { RunProgress } from './RunProgress.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
+import { ToSettle } from './ToSettle.js';
 import { useRun } from './useRun.js';
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
@@ -109,24 +110,20 @@ export function SearchesStage() {
           </button>
         </ProblemNote>
       )}
-      {problems.length > 0 && (
-        <section aria-label="To settle before a run" className="flex flex-col gap-1">
-          {problems.map(({ message, termId, laneId }) => (
-            <div key={message + String(termId ?? laneId)} className="problem">
-              {message}{' '}
-              <Link
-                className="link"
-                to={{
-                  pathname: termId === null && laneId === null ? '../question' : '../concepts',
-                  search: termId === null ? '' : `?term=${termId}`,
-                }}
-                relative="path"
-              >
-                go there
-              </Link>
-            </div>
-          ))}
-        </section>
+      {database !== null && (
+        <ToSettle
+          problems={problems.filter(
+            ({ line: key }) => !editing || key === undefined || key !== translated?.key,
+          )}
+          review={review}
+          database={database}
+          onMend={(key) => {
+            const number = translation?.lines.find((each) => each.key === key)?.number;
+            if (number === undefined) return;
+            setChosen(number);
+            setEditing(true);
+          }}
+        />
       )}
       {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && (
         <p className="quiet">There is nothing to search yet.</p>

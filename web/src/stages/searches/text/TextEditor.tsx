@@ -25,6 +25,40 @@ interface TextEditorProps {
 
 const SEVERITY = { wrong: 'error', caution: 'warning' } as const;
 
+/** As strings look that are read. */
+const LOOK = EditorView.theme({
+  '&': {
+    border: '1px solid var(--rule)',
+    borderRadius: 'var(--radius-box)',
+    background: 'var(--color-base-100)',
+    color: 'var(--color-base-content)',
+    maxHeight: '40vh',
+  },
+  '&.cm-focused': { outline: '2px solid var(--color-info)', outlineOffset: '1px' },
+  '.cm-content': {
+    fontFamily: 'var(--font-mono)',
+    fontSize: '12.5px',
+    lineHeight: '1.9',
+    padding: '0.6rem',
+    caretColor: 'var(--color-base-content)',
+  },
+  '&.cm-focused .cm-matchingBracket': { background: 'var(--bar-rest)', fontWeight: '700' },
+  '&.cm-focused .cm-nonmatchingBracket': { background: 'transparent', color: 'var(--color-error)' },
+  '.cm-tooltip': {
+    border: '1px solid var(--rule)',
+    background: 'var(--color-base-100)',
+    color: 'var(--color-base-content)',
+    fontSize: '13px',
+  },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul': { fontFamily: 'var(--font-mono)', maxHeight: '16rem' },
+  '.cm-tooltip.cm-tooltip-autocomplete > ul > li': { padding: '0.15rem 0.5rem' },
+  '.cm-tooltip-autocomplete ul li[aria-selected]': {
+    background: 'var(--color-base-content)',
+    color: 'var(--color-base-100)',
+  },
+  '.cm-completionDetail': { fontFamily: 'var(--font-sans)', fontStyle: 'normal', opacity: '0.85' },
+});
+
 /** Editing a string, with its errors in place, its brackets matched, and what can be written offered. */
 export default function TextEditor(props: TextEditorProps) {
   const { label, text, quote, onChange } = props;
@@ -64,6 +98,7 @@ export default function TextEditor(props: TextEditorProps) {
       { delay: 150 },
     );
     return [
+      LOOK,
       stringLanguage(quote),
       bracketMatching(),
       autocompletion({ override: [complete], icons: false }),
@@ -85,7 +120,6 @@ export default function TextEditor(props: TextEditorProps) {
   }, [quote, label]);
   return (
     <CodeMirror
-      className="string-editor"
       value={text}
       autoFocus
       theme="none"
@@ -93,6 +127,8 @@ export default function TextEditor(props: TextEditorProps) {
         lineNumbers: false,
         foldGutter: false,
         highlightActiveLine: false,
+        // The browser's own cursor and selection do.
+        drawSelection: false,
         autocompletion: false,
         bracketMatching: false,
         // Tab goes on to the next control, as everywhere else.

@@ -35,6 +35,7 @@ export function completionsAt(
   const key = typed.toLowerCase();
   const options = writings
     .filter(({ before, what }) => before.toLowerCase().startsWith(key) || what.toLowerCase().startsWith(key))
+    .sort((a, b) => a.before.length - b.before.length)
     .map(({ what, before, after, holds }): Completion => {
       const space = holds === 'nothing' && !before.endsWith('-') ? ' ' : '';
       return {
