@@ -23,6 +23,30 @@ export interface DatabaseProfile {
   about: DatabaseAbout | null;
 }
 
+/** All databases that are known. */
+export interface DatabaseList {
+  databases: DatabaseProfile[];
+  /** those that do not answer */
+  failed: { id: string; reason: string }[];
+  /** the ids of all, those that ship with the program first */
+  order: string[];
+}
+
+/** How what a strategy finds in one database is found in the others too. */
+export interface Overlap {
+  databases: Record<
+    string,
+    {
+      /** works, each once; null where they cannot be compared */
+      works: number | null;
+      /** of them, found in another database too */
+      elsewhere: number | null;
+      /** why they cannot be compared */
+      reason: string | null;
+    }
+  >;
+}
+
 /** What a database says of itself to those who have to choose. */
 export interface DatabaseAbout {
   covers: string;

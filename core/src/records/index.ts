@@ -7,6 +7,7 @@ export { MODS_NAMESPACE, recordFromMods, recordToMods } from './mods.js';
 export { accessionFor, readRecords, recordFromXml } from './readRecords.js';
 export { recordsToRis } from './ris.js';
 export { recordsFromRis, type ReadRecords, type RecordTrouble } from './risReader.js';
+export { sharedWorks, workSigns, type Shared, type WorkSigns } from './sameWork.js';
 export { sectionsOf } from './sections.js';
 export { childAt, childrenNamed, escapeXml, parseXml, textAt } from './xml.js';
 export type { XmlElement, XmlResult } from './xml.js';

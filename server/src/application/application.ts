@@ -19,6 +19,7 @@ import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { CandidatesService } from '../databases/candidatesService.js';
 import { ReadingService } from '../databases/readingService.js';
+import { OverlapService } from '../databases/overlapService.js';
 import { RehearsalService } from '../databases/rehearsalService.js';
 import { DemoService } from '../demo/demoService.js';
 import { HealthController } from '../health/healthController.js';
@@ -99,6 +100,7 @@ class ApplicationModule {
         AddedDatabasesService,
         CandidatesService,
         RehearsalService,
+        OverlapService,
         TranslationService,
         LedgerService,
         RunsService,

@@ -17,6 +17,7 @@ import { Validated } from '../application/validated.js';
 import { DatabasesService } from './databasesService.js';
 import { CandidatesService } from './candidatesService.js';
 import { ChoicesService } from './choicesService.js';
+import { OverlapService } from './overlapService.js';
 import { RehearsalService } from './rehearsalService.js';
 
 @ApiTags('databases')
@@ -27,6 +28,7 @@ export class DatabasesController {
     private readonly candidates: CandidatesService,
     private readonly rehearsals: RehearsalService,
     private readonly choices: ChoicesService,
+    private readonly overlaps: OverlapService,
   ) {}
 
   @Get('databases')
@@ -91,6 +93,12 @@ export class DatabasesController {
     @Actor() person: Person,
   ) {
     return this.choices.choose(id, database, body, person);
+  }
+
+  @Get('reviews/:id/overlap')
+  @ApiOperation({ summary: 'What each database finds of a review’s strategy that others find too' })
+  overlap(@Param('id') id: string) {
+    return this.overlaps.of(id);
   }
 
   @Get('reviews/:id/rehearsal')

@@ -13,7 +13,14 @@ import {
   type Vocabulary,
   type WordPattern,
 } from '@even-lantern/core';
-import type { Counted, DatabaseProfile, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
+import type {
+  Counted,
+  DatabaseList,
+  DatabaseProfile,
+  IndexWord,
+  IndexWords,
+  Sample,
+} from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
 import {
   DatabaseError,
@@ -69,7 +76,7 @@ export class DatabasesService {
   }
 
   /** All databases; one that does not answer is left out of the list and named in `failed`. */
-  async list(): Promise<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }> {
+  async list(): Promise<DatabaseList> {
     const databases: DatabaseProfile[] = [];
     const failed: { id: string; reason: string }[] = [];
     const asked = [...this.connectors].map(([id, connector]) => this.profileOf(id, connector));
@@ -77,7 +84,7 @@ export class DatabasesService {
       if ('reason' in answer) failed.push(answer);
       else databases.push(answer);
     }
-    return { databases, failed };
+    return { databases, failed, order: [...this.connectors.keys()] };
   }
 
   private async profileOf(

@@ -5,6 +5,7 @@ import {
   type Candidates,
   type ChoiceChange,
   type DatabaseChoice,
+  type DatabaseList,
   type DatabaseProfile,
   type Decision,
   type ElementChange,
@@ -21,6 +22,7 @@ import {
   type NewRun,
   type NewSettlement,
   type NewTerm,
+  type Overlap,
   type Overview,
   type Person,
   type Problem,
@@ -134,7 +136,7 @@ export const api = createApi({
       query: ({ reviewId, lanes }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lanes }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts']),
     }),
-    databases: build.query<{ databases: DatabaseProfile[]; failed: { id: string; reason: string }[] }, void>({
+    databases: build.query<DatabaseList, void>({
       query: () => 'databases',
       providesTags: ['Databases'],
     }),
@@ -195,6 +197,10 @@ export const api = createApi({
     rehearsal: build.query<Rehearsal, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/rehearsal`, params: { database } }),
       providesTags: ['Counts'],
+    }),
+    overlap: build.query<Overlap, string>({
+      query: (review) => `reviews/${review}/overlap`,
+      providesTags: ['Counts', 'Databases'],
     }),
     translation: build.query<Translation, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),

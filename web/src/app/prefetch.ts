@@ -13,7 +13,7 @@ export async function prefetch({ dispatch }: typeof theStore, { pathname, search
   const asked = dispatch(api.endpoints.databases.initiate());
   const { data } = await asked;
   asked.unsubscribe();
-  const database = chosenDatabase(data?.databases ?? [], new URLSearchParams(search));
+  const database = chosenDatabase(data ?? { databases: [], order: [] }, new URLSearchParams(search));
   if (database !== null) {
     dispatch(api.util.prefetch('rehearsal', { review, database: database.id }, {}));
   }

@@ -1,4 +1,4 @@
-import type { DatabaseProfile } from '@even-lantern/contract';
+import type { DatabaseList, DatabaseProfile } from '@even-lantern/contract';
 import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
 import { api } from './api.js';
@@ -16,13 +16,17 @@ export interface DatabaseChoice {
   choose: (id: string) => void;
 }
 
-/** The database that an address names, or that was chosen last; the first where there is no such. */
+/**
+ * The database that an address names, or that was chosen last, or else the first of all. Null where it does not
+ * answer: counts of another would pass for its own.
+ */
 export function chosenDatabase(
-  databases: readonly DatabaseProfile[],
+  { databases, order }: Pick<DatabaseList, 'databases' | 'order'>,
   params: URLSearchParams,
 ): DatabaseProfile | null {
-  const chosen = params.get('database') ?? localStorage.getItem(REMEMBERED);
-  return databases.find(({ id }) => id === chosen) ?? databases[0] ?? null;
+  const wanted = [params.get('database'), localStorage.getItem(REMEMBERED), order[0]];
+  const chosen = wanted.find((id) => id !== null && id !== undefined && order.includes(id));
+  return databases.find(({ id }) => id === chosen) ?? null;
 }
 
 /** Which database counts come from. It is part of the address, so that an address opens the same counts. */
@@ -33,9 +37,8 @@ export function useDatabaseChoice(): DatabaseChoice {
   const chosen = inAddress ?? localStorage.getItem(REMEMBERED);
   const databases = data?.databases ?? [];
   const failed = data?.failed ?? [];
-  const known = chosen !== null && [...databases, ...failed].some(({ id }) => id === chosen);
-  const unanswered = failed.some(({ id }) => id === chosen);
-  const database = unanswered ? null : chosenDatabase(databases, params);
+  const known = chosen !== null && data?.order.includes(chosen) === true;
+  const database = data === undefined ? null : chosenDatabase(data, params);
 
   // Links within the interface do not carry it, so it is put back after each of them.
   useEffect(() => {

@@ -46,7 +46,7 @@ export const summaryOf = (
   databases: string[],
 ): VocabularySummary => ({ id, name, release, headings: headings.length, databases, imported: null });
 
-const database: DatabaseProfile = {
+export const database: DatabaseProfile = {
   id: 'db',
   name: 'A database',
   description: '',

@@ -170,7 +170,11 @@ describe('a lane in all vocabularies', () => {
       (lane) => <LaneAcross lane={lane} onClose={() => undefined} />,
       {
         ...crosswalkServer(first),
-        'GET databases': () => ({ databases: [profile('A', vocabulary), profile('B', care)], failed: [] }),
+        'GET databases': () => ({
+          databases: [profile('A', vocabulary), profile('B', care)],
+          failed: [],
+          order: ['A', 'B'],
+        }),
         'GET reviews/r1/rehearsal': ({ path }: Asked) => rehearsal(path, 40),
       },
     );

@@ -1,5 +1,5 @@
 import { dialectFrom, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
-import type { DatabaseChoice, DatabaseProfile } from '@even-lantern/contract';
+import type { DatabaseChoice, DatabaseProfile, Overlap } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
@@ -27,6 +27,7 @@ export function DatabasesStage() {
   const { data, error } = api.useDatabasesQuery();
   const { data: choices = [] } = api.useDatabaseChoicesQuery(review.id);
   const databases = data?.databases ?? [];
+  const overlap = api.useOverlapQuery(review.id);
   const rehearsals = useEachRehearsal(
     review.id,
     databases.map(({ id }) => id),
@@ -67,6 +68,11 @@ export function DatabasesStage() {
                   <Count hits={rehearsal?.whole.hits ?? null} error={rehearsal?.whole.error ?? null} />
                 </span>
               </p>
+              <SharedWith
+                overlap={overlap.currentData?.databases[database.id]}
+                asking={overlap.isFetching}
+                found={rehearsal?.whole.hits ?? null}
+              />
               {database.reached === 'hand' && rehearsal?.whole.hits === null && (
                 <p className="text-sm">
                   <Link className="link" to={`../searches?database=${database.id}`} relative="path">
@@ -159,6 +165,32 @@ function abilitiesOf({ abilities: { headings, near, oneLetter, inPhrase, lines }
 /** `careSetting` as `care setting`. */
 function spacedName(field: string): string {
   return field.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+}
+
+/** How much of what is found here the other databases have too. */
+function SharedWith({
+  overlap,
+  asking,
+  found,
+}: {
+  overlap: Overlap['databases'][string] | undefined;
+  asking: boolean;
+  found: number | null;
+}) {
+  if (found === null || found === 0) return null;
+  if (overlap === undefined) {
+    return asking ? <p className="quiet text-sm">Comparing with the others …</p> : null;
+  }
+  const { works, elsewhere, reason } = overlap;
+  if (works === null || elsewhere === null) {
+    return <p className="quiet text-sm">Not compared with the others: {reason}</p>;
+  }
+  return (
+    <p className="quiet text-sm">
+      <b className="text-base-content">{formatCount(works - elsewhere)}</b> of {formatCount(works)} works only
+      here; {formatCount(elsewhere)} in others too
+    </p>
+  );
 }
 
 interface ChooseProps {

@@ -27,13 +27,22 @@ const profile = (id: string, name: string, suits: number): DatabaseProfile => ({
   },
 });
 
-function show(choices: DatabaseChoice[] = []) {
+function show(choices: DatabaseChoice[] = [], old: Partial<DatabaseProfile> = {}) {
   return renderInReview(reviewWith([]), () => <DatabasesStage />, {
     'GET databases': () => ({
-      databases: [profile('old', 'Old index', 1), profile('new', 'New index', 3)],
+      databases: [{ ...profile('old', 'Old index', 1), ...old }, profile('new', 'New index', 3)],
       failed: [{ id: 'gone', reason: 'it cannot be reached.' }],
+      order: ['old', 'new', 'gone'],
     }),
     'GET reviews/r1/databases': () => choices,
+    'GET reviews/r1/overlap': () => ({
+      databases: {
+        new: { works: 1200, elsewhere: 300, reason: null },
+        old: { works: null, elsewhere: null, reason: 'It does not answer.' },
+      },
+    }),
+    'DELETE databases/old': () => null,
+    'POST databases/old/restoration': () => profile('old', 'Old index', 1),
     'GET reviews/r1/rehearsal': () => ({ whole: { hits: 1234, error: null }, problems: [{ message: 'x' }] }),
     'PUT reviews/r1/databases/old': ({ body }: Asked) => {
       choices = [
@@ -92,4 +101,43 @@ test('a simulated database goes on to its next release, and one without says not
   await user.click((await entry('Old index')).getByRole('button', { name: 'Go on to 2027-01-15' }));
   expect(await screen.findByText('Old index is now in release 2027-01-15.')).toBeTruthy();
   expect((await entry('New index')).queryByRole('button')).toBeNull();
+});
+
+test('how much the other databases have too is told, or why it cannot be', async () => {
+  show();
+  expect(
+    await (await entry('New index')).findByText(/of 1 200 works only here; 300 in others too/),
+  ).toBeTruthy();
+  expect(
+    await (await entry('Old index')).findByText('Not compared with the others: It does not answer.'),
+  ).toBeTruthy();
+});
+
+test('a database that was added is taken from the list; one that ships with the program is not', async () => {
+  const { user, asked } = show([], { reached: 'address', simulated: false });
+  const old = await entry('Old index');
+  expect(old.getByText(/added by its address/)).toBeTruthy();
+  await user.click(old.getByRole('button', { name: 'Take it from the list' }));
+  expect(await screen.findByText(/What was run in it stays in the ledger/)).toBeTruthy();
+  expect((await entry('New index')).queryByRole('button', { name: 'Take it from the list' })).toBeNull();
+  await user.keyboard('{Control>}z{/Control}');
+  await waitFor(() => expect(asked.some(({ path }) => path === 'databases/old/restoration')).toBe(true));
+});
+
+test('for a database that is asked by hand there is the way to enter what it finds', async () => {
+  renderInReview(reviewWith([]), () => <DatabasesStage />, {
+    'GET databases': () => ({
+      databases: [
+        { ...profile('ferrow', 'Ferrow', 1), reached: 'hand', about: null, simulated: false, release: '' },
+      ],
+      failed: [],
+      order: ['ferrow'],
+    }),
+    'GET reviews/r1/databases': () => [],
+    'GET reviews/r1/rehearsal': () => ({ whole: { hits: null, error: 'Not yet.' }, problems: [] }),
+    'GET reviews/r1/overlap': () => ({ databases: {} }),
+  });
+  const link = await (await entry('Ferrow')).findByRole('link', { name: 'Enter what it finds' });
+  expect(link.getAttribute('href')).toContain('/searches?database=ferrow');
+  expect(screen.getByText('release not told')).toBeTruthy();
 });

@@ -40,13 +40,19 @@ export function SearchesStage() {
     });
   const [chosen, setChosen] = useState<number | null>(null);
   const [editing, setEditing] = useState(false);
+  const [asked, setAsked] = useState<{ database: string; release: string } | null>(null);
+  // What was chosen for one database says nothing of another.
+  const earlier =
+    asked !== null && asked.database === database?.id && asked.release !== database.release
+      ? asked.release
+      : undefined;
   const lanes = lanesOfReview(review);
   const lines = rehearsal?.lines ?? [];
   const line = lines.find(({ number }) => number === chosen) ?? lines.at(-1);
   const problems = rehearsal?.problems ?? [];
   const translated = translation?.lines.find(({ number }) => number === line?.number);
   const start = () => {
-    if (!run.busy) void run.start();
+    if (!run.busy) void run.start(earlier);
   };
   const copyText = (text: string, name: string) => {
     navigator.clipboard.writeText(text).then(
@@ -91,6 +97,23 @@ export function SearchesStage() {
             <button className="btn btn-quiet btn-sm" onClick={() => showBeside(null)}>
               <X className="h-4 w-4" aria-hidden="true" /> One alone
             </button>
+          )}
+          {database !== null && database.releases.length > 1 && (
+            <ChoiceMenu
+              label="Release to run against"
+              text={earlier === undefined ? 'Against its present release' : `Against release ${earlier}`}
+              side="right"
+              chosen={earlier ?? database.release}
+              choices={[...database.releases].reverse().map((release) => ({
+                id: release,
+                name: release,
+                detail:
+                  release === database.release
+                    ? 'present; counts come from it'
+                    : 'earlier: a run repeats what was found then',
+              }))}
+              onChoose={(release) => setAsked({ database: database.id, release })}
+            />
           )}
           <button
             className="btn btn-primary"

@@ -1,7 +1,7 @@
 import type { Rehearsal, RehearsedLine, TranslatedLine, Translation } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import { Refusal, type Asked } from '../../testing/fakeServer.js';
-import { renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
+import { database, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { wordsContent } from '../concepts/headingContent.js';
 import { RunProgress } from './RunProgress.js';
 import { SearchesStage } from './SearchesStage.js';
@@ -140,6 +140,7 @@ test('two databases stand side by side, line by line, and each string can be cop
     'GET databases': () => ({
       databases: [profile('db', 'A database'), profile('other', 'Another')],
       failed: [],
+      order: ['db', 'other'],
     }),
     'GET reviews/r1/translation': () =>
       translation([translated(1, { changes: ['searched as words'] }), ...ALL_LINES.slice(1)]),
@@ -152,6 +153,111 @@ test('two databases stand side by side, line by line, and each string can be cop
   const write = jest.spyOn(navigator.clipboard, 'writeText');
   await user.click(within(table).getByRole('button', { name: 'Copy L2 for Another' }));
   expect(write).toHaveBeenCalledWith('words("2")');
+});
+
+test('an earlier release can be chosen for the run', async () => {
+  const { user, asked } = renderInReview(
+    reviewWith([term('t', wordsContent('light'))]),
+    () => <SearchesStage />,
+    {
+      'GET reviews/r1/rehearsal': () => rehearsal({}),
+      'GET reviews/r1/translation': () => translation(ALL_LINES),
+      'GET reviews/r1/ledger': () => ({ entries: [], brokenAt: null, running: null }),
+    },
+    { ...database, releases: ['2026-07-01', '2026-10-01'] },
+  );
+  await user.click(await screen.findByRole('combobox', { name: /Release to run against/ }));
+  await user.click(await screen.findByRole('option', { name: /2026-07-01/ }));
+  await user.click(screen.getByRole('button', { name: /Run and log/ }));
+  await waitFor(() =>
+    expect(asked.find(({ path }) => path === 'reviews/r1/runs')?.body).toMatchObject({
+      release: '2026-07-01',
+    }),
+  );
+});
+
+const HAND = { ...database, reached: 'hand' as const, release: '' };
+const byHand = (more: Record<string, (asked: Asked) => unknown> = {}) =>
+  renderInReview(
+    reviewWith([term('t', wordsContent('light'))]),
+    () => <SearchesStage />,
+    {
+      'GET reviews/r1/rehearsal': () =>
+        rehearsal({
+          lines: rehearsal({}).lines.map((each) => ({ ...each, hits: null, error: 'Nobody yet.' })),
+        }),
+      'GET reviews/r1/translation': () => translation(ALL_LINES),
+      'POST databases/db/answers': () => ({
+        id: 'a1',
+        hits: 40,
+        enteredBy: 'Ada',
+        enteredAt: '2026-11-01T10:00:00Z',
+        records: 38,
+      }),
+      'PUT databases/db/answers': () => ({
+        id: 'a1',
+        hits: 41,
+        enteredBy: 'Ada',
+        enteredAt: '2026-11-01T10:00:00Z',
+        records: 38,
+      }),
+      ...more,
+    },
+    HAND,
+  );
+
+test('where a person asks, the count is entered beside the string, and missing counts are no trouble', async () => {
+  const { user, asked } = byHand();
+  expect(await screen.findByText(/40, entered by Ada, 1 Nov 2026/)).toBeTruthy();
+  expect(screen.queryByText('Nobody yet.')).toBeNull();
+  const field = screen.getByRole('textbox', { name: 'Records that L3 finds' });
+  await user.type(field, 'many{Enter}');
+  expect(screen.getByText('A whole number, digits only.')).toBeTruthy();
+  await user.clear(field);
+  await user.type(field, '41{Enter}');
+  await waitFor(() =>
+    expect(asked.filter(({ method }) => method === 'PUT').map(({ body }) => body)).toEqual([
+      { text: 'words("3")', hits: 41 },
+    ]),
+  );
+});
+
+test('where a person asks, exported files are given back, and fewer records than were counted are told', async () => {
+  const { user, asked } = byHand({
+    'POST databases/db/answers/a1/records': () => ({ read: 2, added: 2, total: 40, troubles: [] }),
+  });
+  expect(await screen.findByText('38 records given; 40 were counted.')).toBeTruthy();
+  await user.upload(screen.getByLabelText('Exported file of records'), new File(['TY  - JOUR'], 'a.ris'));
+  expect(await screen.findByText('2 records read, 2 of them new.')).toBeTruthy();
+  const sent = asked.find(({ path }) => path === 'databases/db/answers/a1/records');
+  expect(sent?.headers.get('content-type')).toBe('text/plain');
+});
+
+test('a line written by hand is marked, with who wrote it and what the lanes would find', async () => {
+  const written = {
+    language: 'own' as const,
+    text: 'title("x")',
+    at: '2026-11-01T10:00:00Z',
+    person: 'Ada',
+    problem: null,
+  };
+  show(() => rehearsal({}), {
+    'GET reviews/r1/translation': () =>
+      translation([...ALL_LINES.slice(0, 2), translated(3, { written, sent: 'title("x")' })]),
+  });
+  expect(
+    await screen.findByText(/Written by hand by Ada, 1 Nov 2026.*The lanes would give a line that finds 3/),
+  ).toBeTruthy();
+  expect(screen.getByLabelText('Written by hand:')).toBeTruthy();
+});
+
+test('many things to settle wait to be opened, and a line that cannot be read is opened to be mended', async () => {
+  const problem = (line: string) => ({ laneId: null, termId: null, line, message: `Mend ${line}.` });
+  const { user } = show(() => rehearsal({ problems: ['whole', 'a', 'b'].map(problem) }));
+  const section = await screen.findByRole('region', { name: 'To settle before a run' });
+  await user.click(within(section).getByText('3 things to settle before this can be run'));
+  await user.click(within(section).getAllByRole('button', { name: 'mend it' })[0] as HTMLElement);
+  expect(await screen.findByRole('region', { name: 'L3 as text' })).toBeTruthy();
 });
 
 test('what is to settle before a run is told with the way there', async () => {

@@ -10,7 +10,8 @@ export interface RunState {
   run: Run | null;
   busy: boolean;
   problem: Problem | null;
-  start(): Promise<void>;
+  /** @param release an earlier one of the database; the present where it is not given */
+  start(release?: string): Promise<void>;
   stop(): void;
 }
 
@@ -41,10 +42,13 @@ export function useRun(reviewId: string, database: string | null): RunState {
     run,
     busy: followed !== null || starting.isLoading,
     problem: starting.error === undefined ? null : problemOf(starting.error),
-    async start() {
+    async start(release) {
       if (database === null) return;
       const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-      const result = await startRun({ reviewId, run: { database, timeZone } });
+      const result = await startRun({
+        reviewId,
+        run: { database, timeZone, ...(release === undefined ? {} : { release }) },
+      });
       if (result.data) setRun(result.data);
     },
     stop() {

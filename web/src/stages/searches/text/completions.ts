@@ -33,9 +33,11 @@ export function completionsAt(
   }
   const typed = /[\p{L}\p{N}_.:]*$/u.exec(text)?.[0] ?? '';
   const key = typed.toLowerCase();
+  const begins = (text: string) => text.toLowerCase().startsWith(key);
+  const byName = ({ before }: Writing) => (begins(before) ? 0 : 1);
   const options = writings
-    .filter(({ before, what }) => before.toLowerCase().startsWith(key) || what.toLowerCase().startsWith(key))
-    .sort((a, b) => a.before.length - b.before.length)
+    .filter(({ before, what }) => begins(before) || begins(what))
+    .sort((a, b) => byName(a) - byName(b) || a.before.length - b.before.length)
     .map(({ what, before, after, holds }): Completion => {
       const space = holds === 'nothing' && !before.endsWith('-') ? ' ' : '';
       return {
