@@ -52,7 +52,7 @@ export async function lightReview(
   const whole = { name: 'A database', dialect: 'corvane', vocabulary, records: RECORDS, ...database };
   // The vocabulary of headings is known by the first database, whatever the second has.
   const server = await testApplication({
-    first: indexedConnector({ ...whole, dialect: 'corvane', vocabulary }),
+    first: indexedConnector({ ...whole, dialect: 'corvane', vocabulary, records: RECORDS }),
     db: indexedConnector(whole, asked),
   });
   const review = (await server.post('/api/reviews', { title: 'Light' })).body as Review;
