@@ -8,11 +8,15 @@ import { join } from 'node:path';
 
 export interface Stack {
   address: string;
+  /** address of a server that ships as no database and can be added */
+  plainServer: string;
   /** stops the stand-ins, as when a database goes down */
   stopStandIns(): Promise<void>;
   startStandIns(): Promise<void>;
   /** cuts every connection to the stand-ins after so many more searches; null lets all through */
   cutAfter(searches: number | null): void;
+  /** tells a stand-in to have a trouble, or none any more; some so many times */
+  trouble(database: string, kind: string | null, times?: number): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -25,6 +29,8 @@ export async function startStack(): Promise<Stack> {
     ...process.env,
     PORT: String(port),
     EVEN_LANTERN_DATA: data,
+    // The server that tests add is on this machine.
+    EVEN_LANTERN_PRIVATE_ADDRESSES: 'yes',
   };
   const line = await openLine(linePort, standInsPort);
   const start = (program: string, itsStandInsPort: number) =>
@@ -41,20 +47,38 @@ export async function startStack(): Promise<Stack> {
     await ended(standIns);
     standIns = null;
   };
-  await startStandIns();
-  const server = start('server/dist/main.js', linePort);
+  let server: ChildProcess | null = null;
+  const stop = async () => {
+    line.close();
+    await Promise.all([ended(server), ended(standIns)]);
+    rmSync(data, { recursive: true, force: true });
+  };
   const address = `http://localhost:${port}`;
-  await answering(`http://127.0.0.1:${port}/api/health`);
+  try {
+    await startStandIns();
+    server = start('server/dist/main.js', linePort);
+    await answering(`http://127.0.0.1:${port}/api/health`);
+  } catch (error) {
+    await stop();
+    throw error;
+  }
   return {
     address,
+    plainServer: `http://127.0.0.1:${standInsPort}/plain`,
     startStandIns,
     stopStandIns,
     cutAfter: line.cutAfter,
-    async stop() {
-      line.close();
-      await Promise.all([ended(server), ended(standIns)]);
-      rmSync(data, { recursive: true, force: true });
+    async trouble(database, kind, times) {
+      const control = `http://127.0.0.1:${standInsPort}/control/${database}/trouble`;
+      const headers = { 'Content-Type': 'application/json' };
+      const response = await fetch(control, {
+        method: 'POST',
+        headers,
+        body: JSON.stringify({ kind, times, delay: 12_000 }),
+      });
+      if (!response.ok) throw new Error(`no trouble could be made: ${response.status}`);
     },
+    stop,
   };
 }
 
@@ -71,6 +95,7 @@ async function openLine(port: number, target: number) {
     }
     const onward = request({ host: '127.0.0.1', port: target, method, path: url, headers }, (answer) => {
       outgoing.writeHead(answer.statusCode ?? 502, answer.headers);
+      answer.on('error', () => outgoing.destroy());
       answer.pipe(outgoing);
     });
     onward.on('error', () => outgoing.destroy());
@@ -97,7 +122,7 @@ async function freePort(): Promise<number> {
 }
 
 async function answering(address: string): Promise<void> {
-  for (let tries = 0; tries < 300; tries += 1) {
+  for (let tries = 0; tries < 1200; tries += 1) {
     try {
       if ((await fetch(address)).ok) return;
     } catch {
@@ -105,7 +130,7 @@ async function answering(address: string): Promise<void> {
     }
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  throw new Error(`${address} did not answer within 30 seconds`);
+  throw new Error(`${address} did not answer within two minutes`);
 }
 
 async function ended(child: ChildProcess | null): Promise<void> {

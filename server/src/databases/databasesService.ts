@@ -22,6 +22,7 @@ import type {
   Sample,
 } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
+import { within } from './patience.js';
 import {
   DatabaseError,
   type CountAnswer,
@@ -41,6 +42,10 @@ export interface OpenDatabase {
   dialect: Dialect | null;
 }
 
+/** How long a list waits for one database. */
+const PATIENCE_MS = 1500;
+/** How long looking for a vocabulary waits for one, since a vocabulary takes longer to read. */
+const VOCABULARY_MS = 8000;
 const REMEMBERED_COUNTS = 20_000;
 /** Words asked for in one scan, and listed at most. */
 const SCAN_PAGE = 200;
@@ -56,6 +61,9 @@ export class DatabasesService {
 
   /** what databases made of strings in their own dialect, by the same keys */
   private readonly understood = new LRUCache<string, CountAnswer>({ max: REMEMBERED_COUNTS });
+
+  /** descriptions that are being asked for now, by database */
+  private readonly profiles = new Map<string, ReturnType<typeof this.profileOf>>();
 
   /** counts that are being asked for now, by the same keys */
   private readonly asking = new Map<string, Promise<Counted>>();
@@ -75,16 +83,29 @@ export class DatabasesService {
     this.connectors.delete(id);
   }
 
-  /** All databases; one that does not answer is left out of the list and named in `failed`. */
+  /**
+   * All databases; one that does not answer is left out of the list and named in `failed`. One that takes its time
+   * does not hold up the others.
+   */
   async list(): Promise<DatabaseList> {
     const databases: DatabaseProfile[] = [];
     const failed: { id: string; reason: string }[] = [];
-    const asked = [...this.connectors].map(([id, connector]) => this.profileOf(id, connector));
+    const asked = [...this.connectors].map(([id, connector]) =>
+      within(PATIENCE_MS, this.profileSoon(id, connector), { id, reason: 'it has not answered yet.' }),
+    );
     for (const answer of await Promise.all(asked)) {
       if ('reason' in answer) failed.push(answer);
       else databases.push(answer);
     }
     return { databases, failed, order: [...this.connectors.keys()] };
+  }
+
+  /** Whoever asks while the database is being asked waits for the same answer. */
+  private profileSoon(id: string, connector: DatabaseConnector): ReturnType<typeof this.profileOf> {
+    const profile =
+      this.profiles.get(id) ?? this.profileOf(id, connector).finally(() => this.profiles.delete(id));
+    this.profiles.set(id, profile);
+    return profile;
   }
 
   private async profileOf(
@@ -118,15 +139,19 @@ export class DatabasesService {
 
   /** A vocabulary that one of the databases serves; null when none does that answers. */
   async vocabularyById(id: string): Promise<Vocabulary | null> {
-    for (const connector of this.connectors.values()) {
+    const serving = async (connector: DatabaseConnector): Promise<Vocabulary | null> => {
       try {
         const description = await connector.explain();
-        if (description.vocabulary?.id === id) return await this.vocabularyOf(connector, description);
+        return description.vocabulary?.id === id ? await this.vocabularyOf(connector, description) : null;
       } catch (error) {
         if (!(error instanceof DatabaseError)) throw error;
+        return null;
       }
-    }
-    return null;
+    };
+    const found = await Promise.all(
+      [...this.connectors.values()].map((connector) => within(VOCABULARY_MS, serving(connector), null)),
+    );
+    return found.find((vocabulary) => vocabulary !== null) ?? null;
   }
 
   /**

@@ -5,11 +5,14 @@ import { LRUCache } from 'lru-cache';
 import { ProblemException } from '../application/problem.js';
 import { DatabaseError } from './databaseConnector.js';
 import { DatabasesService } from './databasesService.js';
+import { within } from './patience.js';
 import { ReadingService, type ReviewReading } from './readingService.js';
 
 /** A strategy that finds more is too broad to be compared record by record. */
 const MOST_RECORDS = 3000;
 const REMEMBERED = 40;
+/** How long the comparison waits for one database. */
+const PATIENCE_MS = 8000;
 
 interface Found {
   id: string;
@@ -30,7 +33,12 @@ export class OverlapService {
 
   async of(reviewId: string): Promise<Overlap> {
     const { databases } = await this.databases.list();
-    const found = await Promise.all(databases.map(({ id }) => this.find(reviewId, id)));
+    const found = await Promise.all(
+      databases.map(({ id }) => {
+        const late: Found = { id, works: null, reason: 'It has not answered in time.' };
+        return within(PATIENCE_MS, this.find(reviewId, id), late);
+      }),
+    );
     const compared = found.filter((each): each is Found & { works: WorkSigns[] } => each.works !== null);
     const shared = sharedWorks(compared.map(({ works }) => works));
     return {

@@ -25,7 +25,7 @@ export function AddDatabase() {
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
-        <Link className="link text-sm" to="../databases" relative="path">
+        <Link className="link text-sm" to=".." relative="path">
           Where to search
         </Link>
         <h1 className="text-[17px] font-bold">Add a database</h1>
@@ -248,7 +248,7 @@ function AddForm({ database, children }: { database: NewDatabase; children: Reac
       .then(
         ({ name }) => {
           toast(`Added ${name}.`);
-          void navigate('../databases', { relative: 'path' });
+          void navigate('..', { relative: 'path' });
         },
         () => undefined,
       );

@@ -1,0 +1,214 @@
+/** One strategy in several databases: headings settled, strings written by hand, databases added, troubles told. */
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Key, openBrowser, type Browser } from './browser.js';
+import { startStack, type Stack } from './stack.js';
+
+let stack: Stack;
+let browser: Browser;
+let base: string;
+
+beforeAll(async () => {
+  stack = await startStack();
+  browser = await openBrowser();
+  await browser.goTo(stack.address);
+  await (await browser.named('Continue as')).click();
+  await (await browser.named('Bright light at night')).click();
+  await browser.sees('In adult hospital staff');
+  base = (await browser.driver.getCurrentUrl()).replace(/\/question.*/, '');
+});
+afterAll(async () => {
+  await browser.close();
+  await stack.stop();
+});
+
+const accessible = async (screen: string) =>
+  expect([screen, await browser.seriousFindings()]).toEqual([screen, []]);
+const searchesIn = async (database: string) => {
+  await browser.goTo(`${base}/searches?database=${database}`);
+  await browser.sees('What it cannot say');
+};
+const choose = (text: string) =>
+  browser.driver.executeScript(
+    `[...document.querySelectorAll('[role=grid] button')].find((each) => each.textContent.includes(${JSON.stringify(text)})).click()`,
+  );
+/** the count of the line that says this */
+const countOf = (text: string) =>
+  browser.driver.executeScript<string>(
+    `return [...document.querySelectorAll('[role=grid] button')].find((each) => each.textContent.includes(${JSON.stringify(text)}))?.lastElementChild.textContent ?? ''`,
+  );
+const counts = async (text: string, expected: (count: string) => boolean) =>
+  browser.driver.wait(async () => expected(await countOf(text)), 30_000, `the count of ${text} never came`);
+const string = () => browser.textOf('[data-testid=string]');
+
+test('what nobody settled is asked beside the strategy; confirmed there, the line is searched', async () => {
+  await searchesIn('wardline');
+  await browser.sees('6 things to settle before this can be run');
+  await (await browser.find('summary.problem')).click();
+  await browser.sees('Duty patterns?');
+  await accessible('things to settle');
+  await (await browser.find('[aria-label="Confirm Duty patterns for Shift work"]')).click();
+  await browser.sees('5 things to settle before this can be run');
+  await choose('Shift work');
+  await browser.textWhen('[data-testid=string]', (text) => text === 'wn.subject ==/narrower "Duty patterns"');
+});
+
+test('a loss is told with its place and what it comes to in records', async () => {
+  await searchesIn('assayhouse');
+  await choose('bright within 3 words');
+  await browser.textWhen('[data-testid=string]', (text) => text.includes('&'));
+  expect(await string()).toBe("(text ~ 'bright' & text ~ 'light*')");
+  await browser.textWhen('section[aria-label="What is lost"]', (text) =>
+    /within 3 words of each other.*\n?.*Finds more: \d+ records? too many, 0 missed/s.test(text),
+  );
+});
+
+test('a line is written by hand: the error stands in its place, is mended, and the lanes can be taken back', async () => {
+  await searchesIn('corvane');
+  await choose('phototherap');
+  await browser.press('e');
+  const editor = await browser.find('.cm-content');
+  await browser.press(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+  await editor.sendKeys('title("light" OR');
+  await browser.sees('At 15: Expected “)” at the end of the call');
+  await accessible('editing as text');
+  await browser.find('.cm-lintRange-error');
+  await browser.press(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+  await editor.sendKeys('hea');
+  await browser.find('.cm-tooltip-autocomplete');
+  await browser.textWhen('.cm-tooltip-autocomplete', (text) => text.includes('heading with narrower'));
+  await editor.sendKeys(Key.ENTER);
+  await editor.sendKeys('photo');
+  await browser.textWhen('.cm-tooltip-autocomplete', (text) => text.includes('also phototherapy'));
+  await editor.sendKeys(Key.ENTER);
+  await browser.textWhen('section[aria-label="What it means"]', (text) =>
+    text.includes('the heading Light therapy, with narrower'),
+  );
+  await counts('Light therapy, with narrower (written by hand)', (count) => /^\d/.test(count));
+  await editor.sendKeys(Key.ESCAPE);
+  await browser.sees('Written by hand by');
+  expect(await string()).toBe('heading("Light therapy", narrower)');
+  await browser.driver.navigate().refresh();
+  await browser.sees('the heading Light therapy, with narrower (written by hand)');
+  await choose('written by hand');
+  await browser.press('e');
+  await (await browser.named('Take what the lanes give')).click();
+  await counts('phototherap*', (count) => /^\d/.test(count));
+  await browser.textWhen('[data-testid=string]', (text) => text === 'words("phototherap*")');
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await browser.sees('the heading Light therapy, with narrower (written by hand)');
+});
+
+test('an SRU server is added by its address, counted, run and read like the others', async () => {
+  await browser.goTo(`${base}/databases`);
+  await browser.sees('works only here');
+  await accessible('where to search');
+  await (await browser.named('Add a database')).click();
+  await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
+  await browser.sees('A first search');
+  await accessible('adding a server');
+  await (await browser.named('Add Osier Open Repository')).click();
+  await browser.sees('added by its address');
+  await searchesIn('osier-open-repository');
+  expect(await string()).toContain('cql.anywhere = "phototherap*"');
+  await (await browser.named('Run and log')).click();
+  await browser.sees('records fetched. Read them');
+  await (await browser.named('Ledger')).click();
+  await browser.textWhen('section[aria-label=Ledger]', (text) =>
+    /Osier Open Repository, release not told/.test(text),
+  );
+});
+
+test('a database is added by hand: strings to copy, counts entered, the exported file given, run and read', async () => {
+  await browser.goTo(`${base}/databases/add?how=hand`);
+  await (await browser.find('form input')).sendKeys('Ferrow Index');
+  await accessible('adding a database by hand');
+  await (await browser.named('Add Ferrow Index')).click();
+  await browser.sees('Enter what it finds');
+  await searchesIn('ferrow-index');
+  await accessible('asking by hand');
+  await (await browser.find('input[aria-label^="Records that L"]')).sendKeys('2', Key.ENTER);
+  await browser.sees('2, entered by');
+  const file = join(browser.downloads, '..', 'export.ris');
+  writeFileSync(
+    file,
+    ['Lamps in the dark', 'Naps in the light']
+      .map((title) => `TY  - JOUR\r\nTI  - ${title}\r\nPY  - 2021\r\nER  - \r\n`)
+      .join(''),
+  );
+  await (await browser.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+  await browser.sees('2 records given.');
+  await (await browser.named('Run and log')).click();
+  await browser.sees('Logged: 2 hits, 2 records fetched.');
+  await (await browser.named('Read them')).click();
+  await browser.sees('Lamps in the dark');
+});
+
+describe('when a database is in trouble', () => {
+  afterEach(() => stack.trouble('wardline', null));
+
+  test.each([
+    ['refusing', 'answered with status 403'],
+    ['unavailable', 'answered with status 503'],
+    ['too many requests', 'answered with status 429'],
+    ['cut off', 'cannot be reached'],
+    ['slow', 'did not answer within 10 seconds'],
+  ])('%s: the person reads which database and why, and the others go on', async (kind, reason) => {
+    await stack.trouble('wardline', kind);
+    await browser.goTo(`${base}/databases`);
+    await browser.driver.wait(
+      async () => (await browser.textOf('main')).includes(reason),
+      60_000,
+      `nothing tells that it ${reason}`,
+    );
+    expect(await browser.textOf('main')).toContain('wardline does not answer');
+    await browser.sees('Corvane Medical Index');
+    await browser.goTo(`${base}/searches?database=corvane`);
+    await browser.sees('Finds');
+  });
+
+  test('an answer that cannot be read is told beside the counts, and nothing is shown as counted', async () => {
+    await stack.trouble('wardline', 'broken XML');
+    await browser.goTo(`${base}/searches?database=wardline`);
+    await browser.sees('cannot be read');
+    await browser.sees('Not counted.');
+  });
+
+  test('a count that changes between two pages ends the run, and what it had is kept', async () => {
+    await stack.trouble('corvane', 'wrong counts');
+    await browser.goTo(`${base}/searches?database=corvane`);
+    await browser.sees('What it understood');
+    await (await browser.named('Run and log')).click();
+    await browser.sees('The run was interrupted:');
+    await browser.sees('the count changed from');
+    await stack.trouble('corvane', null);
+  });
+
+  test('small pages only take longer: every record is fetched', async () => {
+    await stack.trouble('skein', 'small pages');
+    await searchesIn('skein');
+    await (await browser.named('Run and log')).click();
+    await browser.sees('records fetched. Read them');
+    const [, hits, fetched] =
+      /Logged: ([\d\u2009]+) hits, ([\d\u2009]+) records/.exec(await browser.textOf('main')) ?? [];
+    expect(fetched).toBe(hits);
+    await stack.trouble('skein', null);
+  });
+});
+
+test('a simulated database goes on to its next release, and a run can still be made against the one before', async () => {
+  await browser.goTo(`${base}/databases`);
+  await (await browser.named('Go on to 2027-01-15')).click();
+  await browser.sees('Corvane Medical Index is now in release 2027-01-15.');
+  await searchesIn('corvane');
+  await browser.sees('release 2027-01-15');
+  await (await browser.find('[role=combobox][aria-label^="Release to run against"]')).click();
+  await browser.press('2026-10', Key.ENTER);
+  await browser.sees('Against release 2026-10-01');
+  await (await browser.named('Run and log')).click();
+  await browser.sees('records fetched. Read them');
+  await (await browser.named('Ledger')).click();
+  await browser.textWhen('section[aria-label=Ledger]', (text) =>
+    /Corvane Medical Index, release 2026-10-01/.test(text),
+  );
+});
