@@ -5,12 +5,15 @@ import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
 import { skosBench } from './skosBench.js';
+import { millionBench } from './millionBench.js';
 import { rehearseBench } from './rehearseBench.js';
 
 const flags = process.argv.slice(2);
 const json = flags.includes('--json');
 const names = flags.filter((flag) => !flag.startsWith('--'));
-const size = Number(flags.find((flag) => flag.startsWith('--size='))?.slice('--size='.length) ?? 100_000);
+const written = flags.find((flag) => flag.startsWith('--size='))?.slice('--size='.length);
+const sizeGiven = written === undefined ? null : Number(written);
+const size = sizeGiven ?? 100_000;
 
 const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
@@ -19,10 +22,13 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   dialects: dialectsBench,
   skos: skosBench,
   rehearse: rehearseBench,
+  million: () => millionBench(sizeGiven ?? 1_000_000),
 };
+/** Too long and too large for a run of all. */
+const ONLY_BY_NAME = new Set(['million']);
 
 for (const [name, bench] of Object.entries(benches)) {
-  if (names.length > 0 && !names.includes(name)) continue;
+  if (names.length > 0 ? !names.includes(name) : ONLY_BY_NAME.has(name)) continue;
   const results = await bench();
   if (json) for (const result of results) console.log(JSON.stringify(result));
   else {

@@ -112,7 +112,7 @@ test('an SRU server is added by its address, counted, run and read like the othe
   await searchesIn('osier-open-repository');
   expect(await string()).toContain('cql.anywhere = "phototherap*"');
   await (await browser.named('Run and log')).click();
-  await browser.sees('records fetched. Read them');
+  await browser.sees(' records fetched.');
   await (await browser.named('Ledger')).click();
   await browser.textWhen('section[aria-label=Ledger]', (text) =>
     /Osier Open Repository, release not told/.test(text),
@@ -152,7 +152,7 @@ describe('when a database is in trouble', () => {
     ['unavailable', 'answered with status 503'],
     ['too many requests', 'answered with status 429'],
     ['cut off', 'cannot be reached'],
-    ['slow', 'did not answer within 10 seconds'],
+    ['slow', 'it has not answered yet'],
   ])('%s: the person reads which database and why, and the others go on', async (kind, reason) => {
     await stack.trouble('wardline', kind);
     await browser.goTo(`${base}/databases`);
@@ -167,11 +167,13 @@ describe('when a database is in trouble', () => {
     await browser.sees('Finds');
   });
 
-  test('an answer that cannot be read is told beside the counts, and nothing is shown as counted', async () => {
-    await stack.trouble('wardline', 'broken XML');
-    await browser.goTo(`${base}/searches?database=wardline`);
-    await browser.sees('cannot be read');
-    await browser.sees('Not counted.');
+  test('an answer that cannot be read ends the run, with the place where it is broken', async () => {
+    await searchesIn('assayhouse');
+    await stack.trouble('assayhouse', 'broken XML');
+    await (await browser.named('Run and log')).click();
+    await browser.sees('The run was interrupted:');
+    await browser.sees('The XML is broken at line');
+    await stack.trouble('assayhouse', null);
   });
 
   test('a count that changes between two pages ends the run, and what it had is kept', async () => {
@@ -188,7 +190,7 @@ describe('when a database is in trouble', () => {
     await stack.trouble('skein', 'small pages');
     await searchesIn('skein');
     await (await browser.named('Run and log')).click();
-    await browser.sees('records fetched. Read them');
+    await browser.sees(' records fetched.');
     const [, hits, fetched] =
       /Logged: ([\d\u2009]+) hits, ([\d\u2009]+) records/.exec(await browser.textOf('main')) ?? [];
     expect(fetched).toBe(hits);
@@ -206,7 +208,7 @@ test('a simulated database goes on to its next release, and a run can still be m
   await browser.press('2026-10', Key.ENTER);
   await browser.sees('Against release 2026-10-01');
   await (await browser.named('Run and log')).click();
-  await browser.sees('records fetched. Read them');
+  await browser.sees(' records fetched.');
   await (await browser.named('Ledger')).click();
   await browser.textWhen('section[aria-label=Ledger]', (text) =>
     /Corvane Medical Index, release 2026-10-01/.test(text),

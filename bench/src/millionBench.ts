@@ -1,0 +1,88 @@
+/**
+ * A large database: its index is built once, kept on disk, loaded, and a strategy of 60 lines is evaluated. Takes some
+ * minutes and several gigabytes, so it runs only by its name.
+ */
+import { closeSync, fstatSync, mkdtempSync, openSync, readSync, rmSync, writeSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import {
+  buildIndex,
+  evaluateLines,
+  loadIndex,
+  storeIndex,
+  type BibRecord,
+  type EvaluationContext,
+  type SearchIndex,
+} from '@even-lantern/core';
+import { generateRecords, readContent } from '@even-lantern/standins';
+import { measured, median, timed, type Measurement } from './measure.js';
+import { benchStrategy, FURTHER_LANES } from './strategy.js';
+
+const contentFolder = join(import.meta.dirname, '..', '..', 'standins', 'content');
+/** Records made at a time, so that never all are in memory. */
+const CHUNK = 10_000;
+/** Bytes read or written at a time: a file of more than two gigabytes goes in pieces. */
+const PIECE = 1 << 30;
+const WARM_UP = 3;
+const ROUNDS = 9;
+
+export function millionBench(size: number): Measurement[] {
+  const results: Measurement[] = [];
+  const add = (metric: string, value: number, unit: string, aim?: string) =>
+    results.push(measured('million', metric, value, unit, aim));
+  const folder = mkdtempSync(join(tmpdir(), 'index-'));
+  const path = join(folder, 'records.index');
+  try {
+    add('records', size, 'records');
+    let built: SearchIndex | null = null;
+    add('make-and-build', timed(() => (built = buildIndex(manyRecords(size)))) / 1000, 's');
+    if (built === null) throw new Error('no index');
+    const before = counts(built);
+    add('store', timed(() => write(path, storeIndex(built as SearchIndex))) / 1000, 's');
+    built = null;
+    let loaded: SearchIndex | null = null;
+    add('load', timed(() => (loaded = loadIndex(read(path)))) / 1000, 's', '< 10');
+    if (loaded === null) throw new Error('the index cannot be loaded');
+    const index: SearchIndex = loaded;
+    const after = counts(index);
+    add('differing-counts', after.filter((count, i) => count !== before[i]).length, 'lines', '= 0');
+    add('lines', after.length, 'lines', '= 60');
+    const times: number[] = [];
+    for (let round = 0; round < WARM_UP + ROUNDS; round += 1) times.push(timed(() => counts(index)));
+    add('strategy-60-lines-median', median(times.slice(WARM_UP)), 'ms', '< 300');
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+  return results;
+}
+
+function* manyRecords(size: number): Iterable<BibRecord> {
+  const content = readContent(contentFolder);
+  for (let made = 0; made < size; made += CHUNK) {
+    yield* generateRecords(content, { seed: 1 + made, size: Math.min(CHUNK, size - made) });
+  }
+}
+
+const LINES = new Map(benchStrategy(FURTHER_LANES).map(({ query }, i) => [i + 1, query]));
+const CONTEXT: EvaluationContext = { narrowerOf: () => null };
+
+function counts(index: SearchIndex): number[] {
+  return [...evaluateLines(LINES, index, CONTEXT).values()].map((found) =>
+    found.ok ? found.documents.size : -1,
+  );
+}
+
+function write(path: string, bytes: Uint8Array): void {
+  const file = openSync(path, 'w');
+  for (let at = 0; at < bytes.length;) at += writeSync(file, bytes, at, Math.min(PIECE, bytes.length - at));
+  closeSync(file);
+}
+
+function read(path: string): Uint8Array {
+  const file = openSync(path, 'r');
+  const bytes = new Uint8Array(fstatSync(file).size);
+  for (let at = 0; at < bytes.length;)
+    at += readSync(file, bytes, at, Math.min(PIECE, bytes.length - at), at);
+  closeSync(file);
+  return bytes;
+}
