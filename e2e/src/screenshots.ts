@@ -56,6 +56,17 @@ async function main(): Promise<void> {
     await (await browser.named('Searches')).click();
     await browser.sees('What it understood');
     await shoot('searches');
+    await browser.driver.executeScript(
+      "[...document.querySelectorAll('[role=grid] button')].find((each) => each.textContent.includes('phototherap')).click()",
+    );
+    await browser.press('e');
+    const editor = await browser.find('.cm-content');
+    await browser.press(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+    await editor.sendKeys('heading("Light therapy", narrower) OR title("photother*") NOT title("jaundice")');
+    await browser.sees('written by hand');
+    await shoot('searches-text');
+    await (await browser.named('Take what the lanes give')).click();
+    await browser.sees('phototherap*');
     await (await browser.find('[role=combobox][aria-label^="Another database beside"]')).click();
     await browser.press('Assay', Key.ENTER);
     await browser.sees('subject >=');
@@ -63,7 +74,12 @@ async function main(): Promise<void> {
     await (await browser.named('One alone')).click();
     await (await browser.named('Where to search')).click();
     await browser.sees('Assayhouse Reviews & Trials');
+    await browser.sees('works only here');
     await shoot('databases');
+    await (await browser.named('Add a database')).click();
+    await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
+    await browser.sees('A first search');
+    await shoot('databases-add');
     await (await browser.named('Records')).click();
     await browser.sees('Author keywords');
     await shoot('records');

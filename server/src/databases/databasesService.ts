@@ -47,6 +47,7 @@ const PATIENCE_MS = 1500;
 /** How long looking for a vocabulary waits for one, since a vocabulary takes longer to read. */
 const VOCABULARY_MS = 8000;
 const REMEMBERED_COUNTS = 20_000;
+const REMEMBERED_WORDS = 2000;
 /** Words asked for in one scan, and listed at most. */
 const SCAN_PAGE = 200;
 const MOST_WORDS = 2000;
@@ -61,6 +62,9 @@ export class DatabasesService {
 
   /** what databases made of strings in their own dialect, by the same keys */
   private readonly understood = new LRUCache<string, CountAnswer>({ max: REMEMBERED_COUNTS });
+
+  /** the words of indexes that match patterns, by database, release, field and pattern */
+  private readonly words = new LRUCache<string, { words: string[] | null }>({ max: REMEMBERED_WORDS });
 
   /** descriptions that are being asked for now, by database */
   private readonly profiles = new Map<string, ReturnType<typeof this.profileOf>>();
@@ -211,17 +215,23 @@ export class DatabasesService {
    * @returns null where there are too many to list, or they cannot be listed
    */
   async wordsMatching(
-    { connector }: OpenDatabase,
+    { id, connector, description }: OpenDatabase,
     pattern: WordPattern,
     field: SearchField,
   ): Promise<string[] | null> {
     const letters = pattern.text.replace(/\?.*/, '');
     if (letters.length < MIN_LETTERS_BEFORE_ANY_ENDING) return null;
+    // As counts do, the words of an index hold as long as its release.
+    const key = JSON.stringify([id, description.release, field, pattern]);
+    const known = this.words.get(key);
+    if (known !== undefined) return known.words;
     try {
       const page = await connector.scan(field, letters, SCAN_PAGE);
       const words = page.map(({ word }) => word).filter((word) => word.startsWith(letters));
       const whole = words.length < page.length || page.length < SCAN_PAGE;
-      return whole ? words.filter((word) => matchesPattern(word, pattern)) : null;
+      const found = { words: whole ? words.filter((word) => matchesPattern(word, pattern)) : null };
+      this.words.set(key, found);
+      return found.words;
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       return null;

@@ -43,6 +43,7 @@ export function searchAnswer(database: StandInDatabase, answer: SearchAnswer): s
     `<searchRetrieveResponse xmlns="${RESPONSE}">`,
     element('version', '2.0'),
     element('numberOfRecords', answer.total),
+    element('resultCountPrecision', 'info:srw/vocabulary/resultCountPrecision/1/exact'),
     answer.records.length === 0
       ? ''
       : `<records>${answer.records.map((record, i) => recordElement(record, answer, i)).join('')}</records>`,
@@ -50,10 +51,9 @@ export function searchAnswer(database: StandInDatabase, answer: SearchAnswer): s
     `<echoedSearchRetrieveRequest>${Object.entries(answer.echoed)
       .map(([name, value]) => element(name, value))
       .join('')}</echoedSearchRetrieveRequest>`,
-    facetsElement(answer.facets, database),
     diagnosticsElement(answer.diagnostics),
     releaseElement(database),
-    element('resultCountPrecision', 'info:srw/vocabulary/resultCountPrecision/1/exact'),
+    facetsElement(answer.facets, database),
     '</searchRetrieveResponse>',
   ].join('');
 }

@@ -64,6 +64,11 @@ export function sruService(database: StandInDatabase): SruService {
     const read = understand(text, queryType, database);
     const schema = SCHEMAS[parameters.recordSchema ?? 'mods'];
     if (schema === undefined) refuse(66, parameters.recordSchema ?? '', 'Records come as mods or dc.');
+    const escaping =
+      parameters.recordXMLEscaping ?? (parameters.recordPacking === 'string' ? 'string' : 'xml');
+    if (escaping !== 'xml' && escaping !== 'string') {
+      refuse(71, escaping, 'Records come as xml, or as a string that is escaped.');
+    }
     const startRecord = wholeNumber(parameters, 'startRecord', 1, 1);
     const wanted = wholeNumber(parameters, 'maximumRecords', DEFAULT_PAGE, 0);
     const sort = sortOf(parameters.sortKeys, read.sortBy);
@@ -107,7 +112,7 @@ export function sruService(database: StandInDatabase): SruService {
       startRecord,
       records,
       schema,
-      escaping: (parameters.recordXMLEscaping ?? parameters.recordPacking) === 'string' ? 'string' : 'xml',
+      escaping,
       echoed: {
         query: understood,
         queryType,

@@ -4,6 +4,7 @@ import type { Problem } from '@even-lantern/contract';
 export interface Asked {
   method: string;
   path: string;
+  query: URLSearchParams;
   body: unknown;
   headers: Headers;
 }
@@ -35,6 +36,7 @@ export function fakeServer(answers: Record<string, Answer>): Asked[] {
     const one = {
       method: request.method,
       path,
+      query: url.searchParams,
       body: text === '' ? null : isJson ? JSON.parse(text) : text,
       headers: request.headers,
     };

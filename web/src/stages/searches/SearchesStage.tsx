@@ -11,12 +11,16 @@ import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
+import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { RunProgress } from './RunProgress.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
 import { ToSettle } from './ToSettle.js';
 import { useRun } from './useRun.js';
+
+/** In place of another database beside this one: all of them. */
+const IN_ALL = 'all';
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
 export function SearchesStage() {
@@ -31,6 +35,7 @@ export function SearchesStage() {
   const databases = api.useDatabasesQuery().data?.databases ?? [];
   const [params, setParams] = useSearchParams();
   const others = databases.filter(({ id }) => id !== database?.id);
+  const inAll = params.get('beside') === IN_ALL;
   const beside = others.find(({ id }) => id === params.get('beside'));
   const showBeside = (id: string | null) =>
     setParams((before) => {
@@ -86,14 +91,23 @@ export function SearchesStage() {
           {others.length > 0 && (
             <ChoiceMenu
               label="Another database beside this one"
-              text={beside === undefined ? 'Beside another database' : `Beside ${beside.name}`}
+              text={
+                inAll
+                  ? 'Counts in all databases'
+                  : beside === undefined
+                    ? 'Beside another database'
+                    : `Beside ${beside.name}`
+              }
               side="right"
               {...(beside === undefined ? {} : { chosen: beside.id })}
-              choices={others.map(({ id, name, release }) => ({ id, name, detail: releaseText(release) }))}
+              choices={[
+                { id: IN_ALL, name: 'Counts in all databases', detail: 'every line in each' },
+                ...others.map(({ id, name, release }) => ({ id, name, detail: releaseText(release) })),
+              ]}
               onChoose={showBeside}
             />
           )}
-          {beside !== undefined && (
+          {(beside !== undefined || inAll) && (
             <button className="btn btn-quiet btn-sm" onClick={() => showBeside(null)}>
               <X className="h-4 w-4" aria-hidden="true" /> One alone
             </button>
@@ -151,11 +165,12 @@ export function SearchesStage() {
       {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && (
         <p className="quiet">There is nothing to search yet.</p>
       )}
+      {inAll && <InAll review={review} databases={databases} />}
       {database !== null && beside !== undefined && (
         <SideBySide reviewId={review.id} databases={[database, beside]} onCopy={copyText} />
       )}
       <div
-        className={`grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] ${beside === undefined ? '' : 'hidden'}`}
+        className={`grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] ${beside === undefined && !inAll ? '' : 'hidden'}`}
       >
         <div role="grid" aria-label="Lines">
           {lines.map((each, i) => {

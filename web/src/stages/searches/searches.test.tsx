@@ -155,6 +155,39 @@ test('two databases stand side by side, line by line, and each string can be cop
   expect(write).toHaveBeenCalledWith('words("2")');
 });
 
+test('the counts of every line stand in all databases, and what is not settled in one is left empty there', async () => {
+  const { user } = show(() => rehearsal({}), {
+    'GET databases': () => ({
+      databases: [database, { ...database, id: 'other', name: 'Another', release: '' }],
+      failed: [],
+      order: ['db', 'other'],
+    }),
+    'GET reviews/r1/rehearsal': ({ query }: Asked) =>
+      query.get('database') === 'other'
+        ? rehearsal({
+            lines: [
+              line(1, { kind: 'lane', termId: null, hits: 70 }),
+              line(2, { kind: 'whole', laneId: null, termId: null, hits: 71 }),
+            ],
+            problems: [{ laneId: 'e-i', termId: 't', message: 'Settle it.' }],
+          })
+        : rehearsal({}),
+  });
+  await user.click(await screen.findByRole('combobox', { name: /Another database beside this one/ }));
+  await user.click(await screen.findByRole('option', { name: /Counts in all databases/ }));
+  const table = await screen.findByRole('table');
+  await within(table).findByText('71');
+  const cells = within(table)
+    .getAllByRole('row')
+    .map((row) =>
+      within(row)
+        .queryAllByRole('cell')
+        .map((cell) => cell.textContent),
+    );
+  expect(cells).toEqual([[], ['1', '–'], ['2', '70'], ['3', '71']]);
+  expect(within(table).getByText('release not told, simulated; 1 to settle')).toBeTruthy();
+});
+
 test('an earlier release can be chosen for the run', async () => {
   const { user, asked } = renderInReview(
     reviewWith([term('t', wordsContent('light'))]),

@@ -1,0 +1,101 @@
+import type { DatabaseProfile, Rehearsal, RehearsedLine, Review } from '@even-lantern/contract';
+import { lanesOfReview } from '../../app/lanes.js';
+import { useEachRehearsal } from '../../app/useEach.js';
+import { Count, CountSource } from '../../parts/Count.js';
+import { ElementTile } from '../../parts/ElementTile.js';
+import { releaseText } from '../../parts/release.js';
+
+const keyOf = ({ kind, termId, laneId }: RehearsedLine) => `${kind} ${termId ?? laneId ?? ''}`;
+
+/** The counts of every line in every database. Where a term is not settled, its place is empty. */
+export function InAll({ review, databases }: { review: Review; databases: readonly DatabaseProfile[] }) {
+  const rehearsals = useEachRehearsal(
+    review.id,
+    databases.map(({ id }) => id),
+  );
+  const lanes = lanesOfReview(review);
+  const lines = linesOf(rehearsals.flatMap(({ data }) => data ?? []));
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Counts in all databases, scrolls">
+      <table className="w-full border-collapse">
+        <thead>
+          <tr className="rule border-b text-left align-bottom">
+            <th scope="col" className="p-2 font-bold">
+              Line
+            </th>
+            {databases.map(({ id, name, release, simulated }, i) => (
+              <th key={id} scope="col" className="w-36 p-2 text-right font-bold">
+                {name}
+                <span className="quiet block text-xs font-normal">
+                  {releaseText(release)}
+                  {simulated && ', simulated'}
+                  {toSettle(rehearsals[i]?.data)}
+                </span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((line) => {
+            const lane = lanes.find(({ id }) => id === line.laneId);
+            return (
+              <tr
+                key={keyOf(line)}
+                className={`rule border-b ${line.kind === 'term' ? '' : 'bg-base-300 font-bold'}`}
+              >
+                <th scope="row" className="p-2 text-left font-[inherit]">
+                  {line.kind === 'term' ? (
+                    line.description
+                  ) : line.kind === 'whole' ? (
+                    'All concepts'
+                  ) : (
+                    <span className="flex items-center gap-2">
+                      {lane !== undefined && <ElementTile element={lane.element.key} />}
+                      {lane?.name}
+                    </span>
+                  )}
+                </th>
+                {databases.map(({ id }, i) => {
+                  const own = rehearsals[i]?.data?.lines.find((each) => keyOf(each) === keyOf(line));
+                  return (
+                    <td key={id} className="p-2 text-right">
+                      {own === undefined ? (
+                        <span
+                          className="quiet"
+                          title={rehearsals[i]?.data === undefined ? 'Counting' : 'Not settled there'}
+                        >
+                          {rehearsals[i]?.data === undefined ? '…' : '–'}
+                        </span>
+                      ) : (
+                        <CountSource value={id}>
+                          <Count hits={own.hits} error={own.error} />
+                        </CountSource>
+                      )}
+                    </td>
+                  );
+                })}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function toSettle(rehearsal: Rehearsal | undefined): string {
+  const number = rehearsal?.problems.length ?? 0;
+  return number === 0 ? '' : `; ${number} to settle`;
+}
+
+/** The lines of the strategy that has the most, with those that only others have before the end. */
+function linesOf(rehearsals: readonly Rehearsal[]): RehearsedLine[] {
+  const [longest, ...others] = [...rehearsals].sort((a, b) => b.lines.length - a.lines.length);
+  const lines = [...(longest?.lines ?? [])];
+  for (const line of others.flatMap((each) => each.lines)) {
+    if (lines.some((known) => keyOf(known) === keyOf(line))) continue;
+    const lane = lines.findIndex(({ kind, laneId }) => kind === 'lane' && laneId === line.laneId);
+    lines.splice(lane < 0 ? Math.max(lines.length - 1, 0) : lane, 0, line);
+  }
+  return lines;
+}
