@@ -18,6 +18,7 @@ import { PERSON_HEADER } from '@even-lantern/contract';
 import { escapeXml } from '@even-lantern/core';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
+import { heading, lightReview } from '../testing/lightReview.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { isPublicAddress } from './sru/publicAddresses.js';
 
@@ -309,6 +310,20 @@ describe('a database that is asked by hand', () => {
       fetched: 1,
       reason: expect.stringContaining('gave 1 of 5 records'),
     });
+  });
+
+  test('has its headings from a vocabulary that another database serves', async () => {
+    await application.application.close();
+    const light = await lightReview({}, heading);
+    application = light.server;
+    const named = { kind: 'mindry', names: { heading: 'topic' }, lacks: [] };
+    await application.post('/api/databases', { ...database, vocabulary: 'tree', dialect: named });
+    const { lines, problems } = body<Translation>(
+      await application.get(`/api/reviews/${light.review.id}/translation?database=ferrow-index`),
+    );
+    expect(problems).toEqual([]);
+    expect(lines[0]).toMatchObject({ sent: 'topic.below:"Light"', losses: [] });
+    expect((await application.post('/api/databases', { ...database, vocabulary: 'none' })).status).toBe(404);
   });
 
   test('a string or a file that cannot be read is refused with its place', async () => {

@@ -146,7 +146,9 @@ export class DatabasesService {
     const serving = async (connector: DatabaseConnector): Promise<Vocabulary | null> => {
       try {
         const description = await connector.explain();
-        return description.vocabulary?.id === id ? await this.vocabularyOf(connector, description) : null;
+        // One that people ask by hand has its vocabulary from another, so it serves none.
+        const serves = description.reached === 'shipped' && description.vocabulary?.id === id;
+        return serves ? await this.vocabularyOf(connector, description) : null;
       } catch (error) {
         if (!(error instanceof DatabaseError)) throw error;
         return null;
