@@ -1,6 +1,7 @@
 /** Starts the server on loopback. */
 import { join } from 'node:path';
 import { createApplication } from './application/application.js';
+import { DatabasesService } from './databases/databasesService.js';
 import { shippedServer, sruConnector } from './databases/sru/connector.js';
 import { DemoService } from './demo/demoService.js';
 
@@ -25,6 +26,7 @@ await application.get(DemoService).fillIfEmpty();
 try {
   await application.listen(port, '127.0.0.1');
   console.log(`Even Lantern: http://localhost:${port}`);
+  await application.get(DatabasesService).makeReady();
 } catch (error) {
   console.error(
     `Even Lantern cannot listen on port ${port}: ${error instanceof Error ? error.message : String(error)}`,

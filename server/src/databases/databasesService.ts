@@ -63,11 +63,11 @@ export class DatabasesService {
   /** what databases made of strings in their own dialect, by the same keys */
   private readonly understood = new LRUCache<string, CountAnswer>({ max: REMEMBERED_COUNTS });
 
+  /** how databases describe themselves, while they are being asked, by database */
+  private readonly descriptions = new Map<string, Promise<DatabaseDescription>>();
+
   /** the words of indexes that match patterns, by database, release, field and pattern */
   private readonly words = new LRUCache<string, { words: string[] | null }>({ max: REMEMBERED_WORDS });
-
-  /** descriptions that are being asked for now, by database */
-  private readonly profiles = new Map<string, ReturnType<typeof this.profileOf>>();
 
   /** counts that are being asked for now, by the same keys */
   private readonly asking = new Map<string, Promise<Counted>>();
@@ -95,7 +95,7 @@ export class DatabasesService {
     const databases: DatabaseProfile[] = [];
     const failed: { id: string; reason: string }[] = [];
     const asked = [...this.connectors].map(([id, connector]) =>
-      within(PATIENCE_MS, this.profileSoon(id, connector), { id, reason: 'it has not answered yet.' }),
+      within(PATIENCE_MS, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
     );
     for (const answer of await Promise.all(asked)) {
       if ('reason' in answer) failed.push(answer);
@@ -104,20 +104,12 @@ export class DatabasesService {
     return { databases, failed, order: [...this.connectors.keys()] };
   }
 
-  /** Whoever asks while the database is being asked waits for the same answer. */
-  private profileSoon(id: string, connector: DatabaseConnector): ReturnType<typeof this.profileOf> {
-    const profile =
-      this.profiles.get(id) ?? this.profileOf(id, connector).finally(() => this.profiles.delete(id));
-    this.profiles.set(id, profile);
-    return profile;
-  }
-
   private async profileOf(
     id: string,
     connector: DatabaseConnector,
   ): Promise<DatabaseProfile | { id: string; reason: string }> {
     try {
-      const { pageCap: _pageCap, vocabulary, ...shown } = await connector.explain();
+      const { pageCap: _pageCap, vocabulary, ...shown } = await this.describedNow(id, connector);
       return { id, ...shown, vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name } };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
@@ -168,7 +160,7 @@ export class DatabasesService {
     const connector = this.connectors.get(id);
     if (connector === undefined) throw notFound(`The database “${id}”`);
     try {
-      const description = await connector.explain();
+      const description = await this.describedNow(id, connector);
       const vocabulary = await this.vocabularyOf(connector, description);
       const dialect = description.dialect === null ? null : dialectFrom(description.dialect);
       return { id, connector, description, vocabulary, dialect };
@@ -177,6 +169,20 @@ export class DatabasesService {
       const detail = 'What you have written is kept. Counts come back when the database answers; try again.';
       throw databaseTrouble(`The database does not answer: ${error.message}`, detail);
     }
+  }
+
+  /** Whoever asks while the database is describing itself waits for the same answer. */
+  private describedNow(id: string, connector: DatabaseConnector): Promise<DatabaseDescription> {
+    const known = this.descriptions.get(id);
+    if (known !== undefined) return known;
+    const asked = connector.explain().finally(() => this.descriptions.delete(id));
+    this.descriptions.set(id, asked);
+    return asked;
+  }
+
+  /** Reads what the databases describe and their vocabularies, so that whoever comes first need not wait for it. */
+  async makeReady(): Promise<void> {
+    await Promise.allSettled([...this.connectors.keys()].map((id) => this.open(id)));
   }
 
   /** Counts a query. A failure becomes part of the answer, so that other counts go on. */
@@ -251,6 +257,7 @@ export class DatabasesService {
     }
     try {
       await connector.advance();
+      this.descriptions.delete(id);
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       throw databaseTrouble(error.message, 'Look at its release, then try again.');
