@@ -3,4 +3,4 @@ import { buildPrograms, preparePackages, run } from './prepare.mjs';
 
 preparePackages();
 buildPrograms();
-run('node', ['--max-old-space-size=8000', 'bench/dist/main.js', ...process.argv.slice(2)]);
+run('node', ['--max-old-space-size=16000', 'bench/dist/main.js', ...process.argv.slice(2)]);

@@ -20,17 +20,19 @@ export function InAll({ review, databases }: { review: Review; databases: readon
       <table className="w-full border-collapse">
         <thead>
           <tr className="rule border-b text-left align-bottom">
-            <th scope="col" className="p-2 font-bold">
+            <th scope="col" className="min-w-72 p-2 font-bold">
               Line
             </th>
             {databases.map(({ id, name, release, simulated }, i) => (
-              <th key={id} scope="col" className="w-36 p-2 text-right font-bold">
+              <th key={id} scope="col" className="min-w-28 p-2 text-right font-bold">
                 {name}
-                <span className="quiet block text-xs font-normal">
-                  {releaseText(release)}
-                  {simulated && ', simulated'}
-                  {toSettle(rehearsals[i]?.data)}
-                </span>
+                {[releaseText(release), simulated ? 'simulated' : '', toSettle(rehearsals[i]?.data)].map(
+                  (text, k) => (
+                    <span key={k} className="quiet block text-xs font-normal whitespace-nowrap">
+                      {text}
+                    </span>
+                  ),
+                )}
               </th>
             ))}
           </tr>
@@ -43,9 +45,9 @@ export function InAll({ review, databases }: { review: Review; databases: readon
                 key={keyOf(line)}
                 className={`rule border-b ${line.kind === 'term' ? '' : 'bg-base-300 font-bold'}`}
               >
-                <th scope="row" className="p-2 text-left font-[inherit]">
+                <th scope="row" className={`p-2 text-left ${line.kind === 'term' ? 'font-normal' : ''}`}>
                   {line.kind === 'term' ? (
-                    line.description
+                    <span className="line-clamp-2">{line.description}</span>
                   ) : line.kind === 'whole' ? (
                     'All concepts'
                   ) : (
@@ -85,7 +87,7 @@ export function InAll({ review, databases }: { review: Review; databases: readon
 
 function toSettle(rehearsal: Rehearsal | undefined): string {
   const number = rehearsal?.problems.length ?? 0;
-  return number === 0 ? '' : `; ${number} to settle`;
+  return number === 0 ? '' : `${number} to settle`;
 }
 
 /** The lines of the strategy that has the most, with those that only others have before the end. */

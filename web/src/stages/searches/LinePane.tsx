@@ -32,7 +32,10 @@ export function LinePane(props: LinePaneProps) {
     props;
   const translated = translation?.lines.find(({ number }) => number === line.number);
   return (
-    <section aria-label="String" className="flex flex-col gap-3 lg:sticky lg:top-3 lg:self-start">
+    <section
+      aria-label="String"
+      className="flex flex-col gap-3 lg:sticky lg:top-3 lg:max-h-[calc(100vh-10rem)] lg:self-start lg:overflow-auto lg:p-1"
+    >
       <div className="flex items-center justify-between gap-2">
         <h2 className="small-head">
           L{line.number} as {database.name} gets it

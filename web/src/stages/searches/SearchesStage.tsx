@@ -78,9 +78,7 @@ export function SearchesStage() {
         <div className="flex items-baseline gap-3">
           <h1 className="text-[17px] font-bold">Searches</h1>
           <p className="quiet">
-            {database === null
-              ? 'No database answers.'
-              : `As ${database.name} gets it, ${releaseText(database.release)}.`}
+            {database === null && 'No database answers.'}
             {isFetching && ' Counting …'}
           </p>
           <Link className="link" to="../databases" relative="path">
@@ -115,7 +113,7 @@ export function SearchesStage() {
           {database !== null && database.releases.length > 1 && (
             <ChoiceMenu
               label="Release to run against"
-              text={earlier === undefined ? 'Against its present release' : `Against release ${earlier}`}
+              text={earlier === undefined ? 'Present release' : `Against release ${earlier}`}
               side="right"
               chosen={earlier ?? database.release}
               choices={[...database.releases].reverse().map((release) => ({
@@ -196,7 +194,7 @@ export function SearchesStage() {
                     }}
                   >
                     <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>
-                    <span className="min-w-0 flex-1 break-words">
+                    <span className="line-clamp-3 min-w-0 flex-1 break-words" title={each.description}>
                       {translation?.lines.find(({ number }) => number === each.number)?.written != null && (
                         <PenLine className="mr-1 inline h-3.5 w-3.5" aria-label="Written by hand:" />
                       )}

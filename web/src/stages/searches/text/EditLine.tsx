@@ -123,7 +123,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
             )}
           </h3>
           <div
-            className="max-h-60 overflow-auto"
+            className="max-lg:max-h-60 max-lg:overflow-auto"
             tabIndex={0}
             role="group"
             aria-label="What it means, scrolls"
