@@ -20,8 +20,12 @@ const known = new Map<string, string>();
 const spelled = new Map<string, string>();
 const REMEMBERED = 500_000;
 
+/** What has no spelling and no ending. */
+const NUMBER = /^\d+$/;
+
 /** The American spelling, remembered: for comparing words of texts large and small. */
 export function spellWord(word: string): string {
+  if (NUMBER.test(word)) return word;
   let spelling = spelled.get(word);
   if (spelling === undefined) {
     if (spelled.size >= REMEMBERED) spelled.clear();
@@ -37,6 +41,7 @@ export function spellWord(word: string): string {
  * @param word as `tokenise` gives it
  */
 export function foldWord(word: string): string {
+  if (NUMBER.test(word)) return word;
   let folded = known.get(word);
   if (folded === undefined) {
     if (known.size >= REMEMBERED) known.clear();

@@ -38,40 +38,45 @@ export interface LookupIndex {
 export function indexForLookup(tree: VocabularyTree): LookupIndex {
   const names: Name[] = [];
   const headingWords: { named: string[]; noted: string[] }[] = [];
-  const inNames = new Map<string, number[]>();
-  const inNotes = new Map<string, number[]>();
   const joined = new Map<string, number | number[]>();
-  const headingsWith = new Map<string, number>();
+  // Great vocabularies have some hundred thousand names, so each word of a name is looked up but once, and each name
+  // leaves as little behind as it can.
+  const senses = new Map<string, Sense>();
   const known = new Map<string, KnownWord>();
   const know = (word: string): KnownWord => {
     let own = known.get(word);
     if (own === undefined) {
-      own = { folded: senseOf(word), spelled: spellWord(word), isEmpty: isEmptyWord(word), inName: false };
+      const sense = senseCalled(senses, senseOf(word));
+      own = { sense, spelled: spellWord(word), isEmpty: isEmptyWord(word), inName: false };
       known.set(word, own);
     }
     return own;
   };
-  // Great vocabularies have some hundred thousand names, so each leaves as little behind as it can.
   const addName = (text: string, isLabel: boolean, heading: number, named: string[]) => {
     const words = lookupWords(text).map(know);
+    const number = names.length;
     const folded: string[] = [];
     const meansSomething = words.some(({ isEmpty }) => !isEmpty);
     let together = '';
     for (const word of words) {
+      const { sense } = word;
       word.inName = true;
       together += word.spelled;
-      if (!(word.isEmpty && meansSomething) && !folded.includes(word.folded)) folded.push(word.folded);
+      if ((word.isEmpty && meansSomething) || sense.lastName === number) continue;
+      sense.lastName = number;
+      folded.push(sense.folded);
+      sense.names.push(number);
+      if (sense.lastNamed === heading) continue;
+      sense.lastNamed = heading;
+      sense.headings += 1;
+      named.push(sense.folded);
     }
-    const number = names.push({ heading, text, isLabel, mass: 0, folded }) - 1;
+    names.push({ heading, text, isLabel, mass: 0, folded });
     const key = inSingular(together);
     const others = joined.get(key);
     if (others === undefined) joined.set(key, number);
     else if (typeof others === 'number') joined.set(key, [others, number]);
     else others.push(number);
-    for (const word of folded) {
-      push(inNames, word, number);
-      if (!named.includes(word)) named.push(word);
-    }
   };
   tree.vocabulary.headings.forEach((heading, place) => {
     const named: string[] = [];
@@ -79,32 +84,42 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     addName(heading.label, true, place, named);
     for (const term of heading.entryTerms) addName(term, false, place, named);
     for (const word of noteWords(heading.scopeNote)) {
-      const own = know(word).folded;
-      if (noted.includes(own)) continue;
-      noted.push(own);
-      push(inNotes, own, place);
-      if (!named.includes(own)) headingsWith.set(own, (headingsWith.get(own) ?? 0) + 1);
+      const { sense } = know(word);
+      if (sense.lastNoted === place) continue;
+      sense.lastNoted = place;
+      noted.push(sense.folded);
+      sense.notes.push(place);
+      if (sense.lastNamed !== place) sense.headings += 1;
     }
     headingWords.push({ named, noted });
-    for (const word of named) headingsWith.set(word, (headingsWith.get(word) ?? 0) + 1);
   });
   const all = tree.vocabulary.headings.length;
   const weights = new Map<string, number>();
-  for (const [word, count] of headingsWith) weights.set(word, Math.log(1 + all / count));
-  for (const name of names) for (const word of name.folded) name.mass += weights.get(word) ?? 0;
-  // The shortest names first: of very many, only those are worth offering.
-  const massOf = (number: number) => names[number]?.mass ?? 0;
-  for (const [word, list] of inNames)
-    if (list.length > COMMON) inNames.set(word, lightestFirst(list, massOf));
+  const masses = new Float64Array(names.length);
+  for (const { folded, headings, names: numbers } of senses.values()) {
+    const weight = Math.log(1 + all / headings);
+    weights.set(folded, weight);
+    for (const number of numbers) masses[number] = (masses[number] ?? 0) + weight;
+  }
+  names.forEach((name, number) => (name.mass = masses[number] ?? 0));
+  const inNames = new Map<string, readonly number[]>();
+  const inNotes = new Map<string, readonly number[]>();
+  for (const { folded, names: numbers, notes } of senses.values()) {
+    // The shortest names first: of very many, only those are worth offering.
+    if (numbers.length > 0) {
+      inNames.set(folded, numbers.length > COMMON ? lightestFirst(numbers, masses) : numbers);
+    }
+    if (notes.length > 0) inNotes.set(folded, notes);
+  }
   const words = [...known]
-    .flatMap(([word, { folded, inName }]) => (inName ? [[word, folded] as const] : []))
+    .flatMap(([word, { sense, inName }]) => (inName ? [[word, sense.folded] as const] : []))
     .sort(([a], [b]) => (a < b ? -1 : 1));
   return { tree, names, joined, headingWords, inNames, inNotes, weights, words };
 }
 
 /** What is known of a word as written, so that each is worked out once. */
 interface KnownWord {
-  folded: string;
+  sense: Sense;
   spelled: string;
   /** whether it says nothing about a subject */
   isEmpty: boolean;
@@ -112,8 +127,32 @@ interface KnownWord {
   inName: boolean;
 }
 
+/** A folded word, and what holds it. */
+interface Sense {
+  folded: string;
+  names: number[];
+  /** headings whose note holds it */
+  notes: number[];
+  /** how many headings hold it, in a name or the note */
+  headings: number;
+  /** the last name, the last heading by a name, and the last by its note, so that each counts once */
+  lastName: number;
+  lastNamed: number;
+  lastNoted: number;
+}
+
+function senseCalled(senses: Map<string, Sense>, folded: string): Sense {
+  let sense = senses.get(folded);
+  if (sense === undefined) {
+    sense = { folded, names: [], notes: [], headings: 0, lastName: -1, lastNamed: -1, lastNoted: -1 };
+    senses.set(folded, sense);
+  }
+  return sense;
+}
+
 /** The lightest `COMMON` of a long list before the others; their order among one another does not matter. */
-function lightestFirst(numbers: readonly number[], massOf: (number: number) => number): number[] {
+function lightestFirst(numbers: readonly number[], masses: Float64Array): number[] {
+  const massOf = (number: number) => masses[number] ?? 0;
   const border = Float64Array.from(numbers, massOf).sort()[COMMON - 1] ?? 0;
   const light = numbers.filter((number) => massOf(number) <= border);
   return [...light, ...numbers.filter((number) => massOf(number) > border)];
@@ -132,10 +171,4 @@ export function joinedKey(words: readonly string[]): string {
 function inSingular(joined: string): string {
   if (joined.endsWith('ies')) return `${joined.slice(0, -3)}y`;
   return joined.endsWith('s') ? joined.slice(0, -1) : joined;
-}
-
-function push<Key, Value>(map: Map<Key, Value[]>, key: Key, value: Value): void {
-  const list = map.get(key);
-  if (list === undefined) map.set(key, [value]);
-  else list.push(value);
 }

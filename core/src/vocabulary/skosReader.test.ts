@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { textKey } from '../text/index.js';
 import {
   allNarrower,
   indexVocabulary,
@@ -90,11 +91,8 @@ test('any vocabulary survives being written and read', async () => {
   const headings = fc
     .uniqueArray(fc.record({ label: name, entryTerms: fc.uniqueArray(name, { maxLength: 2 }), note: name }), {
       maxLength: 8,
-      selector: ({ label }) =>
-        label
-          .replace(/[^a-zé]/g, '')
-          .normalize('NFD')
-          .replace(/\p{M}/gu, ''),
+      // Names that are one for lookup are told apart by the reader, so none are made.
+      selector: ({ label }) => textKey(label),
     })
     .map((list) =>
       list.map(({ label, entryTerms, note }, i): Heading => {
