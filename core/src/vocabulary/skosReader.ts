@@ -66,7 +66,7 @@ const PROPERTY_OF: ReadonlyMap<string, Property> = new Map(Object.entries(PROPER
 export function vocabularyFromTurtle(turtle: string): SkosResult {
   const collector = skosCollector();
   let failed: Error | null = null;
-  new Parser<Quad>({ format: 'text/turtle', factory: LIGHT_TERMS }).parse(atOnce(turtle), (error, quad) => {
+  new Parser<Quad>({ format: 'text/turtle', factory: TURTLE_TERMS }).parse(atOnce(turtle), (error, quad) => {
     if (error) failed ??= error;
     else if (quad !== null) collector.add(quad);
   });
@@ -77,7 +77,7 @@ export function vocabularyFromTurtle(turtle: string): SkosResult {
  * Terms with no more than is read of them. Those of the parser put each text together with its language and take it
  * apart again whenever it is asked for, which makes up a good part of the time for a great vocabulary.
  */
-const LIGHT_TERMS = {
+export const TURTLE_TERMS = {
   namedNode: (value: string) => ({ termType: 'NamedNode', value }),
   blankNode: (name?: string) => ({ termType: 'BlankNode', value: name ?? '' }),
   literal: (value: string, language?: unknown) => ({

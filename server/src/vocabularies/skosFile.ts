@@ -2,7 +2,13 @@
 import { createReadStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
-import { notTurtle, skosCollector, type SkosCollector, type SkosResult } from '@even-lantern/core';
+import {
+  notTurtle,
+  skosCollector,
+  TURTLE_TERMS,
+  type SkosCollector,
+  type SkosResult,
+} from '@even-lantern/core';
 import type { VocabularyFormat } from '@even-lantern/contract';
 import jsonld from 'jsonld';
 import { StreamParser } from 'n3';
@@ -27,7 +33,7 @@ export default async function readSkosFile({ path, format }: SkosFile): Promise<
 
 /** Statement by statement: none but those of use are held. */
 async function readTurtle(path: string, collector: SkosCollector): Promise<void> {
-  const parser = new StreamParser({ format: 'text/turtle' });
+  const parser = new StreamParser({ format: 'text/turtle', factory: TURTLE_TERMS });
   parser.on('data', collector.add);
   await pipeline(createReadStream(path), parser);
 }
