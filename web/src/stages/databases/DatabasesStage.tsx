@@ -116,6 +116,7 @@ function Description({ database, degree }: { database: DatabaseProfile; degree: 
         ] as [string, string][])),
     ...(about === null ? ([['Holds', description]] as [string, string][]) : []),
     ['Vocabulary', vocabulary?.name ?? 'none'],
+    ['Operators', `without parentheses, ${dialect?.precedence ?? 'they are read from left to right'}`],
     ['Strings', dialect === undefined ? 'CQL' : `${dialect.form}; ${abilitiesOf(dialect)}`],
     [
       'Limits',

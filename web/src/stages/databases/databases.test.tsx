@@ -73,6 +73,7 @@ test('databases that suit the question stand first, each with what it is and wha
   expect(best.getByText('1994 to 2026')).toBeTruthy();
   expect(best.getByText('year, care setting')).toBeTruthy();
   expect(best.getByText(/plain form; without near/)).toBeTruthy();
+  expect(best.getByText('without parentheses, OR is read before words side by side are joined')).toBeTruthy();
   expect(best.getByText('without 1 term that is still to settle there')).toBeTruthy();
   const names = screen.getAllByRole('heading', { level: 2 }).map((heading) => heading.textContent);
   expect(names[0]).toContain('New index');
