@@ -46,6 +46,8 @@ export interface OpenDatabase {
 const PATIENCE_MS = 1500;
 /** How long looking for a vocabulary waits for one, since a vocabulary takes longer to read. */
 const VOCABULARY_MS = 8000;
+/** How long the counts of a database hold that tells no release. */
+const UNDATED_MS = 300_000;
 const REMEMBERED_COUNTS = 20_000;
 const REMEMBERED_WORDS = 2000;
 /** Words asked for in one scan, and listed at most. */
@@ -210,7 +212,9 @@ export class DatabasesService {
     if (known !== undefined) return { hits: known.hits, error: null, understood: known.understood };
     try {
       const answer = await database.connector.count(text, undefined, { queryType });
-      if (answer.release === release && remembers(database)) this.understood.set(key, answer);
+      if (answer.release === release && remembers(database)) {
+        this.understood.set(key, answer, rememberedFor(database));
+      }
       return { hits: answer.hits, error: null, understood: answer.understood || null };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
@@ -268,7 +272,9 @@ export class DatabasesService {
   private async ask(database: OpenDatabase, text: string, key: string): Promise<Counted> {
     try {
       const { hits, release } = await database.connector.count(text);
-      if (release === database.description.release && remembers(database)) this.counts.set(key, hits);
+      if (release === database.description.release && remembers(database)) {
+        this.counts.set(key, hits, rememberedFor(database));
+      }
       return { hits, error: null };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
@@ -341,6 +347,11 @@ export class DatabasesService {
 /** Counts hold as long as a release does; those that a person enters can be corrected. */
 function remembers({ description }: OpenDatabase): boolean {
   return description.reached !== 'hand';
+}
+
+/** Where a database tells no release, nobody can see that it changed, so what it said holds for a while only. */
+export function rememberedFor({ description }: OpenDatabase): { ttl?: number } {
+  return description.release === '' ? { ttl: UNDATED_MS } : {};
 }
 
 /** What strings are written and read with in a database. */

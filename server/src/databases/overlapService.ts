@@ -4,7 +4,7 @@ import type { Overlap } from '@even-lantern/contract';
 import { LRUCache } from 'lru-cache';
 import { ProblemException } from '../application/problem.js';
 import { DatabaseError } from './databaseConnector.js';
-import { DatabasesService } from './databasesService.js';
+import { DatabasesService, rememberedFor } from './databasesService.js';
 import { within } from './patience.js';
 import { ReadingService, type ReviewReading } from './readingService.js';
 
@@ -89,7 +89,7 @@ export class OverlapService {
       works.push(...answer.records.map(workSigns));
     }
     // What a person gives back can change under the same string.
-    if (description.reached !== 'hand') this.found.set(key, works);
+    if (description.reached !== 'hand') this.found.set(key, works, rememberedFor(database));
     return works;
   }
 }
