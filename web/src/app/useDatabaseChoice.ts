@@ -9,7 +9,7 @@ const POLLING_MS = 15_000;
 export interface DatabaseChoice {
   /** the database that counts come from; null while it does not answer */
   database: DatabaseProfile | null;
-  /** those that answer, and why the others do not */
+  /** those that answer, and why the others do not: the one that is wanted first */
   databases: DatabaseProfile[];
   failed: { id: string; reason: string }[];
   asking: boolean;
@@ -24,9 +24,12 @@ export function chosenDatabase(
   { databases, order }: Pick<DatabaseList, 'databases' | 'order'>,
   params: URLSearchParams,
 ): DatabaseProfile | null {
+  return databases.find(({ id }) => id === wantedOf(order, params)) ?? null;
+}
+
+function wantedOf(order: readonly string[], params: URLSearchParams): string | null {
   const wanted = [params.get('database'), localStorage.getItem(REMEMBERED), order[0]];
-  const chosen = wanted.find((id) => id !== null && id !== undefined && order.includes(id));
-  return databases.find(({ id }) => id === chosen) ?? null;
+  return wanted.find((id) => id !== null && id !== undefined && order.includes(id)) ?? null;
 }
 
 /** Which database counts come from. It is part of the address, so that an address opens the same counts. */
@@ -36,7 +39,8 @@ export function useDatabaseChoice(): DatabaseChoice {
   const inAddress = params.get('database');
   const chosen = inAddress ?? localStorage.getItem(REMEMBERED);
   const databases = data?.databases ?? [];
-  const failed = data?.failed ?? [];
+  const wanted = wantedOf(data?.order ?? [], params);
+  const failed = [...(data?.failed ?? [])].sort((a, b) => Number(b.id === wanted) - Number(a.id === wanted));
   const known = chosen !== null && data?.order.includes(chosen) === true;
   const database = data === undefined ? null : chosenDatabase(data, params);
 
