@@ -7,6 +7,7 @@ import {
   type Dialect,
   type DialectContext,
   type DialectError,
+  type DialectResult,
   type Query,
 } from '../query/index.js';
 import type { TermReading } from './compile.js';
@@ -53,6 +54,21 @@ export type Edits = ReadonlyMap<LineKey, EditedLine>;
 export type ReadEdit = { ok: true; meant: EditedLine; said: EditedLine } | { ok: false; error: DialectError };
 
 /**
+ * The query of a text in the database's own dialect or in CQL, before anything is settled.
+ * @param dialect null for a database that takes CQL alone
+ */
+export function parseLine(
+  { language, text }: Pick<LineText, 'language' | 'text'>,
+  dialect: Dialect | null,
+  context: DialectContext,
+): DialectResult {
+  if (language === 'own' && dialect !== null) return dialect.parse(text, context);
+  const read = parseCql(text, { vocabulary: context.vocabulary ?? '', limitFields: context.limitFields });
+  if (read.ok) return { ok: true, query: read.query, cautions: [] };
+  return { ok: false, error: { message: read.error.message, at: read.error.at } };
+}
+
+/**
  * Reads a written line.
  * @param dialect null for a database that takes CQL alone
  * @param read how headings of other vocabularies are searched there
@@ -64,11 +80,8 @@ export function readEdit(
   context: DialectContext,
   read: TermReading,
 ): ReadEdit {
-  const parsed =
-    language === 'own' && dialect !== null
-      ? dialect.parse(text, context)
-      : parseCql(text, { vocabulary: context.vocabulary ?? '', limitFields: context.limitFields });
-  if (!parsed.ok) return { ok: false, error: { message: parsed.error.message, at: parsed.error.at } };
+  const parsed = parseLine({ language, text }, dialect, context);
+  if (!parsed.ok) return parsed;
   const changes = new Set<string>();
   const settled = withLeaves(parsed.query, (part) => {
     const result = read(part);

@@ -10,7 +10,16 @@ export {
   termQuery,
 } from './compile.js';
 export type { TermReading, ReadTerm, TermQueryResult } from './compile.js';
-export { laneKey, lineKeyOf, linesIn, readEdit, renumbered, termKey, WHOLE_LINE } from './edits.js';
+export {
+  laneKey,
+  lineKeyOf,
+  linesIn,
+  parseLine,
+  readEdit,
+  renumbered,
+  termKey,
+  WHOLE_LINE,
+} from './edits.js';
 export type { EditedLine, Edits, LineKey, LineText, ReadEdit } from './edits.js';
 export { LANES_FORM, lanesToCsv, lanesToDocument, lanesToMarkdown } from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';

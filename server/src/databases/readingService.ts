@@ -3,7 +3,8 @@ import {
   childrenOf,
   compileLanes,
   headingCalled,
-  parseCql,
+  lineKeyOf,
+  parseLine,
   patternsToSpell,
   readEdit,
   sayingIn,
@@ -14,9 +15,11 @@ import {
   type EditedLine,
   type Edits,
   type Lane,
+  type Line,
   type LineText,
   type Query,
   type Strategy,
+  type StrategyProblem,
   type TermContent,
   type TermReading,
 } from '@even-lantern/core';
@@ -89,9 +92,13 @@ export class ReadingService {
       meantEdits.set(text.line, read.meant);
       saidEdits.set(text.line, read.said);
     }
+    const withWritten = (strategy: Strategy): Strategy => ({
+      ...strategy,
+      problems: [...strategy.problems, ...unreadable(written, strategy.lines)],
+    });
     const strategies = {
-      meant: compileLanes(lanes, meant, meantEdits),
-      said: compileLanes(lanes, said, saidEdits),
+      meant: withWritten(compileLanes(lanes, meant, meantEdits)),
+      said: withWritten(compileLanes(lanes, said, saidEdits)),
       ofLanes: compileLanes(lanes, meant),
     };
     return { lanes, database, ...reading, written, edits: saidEdits, strategies };
@@ -154,9 +161,19 @@ export class ReadingService {
 /** The vocabularies that a line in CQL names; in its own dialect a database has but its own. */
 function vocabulariesIn({ language, text }: LineText, database: OpenDatabase): string[] {
   if (language === 'own') return [];
-  const { vocabulary, limitFields } = contextOf(database);
-  const read = parseCql(text, { vocabulary: vocabulary ?? '', limitFields });
+  const read = parseLine({ language, text }, null, contextOf(database));
   const named = (query: Query): string[] =>
     query.kind === 'heading' ? [query.vocabulary] : childrenOf(query).flatMap(named);
   return read.ok ? named(read.query) : [];
+}
+
+/** Lines written by hand that cannot be read: until they are mended, what the lanes give is searched. */
+function unreadable(written: ReadonlyMap<string, ReadLine>, lines: readonly Line[]): StrategyProblem[] {
+  return [...written.values()].flatMap(({ line: key, problem }) => {
+    if (problem === null) return [];
+    const line = lines.find((each) => lineKeyOf(each) === key);
+    const name = line === undefined ? 'A line' : `L${line.number}`;
+    const message = `${name} was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
+    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, line: key, message }];
+  });
 }

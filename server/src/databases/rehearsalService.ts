@@ -4,11 +4,9 @@ import {
   describeLine,
   laneKey,
   laneParts,
-  lineKeyOf,
   searchedTerms,
   standaloneQuery,
   type Edits,
-  type StrategyProblem,
   type TermReading,
   type Lane,
   type Line,
@@ -22,7 +20,7 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
-import { ReadingService, type ReadLine } from './readingService.js';
+import { ReadingService } from './readingService.js';
 import { askedText, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
@@ -45,7 +43,6 @@ export class RehearsalService {
       database,
       said: read,
       edits,
-      written,
       strategies,
     } = await this.readings.ofReview(reviewId, databaseId);
     const strategy = strategies.said;
@@ -81,7 +78,7 @@ export class RehearsalService {
       bridges,
       without,
       whole: last?.kind === 'whole' ? { hits: last.hits, error: last.error } : NOTHING,
-      problems: [...strategy.problems, ...unreadable(written, strategy.lines)],
+      problems: strategy.problems,
     };
   }
 
@@ -186,18 +183,4 @@ export class RehearsalService {
       }),
     );
   }
-}
-
-/** Lines written by hand that cannot be read: until they are mended, what the lanes give is searched. */
-export function unreadable(
-  written: ReadonlyMap<string, ReadLine>,
-  lines: readonly Line[],
-): StrategyProblem[] {
-  return [...written.values()].flatMap(({ line: key, problem }) => {
-    if (problem === null) return [];
-    const line = lines.find((each) => lineKeyOf(each) === key);
-    const name = line === undefined ? 'A line' : `L${line.number}`;
-    const message = `${name} was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
-    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, line: key, message }];
-  });
 }

@@ -18,7 +18,6 @@ import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
-import { unreadable } from '../databases/rehearsalService.js';
 import { ReadingService } from '../databases/readingService.js';
 import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { LedgerService } from './ledgerService.js';
@@ -66,9 +65,8 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     person: Person,
   ): Promise<Run> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
-    const { lanes, database, dialect, context, strategies, written } = reading;
-    const { lines } = strategies.meant;
-    const problems = [...strategies.meant.problems, ...unreadable(written, lines)];
+    const { lanes, database, dialect, context, strategies } = reading;
+    const { lines, problems } = strategies.meant;
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
     const changes = strategies.said.lines.map((line) => line.changes);
     // An unfinished term would make the log say less than the screen, so it is settled first.

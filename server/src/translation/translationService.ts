@@ -3,7 +3,7 @@ import {
   describeLine,
   lineKeyOf,
   linesIn,
-  parseCql,
+  parseLine,
   printCql,
   standaloneQuery,
   translateLine,
@@ -23,7 +23,6 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { askedText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { unreadable } from '../databases/rehearsalService.js';
 import { ReadingService, type ReviewReading } from '../databases/readingService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 
@@ -38,7 +37,7 @@ export class TranslationService {
 
   async translate(reviewId: string, databaseId: string): Promise<Translation> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
-    const { database, dialect, strategies, written } = reading;
+    const { database, dialect, strategies } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);
     const { lines, problems } = strategies.meant;
     const { name, release, simulated } = database.description;
@@ -50,7 +49,7 @@ export class TranslationService {
       queryType: dialect?.id ?? 'cql',
       precedence: dialect?.precedence ?? null,
       lines: await Promise.all(lines.map((line) => this.translateLine(reading, line, versions))),
-      problems: [...problems, ...unreadable(written, lines)],
+      problems,
     };
   }
 
@@ -59,14 +58,8 @@ export class TranslationService {
     const { database, dialect, strategies } = await this.readings.ofReview(reviewId, change.database);
     const refersTo: Record<number, string> = {};
     if (change.text !== null) {
-      const context = this.readings.contextOfTexts(database);
-      const read =
-        change.language === 'own' && dialect !== null
-          ? dialect.parse(change.text, context)
-          : parseCql(change.text, {
-              vocabulary: context.vocabulary ?? '',
-              limitFields: context.limitFields,
-            });
+      const { language, text } = change;
+      const read = parseLine({ language, text }, dialect, this.readings.contextOfTexts(database));
       for (const number of read.ok ? linesIn(read.query) : []) {
         const line = strategies.meant.lines[number - 1];
         if (line !== undefined) refersTo[number] = lineKeyOf(line);

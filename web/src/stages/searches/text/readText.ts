@@ -4,7 +4,7 @@ import {
   dialectFrom,
   headingByLabel,
   headingCalled,
-  parseCql,
+  parseLine,
   type Dialect,
   type DialectContext,
   type Query,
@@ -52,19 +52,20 @@ export function readerFor(
 }
 
 export function readText(text: string, { dialect, context, tree, language }: Reader): TextReading {
-  const read =
-    language === 'own' && dialect !== null
-      ? dialect.parse(text, context)
-      : parseCql(text, { vocabulary: context.vocabulary ?? '', limitFields: context.limitFields });
+  const read = parseLine({ language, text }, dialect, context);
   if (!read.ok) {
     const { at, message } = read.error;
     return { query: null, findings: [{ from: at, to: at + 1, severity: 'wrong', message }] };
   }
-  const cautions = 'cautions' in read ? read.cautions : [];
   return {
     query: read.query,
     findings: [
-      ...cautions.map(({ at, message }): Finding => ({ from: at, to: at + 1, severity: 'caution', message })),
+      ...read.cautions.map(({ at, message }): Finding => ({
+        from: at,
+        to: at + 1,
+        severity: 'caution',
+        message,
+      })),
       ...unknownHeadings(read.query, text, tree),
     ],
   };
