@@ -44,7 +44,7 @@ type Token =
   | { kind: 'term'; text: string; quoted: boolean; heading: boolean; leftOut: string[] };
 type TermToken = Extract<Token, { kind: 'term' }>;
 
-const LINE_NUMBER = /^\s*(?:[#(\[]?[sSlL]?\d{1,3}[\])]?[.:)]?\s+|#\d{1,3}[.:)]?\s*|[-•*]\s+)(?=\S)/;
+const LINE_NUMBER = /^\s*(?:[#(\[]?[sSlL]?\d{1,3}[\])]?[.:)]?\s+|#\d{1,3}(?![\d'’])[.:)]?\s*|[-•*]\s+)(?=\S)/;
 /** A count at the end of a line: after a tab, some spaces, or in brackets. */
 const TRAILING_COUNT =
   /(?:\t|\s{2,}|\s*[([]\s*(?:n\s*=\s*)?)\d{1,3}(?:[,. \u2009\u00a0]?\d{3})*\s*[)\]]?\s*(?:hits|results|records)?\s*[)\]]?\s*$/i;
@@ -109,7 +109,10 @@ function tokensOf(line: string): Token[] {
   };
   const unclosed = new Set<string>();
   const closingAt = (from: number, closing: string): number => {
-    const end = unclosed.has(closing) ? -1 : line.indexOf(closing, from + 1);
+    let end = unclosed.has(closing) ? -1 : line.indexOf(closing, from + 1);
+    while (closing === "'" && end !== -1 && /[\p{L}\p{N}]/u.test(line[end + 1] ?? '')) {
+      end = line.indexOf(closing, end + 1);
+    }
     if (end === -1) unclosed.add(closing);
     return end;
   };
@@ -198,7 +201,7 @@ function nearWithin(tokens: Token[], distance: number): void {
 function masksIn(text: string): string {
   return text
     .replace(/([\p{L}\p{N}])[$+!%]\d*(?=\s|$|["”)])/gu, '$1*')
-    .replace(/\*\d+/g, '*')
+    .replace(/\*\d+(?![\p{L}\p{N}'’])/gu, '*')
     .replace(/([\p{L}\p{N}])#(?=[\p{L}\p{N}])/gu, '$1?')
     .replace(/([\p{L}\p{N}])\?+(?=\s|$)/gu, '$1*')
     .replace(/[\p{L}\p{N}]*[*?](?=[\p{L}\p{N}])[\p{L}\p{N}*?]*/gu, (word) => word.replace(/\*(?=.)/g, '?'))
