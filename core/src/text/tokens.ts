@@ -58,9 +58,12 @@ type Visit = (word: string, start: number, end: number) => void;
 /** Visits the words that `tokenise` lists, without making a list. */
 export function forEachWord(text: string, visit: Visit, { masks = false }: { masks?: boolean } = {}): void {
   const letters = masks ? PLAIN | MASK : PLAIN;
-  if (isAscii(text)) forEachAsciiWord(text, visit, letters);
+  if (text.length >= LONG && isAscii(text)) forEachAsciiWord(text, visit, letters);
   else forEachAnyWord(text, visit, letters);
 }
+
+/** From how many characters on reading bytes is worth taking them out of the string first. */
+const LONG = 100;
 
 /** Part of every platform's globals, though not of the language. */
 declare const TextEncoder: new () => {
@@ -178,7 +181,7 @@ function forEachAnyWord(text: string, visit: Visit, letters: number): void {
 
 /** The words of a text joined by single spaces: two texts with the same key match the same way. */
 export function textKey(text: string): string {
-  return tokenise(text)
-    .map((token) => token.word)
-    .join(' ');
+  let key = '';
+  forEachWord(text, (word) => (key = key === '' ? word : `${key} ${word}`));
+  return key;
 }

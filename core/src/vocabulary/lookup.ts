@@ -218,8 +218,9 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
   const best = new Map<number, Candidate>();
   for (const [number, { ofName, ofTyped, misspelt }] of found) {
     const name = index.names[number];
-    if (name === undefined || name.mass === 0 || typedMass === 0) continue;
-    const shareOfName = Math.min(ofName / name.mass, 1);
+    const mass = index.masses[number] ?? 0;
+    if (name === undefined || mass === 0 || typedMass === 0) continue;
+    const shareOfName = Math.min(ofName / mass, 1);
     const shareOfTyped = Math.min(ofTyped / typedMass, 1);
     const both = (2 * shareOfName * shareOfTyped) / (shareOfName + shareOfTyped);
     const score = both * (name.isLabel ? 1 : ENTRY_SHARE);
@@ -264,18 +265,15 @@ function addOtherWords(
     }
   }
   const shares = (heading: number) => {
-    const { named = [], noted = [] } = index.headingWords[heading] ?? {};
+    const own = index.names.slice(index.firstNames[heading], index.firstNames[heading + 1]);
     let [inNames, inNote] = [0, 0];
     for (const alternatives of readings) {
       const weight = weightOf(index, alternatives);
-      const quality = (words: readonly string[]) =>
-        Math.max(
-          0,
-          ...alternatives.filter(({ folded }) => words.includes(folded)).map((each) => each.quality),
-        );
-      const byName = quality(named);
+      const best = (holds: (word: string) => boolean) =>
+        Math.max(0, ...alternatives.filter(({ folded }) => holds(folded)).map(({ quality }) => quality));
+      const byName = best((word) => own.some(({ folded }) => folded.includes(word)));
       inNames += weight * byName;
-      if (byName === 0) inNote += weight * quality(noted);
+      if (byName === 0) inNote += weight * best((word) => includesSorted(index.inNotes.get(word), heading));
     }
     return { names: inNames / typedMass, notes: inNote / typedMass };
   };
@@ -290,6 +288,17 @@ function addOtherWords(
     if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
     else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
   }
+}
+
+/** Whether a list in rising order holds a number. */
+function includesSorted(numbers: readonly number[] = [], wanted: number): boolean {
+  let [low, high] = [0, numbers.length];
+  while (low < high) {
+    const middle = (low + high) >>> 1;
+    if ((numbers[middle] ?? 0) < wanted) low = middle + 1;
+    else high = middle;
+  }
+  return numbers[low] === wanted;
 }
 
 function firstFrom(words: LookupIndex['words'], start: string): number {

@@ -13,18 +13,18 @@ export interface Name {
   isLabel: boolean;
   /** the folded words it is found by */
   folded: readonly string[];
-  /** the summed weight of its words */
-  mass: number;
 }
 
 /** A vocabulary made ready for `lookUp`. */
 export interface LookupIndex {
   tree: VocabularyTree;
   names: readonly Name[];
+  /** for each name the summed weight of its words */
+  masses: Float64Array;
   /** names by all their words written together, so that `bed sores` and `bedsores` are one */
   joined: ReadonlyMap<string, number | readonly number[]>;
-  /** folded words of all names of each heading, and of its note */
-  headingWords: readonly { named: readonly string[]; noted: readonly string[] }[];
+  /** the number of the first name of each heading; its others follow. One more for the end */
+  firstNames: Uint32Array;
   /** names, and headings through their notes, by folded word */
   inNames: ReadonlyMap<string, readonly number[]>;
   inNotes: ReadonlyMap<string, readonly number[]>;
@@ -37,7 +37,8 @@ export interface LookupIndex {
 /** Prepares a vocabulary. Takes some seconds for 100,000 headings. */
 export function indexForLookup(tree: VocabularyTree): LookupIndex {
   const names: Name[] = [];
-  const headingWords: { named: string[]; noted: string[] }[] = [];
+  const { headings } = tree.vocabulary;
+  const firstNames = new Uint32Array(headings.length + 1);
   const joined = new Map<string, number | number[]>();
   // Great vocabularies have some hundred thousand names, so each word of a name is looked up but once, and each name
   // leaves as little behind as it can.
@@ -52,13 +53,14 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     }
     return own;
   };
-  const addName = (text: string, isLabel: boolean, heading: number, named: string[]) => {
-    const words = lookupWords(text).map(know);
+  const addName = (text: string, isLabel: boolean, heading: number) => {
+    const words = lookupWords(text);
     const number = names.length;
     const folded: string[] = [];
-    const meansSomething = words.some(({ isEmpty }) => !isEmpty);
+    const meansSomething = words.some((word) => !isEmptyWord(word));
     let together = '';
-    for (const word of words) {
+    for (const each of words) {
+      const word = know(each);
       const { sense } = word;
       word.inName = true;
       together += word.spelled;
@@ -69,39 +71,35 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
       if (sense.lastNamed === heading) continue;
       sense.lastNamed = heading;
       sense.headings += 1;
-      named.push(sense.folded);
     }
-    names.push({ heading, text, isLabel, mass: 0, folded });
+    // The copy is no longer than its words, which the list that grew is.
+    names.push({ heading, text, isLabel, folded: folded.slice() });
     const key = inSingular(together);
     const others = joined.get(key);
     if (others === undefined) joined.set(key, number);
     else if (typeof others === 'number') joined.set(key, [others, number]);
     else others.push(number);
   };
-  tree.vocabulary.headings.forEach((heading, place) => {
-    const named: string[] = [];
-    const noted: string[] = [];
-    addName(heading.label, true, place, named);
-    for (const term of heading.entryTerms) addName(term, false, place, named);
+  headings.forEach((heading, place) => {
+    firstNames[place] = names.length;
+    addName(heading.label, true, place);
+    for (const term of heading.entryTerms) addName(term, false, place);
     for (const word of noteWords(heading.scopeNote)) {
       const { sense } = know(word);
       if (sense.lastNoted === place) continue;
       sense.lastNoted = place;
-      noted.push(sense.folded);
       sense.notes.push(place);
       if (sense.lastNamed !== place) sense.headings += 1;
     }
-    headingWords.push({ named, noted });
   });
-  const all = tree.vocabulary.headings.length;
+  firstNames[headings.length] = names.length;
   const weights = new Map<string, number>();
   const masses = new Float64Array(names.length);
-  for (const { folded, headings, names: numbers } of senses.values()) {
-    const weight = Math.log(1 + all / headings);
+  for (const { folded, headings: holding, names: numbers } of senses.values()) {
+    const weight = Math.log(1 + headings.length / holding);
     weights.set(folded, weight);
     for (const number of numbers) masses[number] = (masses[number] ?? 0) + weight;
   }
-  names.forEach((name, number) => (name.mass = masses[number] ?? 0));
   const inNames = new Map<string, readonly number[]>();
   const inNotes = new Map<string, readonly number[]>();
   for (const { folded, names: numbers, notes } of senses.values()) {
@@ -111,10 +109,11 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     }
     if (notes.length > 0) inNotes.set(folded, notes);
   }
-  const words = [...known]
-    .flatMap(([word, { sense, inName }]) => (inName ? [[word, sense.folded] as const] : []))
-    .sort(([a], [b]) => (a < b ? -1 : 1));
-  return { tree, names, joined, headingWords, inNames, inNotes, weights, words };
+  const words = [...known.keys()].sort().flatMap((word) => {
+    const { sense, inName } = know(word);
+    return inName ? [[word, sense.folded] as const] : [];
+  });
+  return { tree, names, masses, joined, firstNames, inNames, inNotes, weights, words };
 }
 
 /** What is known of a word as written, so that each is worked out once. */

@@ -116,11 +116,17 @@ function atOnce(text: string) {
 
 export function skosCollector(): SkosCollector {
   const subjects = new Map<string, Properties>();
+  // Statements of one subject stand together in most files.
+  let last = '';
+  let properties: Properties = {};
   return {
     add({ subject, predicate, object }) {
       const property = PROPERTY_OF.get(predicate.value);
       if (property === undefined) return;
-      const properties = getOrAdd(subjects, subject.value, (): Properties => ({}));
+      if (subject.value !== last || subjects.size === 0) {
+        last = subject.value;
+        properties = getOrAdd(subjects, last, (): Properties => ({}));
+      }
       const language = object.termType === 'Literal' ? (object.language ?? '').toLowerCase() : null;
       const value = { value: object.value, language };
       const values = properties[property];
@@ -156,11 +162,11 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
     return [
       {
         label,
-        entryTerms: namesIn(all(properties.altLabel)),
-        scopeNote: namesIn(all(properties.scopeNote))[0] ?? '',
+        entryTerms: namesIn(properties.altLabel),
+        scopeNote: namesIn(properties.scopeNote)[0] ?? '',
         broader: [...(broader.get(address) ?? [])].flatMap((above) => labels.get(above) ?? []),
         related: [...new Set(related)],
-        historyNote: namesIn(all(properties.historyNote))[0] ?? null,
+        historyNote: namesIn(properties.historyNote)[0] ?? null,
         subheadings: all(properties.subheading).map(({ value }) => value),
       },
     ];
@@ -171,7 +177,7 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
   const id = first('identifier') ?? scheme?.[0] ?? '';
   const vocabulary = {
     id,
-    name: namesIn(all(scheme?.[1].title))[0] ?? id,
+    name: namesIn(scheme?.[1].title)[0] ?? id,
     release: first('issued') ?? '',
     headings,
   };
@@ -188,15 +194,19 @@ function labelsOf(
   const unlabelled: string[] = [];
   const doubled: string[] = [];
   for (const [address, properties] of concepts) {
-    const [label] = namesIn(all(properties.prefLabel));
-    if (label === undefined || textKey(label) === '') {
+    const [label] = namesIn(properties.prefLabel);
+    let key = label === undefined ? '' : textKey(label);
+    if (label === undefined || key === '') {
       unlabelled.push(address);
       continue;
     }
     let unique = label;
-    for (let i = 2; taken.has(textKey(unique)); i += 1) unique = `${label} (${i})`;
+    for (let i = 2; taken.has(key); i += 1) {
+      unique = `${label} (${i})`;
+      key = textKey(unique);
+    }
     if (unique !== label) doubled.push(label);
-    taken.add(textKey(unique));
+    taken.add(key);
     labels.set(address, unique);
   }
   if (unlabelled.length > 0) {
@@ -238,36 +248,53 @@ function broaderOf(
 }
 
 /** The texts of the first language that there are any of. */
-function namesIn(terms: readonly Value[]): string[] {
-  const language = (term: Value) => term.language ?? '';
-  for (const wanted of LANGUAGES) {
-    const found = terms.filter(
-      (term) => language(term) === wanted || (wanted !== '' && language(term).startsWith(`${wanted}-`)),
-    );
-    if (found.length > 0) return found.map(({ value }) => value.trim());
-  }
-  const [other] = terms;
-  return other === undefined
-    ? []
-    : terms.filter((term) => language(term) === language(other)).map(({ value }) => value.trim());
+function namesIn(terms: Value | Value[] | undefined): string[] {
+  if (terms === undefined) return [];
+  if (!Array.isArray(terms)) return [terms.value.trim()];
+  const wanted = LANGUAGES.find((language) => terms.some((term) => isIn(term, language)));
+  const other = terms[0]?.language;
+  return terms
+    .filter((term) => (wanted === undefined ? term.language === other : isIn(term, wanted)))
+    .map(({ value }) => value.trim());
+}
+
+/** Whether a text is in a language, in any of its regions. */
+function isIn({ language }: Value, wanted: string): boolean {
+  if (language === null || language === '' || wanted === '') return (language ?? '') === wanted;
+  return (
+    language.startsWith(wanted) && (language.length === wanted.length || language[wanted.length] === '-')
+  );
 }
 
 /** Headings that lie below themselves are kept, since every walk goes round once; but somebody should know. */
 function noteCircles(headings: readonly Heading[], notes: string[]): void {
-  const byLabel = new Map(headings.map((heading) => [heading.label, heading]));
-  const state = new Map<string, 'open' | 'done'>();
+  const placeOf = new Map(headings.map(({ label }, place) => [label, place]));
+  const state = new Uint8Array(headings.length);
+  const [open, done] = [1, 2];
   const circles: string[] = [];
-  for (const { label } of headings) {
-    const path: { label: string; next: number }[] = state.has(label) ? [] : [{ label, next: 0 }];
+  const path: number[] = [];
+  /** how many of the headings above were gone to from each on the path */
+  const gone: number[] = [];
+  const enter = (place: number) => {
+    state[place] = open;
+    path.push(place);
+    gone.push(0);
+  };
+  for (let start = 0; start < headings.length; start += 1) {
+    if (state[start] === 0) enter(start);
     for (let at = path.at(-1); at !== undefined; at = path.at(-1)) {
-      state.set(at.label, 'open');
-      const above = byLabel.get(at.label)?.broader[at.next];
-      at.next += 1;
+      const next = gone.pop() ?? 0;
+      const above = headings[at]?.broader[next];
       if (above === undefined) {
-        state.set(at.label, 'done');
+        state[at] = done;
         path.pop();
-      } else if (state.get(above) === 'open') circles.push(above);
-      else if (!state.has(above)) path.push({ label: above, next: 0 });
+        continue;
+      }
+      gone.push(next + 1);
+      const place = placeOf.get(above);
+      if (place === undefined) continue;
+      if (state[place] === open) circles.push(above);
+      else if (state[place] !== done) enter(place);
     }
   }
   if (circles.length > 0) {
