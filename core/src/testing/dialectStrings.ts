@@ -22,10 +22,15 @@ const DESCRIBED: Record<string, DialectDescription> = {
     names: { words: 'bib.any', title: 'bib.title' },
     lacks: ['endings', 'one letter', 'near'],
   },
+  'a server with subject headings': {
+    kind: 'cql',
+    names: { title: 'dc.title', headings: 'dc.subject', heading: 'dc.subject', year: 'dc.date' },
+    lacks: ['narrower', 'central', 'subheadings'],
+  },
   'calls with other names': {
     kind: 'corvane',
     names: { words: 'anywhere', title: 'title', abstract: null, heading: 'topic', year: 'published' },
-    lacks: [],
+    lacks: ['narrower'],
   },
   'colons with other names': {
     kind: 'mindry',

@@ -12,7 +12,7 @@ export const CQL_ABILITIES: Abilities = {
   oneLetter: true,
   inPhrase: { anyEnding: true, oneLetter: true },
   near: { ordered: true, acrossFields: true, phrases: true },
-  headings: { central: true, subheadings: true, anyVocabulary: true },
+  headings: { narrower: true, central: true, subheadings: true, anyVocabulary: true },
   lines: true,
 };
 

@@ -33,9 +33,10 @@ export interface CqlOptions {
   /**
    * For a database with names of its own: each index with that of ours it means (`wn.text` → `el.words`). No others
    * are read then, but those of the set `cql`. Nor has it near across fields or headings of other vocabularies, and
-   * `?` for one letter only where that is said.
+   * `?` for one letter only where that is said. The index of headings may also be one of words: then `==` names a
+   * heading, and every other relation searches words.
    */
-  own?: { indexes: ReadonlyMap<string, string>; oneLetter: boolean };
+  own?: { indexes: ReadonlyMap<string, string>; heading: string | null; oneLetter: boolean };
 }
 
 export type CqlResult =
@@ -184,7 +185,7 @@ function nearModifiers(node: CqlBoolean): { distance: number; ordered: boolean }
 function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   const written = clause.index ?? 'cql.serverChoice';
   const lower = written.toLowerCase();
-  const index = options.own === undefined ? indexNamed(lower) : ownIndexNamed(clause, options.own.indexes);
+  const index = options.own === undefined ? indexNamed(lower) : ownIndexNamed(clause, options.own);
   const [set, name = ''] = index.split('.', 2);
 
   if (index === 'cql.resultsetid') return interpretLine(clause);
@@ -214,13 +215,20 @@ function indexNamed(lower: string): string {
   return SAME_AS[lower] ?? (lower.includes('.') ? lower : `el.${lower}`);
 }
 
-function ownIndexNamed({ index, at }: CqlClause, ownIndexes: ReadonlyMap<string, string>): string {
+function ownIndexNamed(
+  { index, at, relation }: CqlClause,
+  { indexes, heading }: NonNullable<CqlOptions['own']>,
+): string {
   const lower = index?.toLowerCase() ?? 'cql.serverchoice';
-  const known = [...ownIndexes.keys()];
+  const known = [...indexes.keys()];
+  const alsoWords = known.some((each) => each.toLowerCase() === lower);
+  if (lower === heading?.toLowerCase() && (!alsoWords || relation === '==' || relation === 'exact'))
+    return 'el.heading';
+  if (heading !== null && !known.includes(heading)) known.push(heading);
   if (lower.startsWith('cql.') && !known.some((each) => each.toLowerCase() === lower))
     return indexNamed(lower);
   return (
-    ownIndexes.get(known.find((each) => each.toLowerCase() === lower) ?? '')?.toLowerCase() ??
+    indexes.get(known.find((each) => each.toLowerCase() === lower) ?? '')?.toLowerCase() ??
     stop(
       16,
       at,

@@ -55,6 +55,8 @@ export interface DialectContext {
   wordsMatching?: (pattern: WordPattern, field: SearchField) => readonly string[] | null;
   /** The words that stand for a heading where it cannot be said: its label and entry terms. */
   namesOf?: (heading: HeadingQuery) => readonly string[];
+  /** The labels of all headings below one, so that they can be named one by one; null where they are not known. */
+  narrowerOf?: (heading: HeadingQuery) => readonly string[] | null;
   /** A line of the strategy without references, for a database that cannot refer to lines. */
   lineQuery?: (line: number) => Query | null;
   /** The heading that a database by itself adds to words without a field; null where it adds none. */
@@ -95,7 +97,13 @@ export interface Abilities {
     /** phrases and patterns, or else single whole words only */
     phrases: boolean;
   };
-  headings: null | { central: boolean; subheadings: boolean; anyVocabulary: boolean };
+  headings: null | {
+    /** all headings below one, without naming them */
+    narrower: boolean;
+    central: boolean;
+    subheadings: boolean;
+    anyVocabulary: boolean;
+  };
   /** references to other lines */
   lines: boolean;
 }

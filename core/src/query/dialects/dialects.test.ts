@@ -41,7 +41,7 @@ describe.each(EVERY)('in the dialect of %s', (id) => {
           const { text, losses } = dialect(id).print(query, {
             ...context,
             lineQuery,
-            ...(indexKnown ? { wordsMatching } : {}),
+            ...(indexKnown ? { wordsMatching, narrowerOf: ({ label }) => narrowerOf(label) } : {}),
           });
           const said = read(id, text);
           const effects = new Set(losses.map(({ effect }) => effect).filter((effect) => effect !== 'same'));

@@ -24,12 +24,15 @@ interface NamedCql {
 
 export function readNamedCql({ limitSet, oneLetter, precedence }: NamedCql): DialectKind['read'] {
   return (text: string, { names, fields, vocabulary, limitFields }: Known) => {
-    const own = [...fields, 'heading' as const, 'year' as const].flatMap((name): [string, string][] =>
+    const own = [...fields, 'year' as const].flatMap((name): [string, string][] =>
       names[name] === null ? [] : [[names[name], `el.${name}`]],
     );
     const limits = limitFields.map((field): [string, string] => [limitSet + field, `el.${field}`]);
-    const indexes = new Map([...own, ...limits]);
-    const options = { vocabulary: vocabulary ?? '', limitFields, own: { indexes, oneLetter } };
+    const options = {
+      vocabulary: vocabulary ?? '',
+      limitFields,
+      own: { indexes: new Map([...own, ...limits]), heading: names.heading, oneLetter },
+    };
     const read = parseCql(text, options);
     if (!read.ok) return { ok: false, error: { message: read.error.message, at: read.error.at } };
     const cautions = read.mixed.flatMap((met) => precedenceCaution(met, precedence) ?? []);

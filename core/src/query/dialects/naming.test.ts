@@ -1,4 +1,4 @@
-import { context, dialect, wrong } from '../../testing/dialectStrings.js';
+import { context, dialect, read, wrong } from '../../testing/dialectStrings.js';
 import { dialectFrom, type Query } from '../index.js';
 
 const words = (text: string, field: 'words' | 'title' = 'words'): Query => ({
@@ -38,6 +38,44 @@ test('where words cannot end with *, the word alone is searched, which finds les
   expect(losses).toMatchObject([{ lost: 'the pattern in “lig*”', instead: 'lig', effect: 'narrows' }]);
   expect(wrong('a server that knows no endings', 'bib.any = "lig*"')?.[1]).toBe(
     'This database cannot be told the pattern in “lig*”.',
+  );
+});
+
+test('headings that cannot be asked for with what lies below them are named one by one', () => {
+  const heading: Query = {
+    kind: 'heading',
+    vocabulary: 'tree',
+    label: 'Lamps',
+    narrower: true,
+    central: false,
+    subheadings: [],
+  };
+  const server = dialect('a server with subject headings');
+  const { text, losses } = server.print(heading, {
+    ...context,
+    narrowerOf: ({ label }) => (label === 'Lamps' ? ['Desk lamps', 'Bed lamps'] : null),
+  });
+  expect(text).toBe('(dc.subject == "Lamps" or dc.subject == "Desk lamps" or dc.subject == "Bed lamps")');
+  expect(losses).toMatchObject([{ instead: 'the heading and the 2 below it by name', effect: 'same' }]);
+  const unknown = server.print(heading, context);
+  expect([unknown.text, unknown.losses[0]?.effect]).toEqual(['dc.subject == "Lamps"', 'narrows']);
+  const many = { ...context, narrowerOf: () => Array.from({ length: 201 }, (_, i) => `Lamp ${i}`) };
+  expect(server.print(heading, many).losses).toMatchObject([
+    { instead: 'the heading alone: 201 are too many to name', effect: 'narrows' },
+  ]);
+});
+
+test('one index may hold headings and the words within them', () => {
+  expect(read('a server with subject headings', 'dc.subject == "Bed lamps"')).toMatchObject({
+    kind: 'heading',
+    label: 'Bed lamps',
+  });
+  expect(read('a server with subject headings', 'dc.subject = "bed lamps"')).toMatchObject({
+    kind: 'words',
+    field: 'headings',
+  });
+  expect(wrong('a server with subject headings', 'dc.subject ==/narrower "Bed lamps"')?.[1]).toBe(
+    'This database cannot be told all headings below “Bed lamps” at once.',
   );
 });
 

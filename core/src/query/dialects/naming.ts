@@ -15,7 +15,7 @@ export type Named = (typeof NAMED)[number];
 export type Names = Readonly<Record<Named, string | null>>;
 
 /** What a database may lack that its kind has. */
-export const LACKS = ['endings', 'one letter', 'near'] as const;
+export const LACKS = ['endings', 'one letter', 'near', 'narrower', 'central', 'subheadings'] as const;
 export type Lack = (typeof LACKS)[number];
 
 /** A dialect told as data: plain JSON, so that it can be kept and sent. */
@@ -64,7 +64,11 @@ export function dialectOfKind(
     parse(text, context) {
       const result = read(text, { ...context, names, fields: abilities.fields });
       if (!result.ok || lacks.length === 0) return result;
-      const lost = print(result.query, context).losses.find(({ effect }) => effect !== 'same');
+      // What it would be told in other words it cannot be told itself.
+      const { vocabulary, limitFields } = context;
+      const lost = print(result.query, { vocabulary, limitFields }).losses.find(
+        ({ effect }) => effect !== 'same',
+      );
       return lost === undefined
         ? result
         : { ok: false, error: { at: 0, message: `This database cannot be told ${lost.lost}.` } };
@@ -75,7 +79,7 @@ export function dialectOfKind(
 function abilitiesWith(abilities: Abilities, names: Names, lacks: readonly Lack[]): Abilities {
   const anyEnding = !lacks.includes('endings');
   const oneLetter = !lacks.includes('one letter');
-  const { inPhrase } = abilities;
+  const { inPhrase, headings } = abilities;
   return {
     ...abilities,
     fields: abilities.fields.filter((field) => names[field] !== null),
@@ -87,7 +91,15 @@ function abilitiesWith(abilities: Abilities, names: Names, lacks: readonly Lack[
       oneLetter: inPhrase.oneLetter && oneLetter,
     },
     near: lacks.includes('near') ? null : abilities.near,
-    headings: names.heading === null ? null : abilities.headings,
+    headings:
+      names.heading === null || headings === null
+        ? null
+        : {
+            ...headings,
+            narrower: headings.narrower && !lacks.includes('narrower'),
+            central: headings.central && !lacks.includes('central'),
+            subheadings: headings.subheadings && !lacks.includes('subheadings'),
+          },
   };
 }
 

@@ -21,6 +21,8 @@ import type { Form } from './form.js';
 
 /** More phrases than this are no longer a string that people read. */
 const MOST_PHRASES = 60;
+/** More headings than this are not named one by one; an address has bounds, too. */
+const MOST_HEADINGS = 200;
 /** What an unknown letter may be, where it has to be spelled out without knowing the index. */
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz0123456789';
 const NOTHING: Query = { kind: 'not', include: { kind: 'everything' }, exclude: { kind: 'everything' } };
@@ -262,7 +264,33 @@ function printHeading(query: HeadingQuery, printing: Printing): Printed {
       effect: 'widens',
     });
   }
-  return said(form.heading(query));
+  return query.narrower && !headings.narrower
+    ? printNarrowerByName(query, printing)
+    : said(form.heading(query));
+}
+
+/** A heading and all below it, each by its name. */
+function printNarrowerByName(query: HeadingQuery, printing: Printing): Printed {
+  const alone: HeadingQuery = { ...query, narrower: false };
+  const lost = `all headings below “${query.label}” at once`;
+  const below = printing.context.narrowerOf?.(query) ?? null;
+  if (below === null || below.length > MOST_HEADINGS) {
+    return instead(query, alone, printing, {
+      lost,
+      instead:
+        below === null ? 'the heading alone' : `the heading alone: ${below.length} are too many to name`,
+      effect: 'narrows',
+    });
+  }
+  const each = below.map((label): HeadingQuery => ({ ...alone, label }));
+  return instead(query, each.length === 0 ? alone : anyOf([alone, ...each]), printing, {
+    lost,
+    instead:
+      each.length === 0
+        ? 'the heading alone: nothing lies below it'
+        : `the heading and the ${each.length} below it by name`,
+    effect: 'same',
+  });
 }
 
 function printAsWords(query: HeadingQuery, printing: Printing): Printed {

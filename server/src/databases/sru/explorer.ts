@@ -112,12 +112,13 @@ async function lacksOf(connector: DatabaseConnector, description: DialectDescrip
       ordered: false,
     }),
   ]);
-  const does: Readonly<Record<Lack, boolean>> = {
+  // How headings are asked for with what lies below them, or central, no standard says.
+  const does: Readonly<Partial<Record<Lack, boolean>>> = {
     endings: ending !== null && ending >= (word ?? 0),
     'one letter': letter !== null && letter >= (word ?? 0),
     near: near !== null,
   };
-  return LACKS.filter((lack) => !does[lack]);
+  return LACKS.filter((lack) => does[lack] !== true);
 }
 
 function wordsOf(text: string, anyEnding = false) {

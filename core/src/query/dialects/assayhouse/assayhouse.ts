@@ -32,7 +32,7 @@ const abilities: Abilities = {
   oneLetter: false,
   inPhrase: { anyEnding: true, oneLetter: false },
   near: null,
-  headings: { central: false, subheadings: false, anyVocabulary: false },
+  headings: { narrower: true, central: false, subheadings: false, anyVocabulary: false },
   lines: true,
 };
 const LEXING: Lexing = { quote: "'", symbols: /\.\.|>=|<=|[()&|!~=]/y, word: /[^\s'()&|!~=<>.]+/y };

@@ -32,7 +32,7 @@ const abilities: Abilities = {
   oneLetter: true,
   inPhrase: { anyEnding: true, oneLetter: true },
   near: { ordered: false, acrossFields: true, phrases: true },
-  headings: { central: true, subheadings: true, anyVocabulary: false },
+  headings: { narrower: true, central: true, subheadings: true, anyVocabulary: false },
   lines: true,
 };
 const LEXING: Lexing = { quote: '"', symbols: /\.\.|[(),:]/y, word: /[^\s"(),:.]+/y };

@@ -1,6 +1,6 @@
 /**
- * CQL as any SRU server may take it, with the names of its indexes: `dc.title = "night shift*"`. It has neither
- * headings nor references to lines, since servers differ in both.
+ * CQL as any SRU server may take it, with the names of its indexes: `dc.title = "night shift*"`. Headings are those of
+ * an index that a person named, `dc.subject == "Shift work"`; references to lines there are none, since servers differ.
  */
 import { SEARCH_FIELDS } from '../../model.js';
 import { CQL_ABILITIES } from '../../cql/form.js';
@@ -30,7 +30,7 @@ export const cqlKind: DialectKind = {
     ...CQL_ABILITIES,
     fields: SEARCH_FIELDS,
     near: { ordered: true, acrossFields: false, phrases: true },
-    headings: null,
+    headings: { narrower: true, central: true, subheadings: true, anyVocabulary: false },
     lines: false,
   },
   formOf: namedCqlForm(''),

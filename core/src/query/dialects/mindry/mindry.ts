@@ -33,7 +33,7 @@ const abilities: Abilities = {
   oneLetter: true,
   inPhrase: { anyEnding: false, oneLetter: false },
   near: { ordered: false, acrossFields: false, phrases: false },
-  headings: { central: false, subheadings: false, anyVocabulary: false },
+  headings: { narrower: true, central: false, subheadings: false, anyVocabulary: false },
   lines: true,
 };
 const LEXING: Lexing = { quote: '"', symbols: /\*:\*|[()[\]:~]/y, word: /[^\s"()[\]:~]+/y };

@@ -32,7 +32,7 @@ export const wardlineKind: DialectKind = {
     oneLetter: false,
     inPhrase: { anyEnding: true, oneLetter: false },
     near: { ordered: true, acrossFields: false, phrases: true },
-    headings: { central: true, subheadings: true, anyVocabulary: false },
+    headings: { narrower: true, central: true, subheadings: true, anyVocabulary: false },
   },
   formOf: namedCqlForm(SET),
   read: readNamedCql({ limitSet: SET, oneLetter: false, precedence: PRECEDENCE }),
