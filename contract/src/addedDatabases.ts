@@ -28,6 +28,8 @@ interface AddedDatabase {
   name: string;
   description: string;
   dialect: DialectDescription;
+  /** the vocabulary that its headings are of; null for none */
+  vocabulary: string | null;
 }
 
 export interface NewSruDatabase extends AddedDatabase {
@@ -41,8 +43,6 @@ export interface NewHandDatabase extends AddedDatabase {
   how: 'hand';
   /** the state it is searched in, as its own pages tell; may be empty */
   release: string;
-  /** the vocabulary that its headings are of; null for none */
-  vocabulary: string | null;
 }
 
 export type NewDatabase = NewSruDatabase | NewHandDatabase;
@@ -85,6 +85,7 @@ const common = {
   }),
   description: Joi.string().allow('').max(2000).required(),
   dialect: dialectSchema.required(),
+  vocabulary: Joi.string().allow(null).max(200).required(),
 };
 
 export const exploreServerSchema = Joi.object<ExploreServer>({ address });
@@ -105,7 +106,6 @@ export const newDatabaseSchema = Joi.object<NewDatabase>({
   .when(Joi.object({ how: 'hand' }).unknown(), {
     then: Joi.object({
       release: Joi.string().allow('').max(80).required(),
-      vocabulary: Joi.string().allow(null).max(200).required(),
     }),
   });
 

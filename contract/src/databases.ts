@@ -26,8 +26,8 @@ export interface DatabaseProfile {
 /** All databases that are known. */
 export interface DatabaseList {
   databases: DatabaseProfile[];
-  /** those that do not answer */
-  failed: { id: string; reason: string }[];
+  /** those that do not answer, by the names that they were last known by; whether a person added them */
+  failed: { id: string; name: string; reason: string; added: boolean }[];
   /** the ids of all, those that ship with the program first */
   order: string[];
 }

@@ -107,15 +107,27 @@ test('an SRU server is added by its address, counted, run and read like the othe
   await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
   await browser.sees('A first search');
   await accessible('adding a server');
+  await (await browser.find('option[value=corvane-subject-tree]')).click();
+  await browser.textWhen('[data-testid=example]', (text) => text.includes('dc.subject == "Shift work"'));
   await (await browser.named('Add Osier Open Repository')).click();
   await browser.sees('added by its address');
+  const changeIt = await browser.find('[aria-label="Change what is said of Osier Open Repository"]');
+  await changeIt.sendKeys(Key.ENTER);
+  await browser.sees('What is said of Osier Open Repository');
+  await browser.sees('A first search');
+  await accessible('changing what is said of a server');
+  await (await browser.find('form input')).sendKeys(' of deposits');
+  await (await browser.named('Save')).click();
+  await browser.sees('Changed what is said of Osier Open Repository of deposits.');
   await searchesIn('osier-open-repository');
   expect(await string()).toContain('cql.anywhere = "phototherap*"');
+  await choose('Light therapy');
+  expect(await string()).toMatch(/^\(dc\.subject == "Light therapy" or dc\.subject == "/);
   await (await browser.named('Run and log')).click();
   await browser.sees(' records fetched.');
   await (await browser.named('Ledger')).click();
   await browser.textWhen('section[aria-label=Ledger]', (text) =>
-    /Osier Open Repository, release not told/.test(text),
+    /Osier Open Repository of deposits, release not told/.test(text),
   );
 });
 
@@ -161,7 +173,7 @@ describe('when a database is in trouble', () => {
       60_000,
       `nothing tells that it ${reason}`,
     );
-    expect(await browser.textOf('main')).toContain('wardline does not answer');
+    expect(await browser.textOf('main')).toContain('Wardline Nursing & Allied Index does not answer');
     await browser.sees('Corvane Medical Index');
     await browser.goTo(`${base}/searches?database=corvane`);
     await browser.sees('Finds');

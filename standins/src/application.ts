@@ -176,7 +176,7 @@ function depositedIn(databases: readonly StandIn[]): BibRecord[] {
   const [largest = []] = all.sort((a, b) => b.length - a.length);
   return largest
     .filter((_record, i) => i % DEPOSITED_ONE_IN === 0)
-    .map((record, i) => ({ ...record, accession: `osier:${i + 1}`, headings: [], related: [] }));
+    .map((record, i) => ({ ...record, accession: `osier:${i + 1}`, related: [] }));
 }
 
 /** Repeated parameters count once, the first time. */

@@ -13,6 +13,7 @@ import { DataSource } from 'typeorm';
 import { badInput } from '../application/problem.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { PersonRow, SettlementRow } from '../store/entities.js';
+import { treeOf } from '../vocabularies/trees.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 
 /** Which heading of one vocabulary stands for which of another, as people settle it. It holds for all reviews. */
@@ -61,7 +62,7 @@ export class CrosswalkService {
 
   /** How a database reads headings of some vocabularies. */
   async readingFor(database: OpenDatabase, vocabularies: readonly string[]): Promise<TermReading> {
-    const target = database.vocabulary === null ? null : this.vocabularies.treeOf(database.vocabulary);
+    const target = database.vocabulary === null ? null : treeOf(database.vocabulary);
     const foreign = new Set(vocabularies.filter((id) => id !== database.vocabulary?.id));
     const settlements: Settlement[] = foreign.size === 0 ? [] : await this.settled();
     const trees = new Map<string, VocabularyTree | null>();

@@ -15,10 +15,11 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { PERSON_HEADER } from '@even-lantern/contract';
-import { escapeXml } from '@even-lantern/core';
+import { escapeXml, type DialectDescription, type Vocabulary } from '@even-lantern/core';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
-import { heading, lightReview } from '../testing/lightReview.js';
+import { heading, lightReview, vocabulary } from '../testing/lightReview.js';
+import { indexedConnector } from '../testing/indexedConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { isPublicAddress } from './sru/publicAddresses.js';
 
@@ -64,6 +65,18 @@ async function plainServer(asked: URLSearchParams[] = []): Promise<string> {
   return `http://127.0.0.1:${(server?.address() as AddressInfo).port}/sru?repository=a`;
 }
 
+const osier = (address: string, more: Partial<NewSruDatabase> = {}): NewSruDatabase => ({
+  how: 'address',
+  address,
+  version: '1.1',
+  recordSchema: 'dc',
+  name: 'Osier',
+  description: '',
+  dialect: { kind: 'cql', names: {}, lacks: [] },
+  vocabulary: null,
+  ...more,
+});
+
 const body = <T>(response: { body: unknown }) => response.body as T;
 const put = (path: string, content: object) =>
   request(application.application.getHttpServer())
@@ -90,7 +103,7 @@ describe('an SRU server that is added by its address', () => {
       ],
       dialect: {
         names: { title: 'dc.title', year: null, words: 'cql.serverChoice' },
-        lacks: ['one letter', 'near'],
+        lacks: ['one letter', 'near', 'narrower', 'central', 'subheadings'],
       },
       test: { query: 'cql.serverChoice = "health"', hits: 0, error: null },
     });
@@ -100,9 +113,7 @@ describe('an SRU server that is added by its address', () => {
     const asked: URLSearchParams[] = [];
     const address = await plainServer(asked);
     const { version, dialect } = body<ExploredServer>(await explore(address));
-    const database: NewSruDatabase = {
-      how: 'address', address, version, dialect, recordSchema: 'dc', name: 'Osier', description: '',
-    }; // prettier-ignore
+    const database = osier(address, { version, dialect });
     const added = body<DatabaseProfile>(await application.post('/api/databases', database));
     expect(added).toMatchObject({ id: 'osier', reached: 'address', vocabulary: null });
     const { storePath } = application;
@@ -143,16 +154,7 @@ describe('an SRU server that is added by its address', () => {
 
   test('is taken from the list, and nothing that was run in it is lost', async () => {
     const address = await plainServer();
-    const dialect = { kind: 'cql', names: {}, lacks: [] };
-    const database = {
-      how: 'address',
-      address,
-      version: '1.1',
-      dialect,
-      recordSchema: 'dc',
-      name: 'Osier',
-      description: '',
-    };
+    const database = osier(address);
     await application.post('/api/databases', database);
     const remove = () =>
       request(application.application.getHttpServer())
@@ -174,6 +176,55 @@ describe('an SRU server that is added by its address', () => {
     expect([answer.status, body<Problem>(answer).title]).toEqual([status, expect.stringMatching(reason)]);
   });
 
+  test('has headings where somebody says which vocabulary they are of, those below named one by one', async () => {
+    const address = await plainServer();
+    await application.application.close();
+    const below = { ...vocabulary.headings[0], label: 'Lamps', broader: ['Light'], entryTerms: [] };
+    const tree = { ...vocabulary, headings: [...vocabulary.headings, below] } as Vocabulary;
+    const serving = indexedConnector({ name: 'First', dialect: 'corvane', vocabulary: tree, records: [] });
+    application = await testApplication({ first: serving }, undefined, { privateAddresses: true });
+    const review = await application.reviewWithLane();
+    const elementId = review.elements.find(({ key }) => key === 'I')?.id;
+    const term = { elementId, origin: 'typed', content: heading };
+    await application.post(`/api/reviews/${review.id}/terms`, term);
+    const dialect: DialectDescription = {
+      kind: 'cql',
+      names: { headings: 'dc.subject', heading: 'dc.subject' },
+      lacks: ['near', 'narrower', 'central', 'subheadings'],
+    };
+    await application.post('/api/databases', osier(address, { dialect, vocabulary: 'tree' }));
+    const { lines, problems } = body<Translation>(
+      await application.get(`/api/reviews/${review.id}/translation?database=osier`),
+    );
+    expect(problems).toEqual([]);
+    expect(lines).toContainEqual(
+      expect.objectContaining({
+        sent: '(dc.subject == "Light" or dc.subject == "Lamps")',
+        losses: [
+          expect.objectContaining({ effect: 'same', instead: 'the heading and the 1 below it by name' }),
+        ],
+      }),
+    );
+  });
+
+  test('what was said of it can be said anew, but it stays the same server', async () => {
+    const database = osier(await plainServer());
+    await application.post('/api/databases', database);
+    const named = { ...database, name: 'Osier Deposits', dialect: { ...database.dialect, lacks: ['near'] } };
+    expect((await put('/api/databases/osier', named)).body).toMatchObject({
+      id: 'osier',
+      name: 'Osier Deposits',
+      dialect: { lacks: ['near'] },
+    });
+    const { storePath } = application;
+    await application.application.close();
+    application = await testApplication({}, storePath, { privateAddresses: true });
+    expect((await application.get('/api/databases/osier/said')).body).toEqual(named);
+    const elsewhere = await put('/api/databases/osier', { ...named, address: 'http://example.org/' });
+    expect(body<Problem>(elsewhere).title).toMatch(/add it as another database/);
+    expect((await put('/api/databases/none', named)).status).toBe(404);
+  });
+
   test('a page that is no SRU server is told as such', async () => {
     server = createServer((_incoming, outgoing) => outgoing.end('<html><body>Welcome</body></html>'));
     await new Promise<void>((done) => server?.listen(0, '127.0.0.1', done));
@@ -185,14 +236,7 @@ describe('an SRU server that is added by its address', () => {
   });
 
   test('an index cannot stand for two fields, and a name is one word', async () => {
-    const database = {
-      how: 'address',
-      address: 'http://example.org/',
-      version: '1.2',
-      recordSchema: 'dc',
-      name: 'A',
-      description: '',
-    };
+    const database = osier('http://example.org/');
     const named = (names: object) =>
       application.post('/api/databases', { ...database, dialect: { kind: 'cql', names, lacks: [] } });
     expect(body<Problem>(await named({ title: 'dc.title', abstract: 'dc.title' })).title).toMatch(

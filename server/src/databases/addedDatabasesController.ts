@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   askedStringSchema,
@@ -37,6 +37,23 @@ export class AddedDatabasesController {
   @ApiBody(bodyOf(newDatabaseSchema))
   add(@Body(new Validated(newDatabaseSchema)) database: NewDatabase, @Actor() person: Person) {
     return this.added.add(database, person);
+  }
+
+  @Get(':id/said')
+  @ApiOperation({ summary: 'What was said of an added database' })
+  said(@Param('id') id: string) {
+    return this.added.said(id);
+  }
+
+  @Put(':id')
+  @ApiOperation({ summary: 'Says something else of an added database; what was run in it stays' })
+  @ApiBody(bodyOf(newDatabaseSchema))
+  change(
+    @Param('id') id: string,
+    @Body(new Validated(newDatabaseSchema)) database: NewDatabase,
+    @Actor() _person: Person,
+  ) {
+    return this.added.change(id, database);
   }
 
   @Delete(':id')

@@ -17,6 +17,7 @@ import { AddedDatabaseRow, HandCountRow, HandRecordRow, PersonRow } from '../sto
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
 import { DatabasesService } from './databasesService.js';
+import type { Described } from './described.js';
 import { handConnector, handKey, type HandDatabase } from './handConnector.js';
 import { exploreServer } from './sru/explorer.js';
 import { sruConnector } from './sru/connector.js';
@@ -26,7 +27,7 @@ import type { SruOptions } from './sru/calls.js';
 export const ADDED_SERVERS = Symbol('added servers');
 
 /** What is kept of an added database. */
-type KeptDatabase = NewSruDatabase | HandDatabase;
+type KeptDatabase = Described<NewSruDatabase> | HandDatabase;
 
 /** Rows of records inserted in one statement. */
 const BATCH = 200;
@@ -66,11 +67,7 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   async add(database: NewDatabase, person: Person): Promise<DatabaseProfile> {
-    const names = Object.values(dialectFrom(database.dialect).names).filter((name) => name);
-    const twice = names.find((name, i) => names.indexOf(name) !== i);
-    if (twice !== undefined && twice !== null) {
-      throw badInput([{ path: 'dialect.names', message: `“${twice}” cannot stand for two fields.` }]);
-    }
+    checkNames(database);
     const described = await this.described(database);
     const rows = this.store.getRepository(AddedDatabaseRow);
     const id = await this.freeId(database.name);
@@ -81,6 +78,30 @@ export class AddedDatabasesService implements OnModuleInit {
       addedBy: person.id,
       removedAt: null,
     });
+    this.connect(id, described);
+    return this.databases.profile(id);
+  }
+
+  /** What people said of a database that was added. */
+  async said(id: string): Promise<NewDatabase> {
+    const { vocabulary, ...others } = JSON.parse((await this.rowOf(id)).content) as KeptDatabase;
+    return { ...others, vocabulary: vocabulary?.id ?? null };
+  }
+
+  /** Says something else of a database. What was run in it, counted and given stays. */
+  async change(id: string, database: NewDatabase): Promise<DatabaseProfile> {
+    const before = await this.said(id);
+    if (
+      before.how !== database.how ||
+      (before.how === 'address' && database.how === 'address' && before.address !== database.address)
+    ) {
+      throw badInput([
+        { path: 'how', message: 'How it is reached cannot be changed: add it as another database.' },
+      ]);
+    }
+    checkNames(database);
+    const described = await this.described(database);
+    await this.store.getRepository(AddedDatabaseRow).update({ id }, { content: JSON.stringify(described) });
     this.connect(id, described);
     return this.databases.profile(id);
   }
@@ -96,12 +117,16 @@ export class AddedDatabasesService implements OnModuleInit {
 
   /** Brings back a database that was taken from the list. */
   async restore(id: string): Promise<DatabaseProfile> {
-    const rows = this.store.getRepository(AddedDatabaseRow);
-    const row = await rows.findOneBy({ id });
-    if (row === null) throw notFound(`The added database “${id}”`);
-    await rows.update({ id }, { removedAt: null });
-    this.connect(id, JSON.parse(row.content) as KeptDatabase);
+    const { content } = await this.rowOf(id);
+    await this.store.getRepository(AddedDatabaseRow).update({ id }, { removedAt: null });
+    this.connect(id, JSON.parse(content) as KeptDatabase);
     return this.databases.profile(id);
+  }
+
+  private async rowOf(id: string): Promise<AddedDatabaseRow> {
+    const row = await this.store.getRepository(AddedDatabaseRow).findOneBy({ id });
+    if (row === null) throw notFound(`The added database “${id}”`);
+    return row;
   }
 
   async enter(id: string, { text, hits }: EnteredCount, person: Person): Promise<HandAnswer> {
@@ -191,23 +216,23 @@ export class AddedDatabasesService implements OnModuleInit {
 
   /** With the name of its vocabulary, so that it can be told before anything else answers. */
   private async described(database: NewDatabase): Promise<KeptDatabase> {
-    if (database.how === 'address') return database;
     if (database.vocabulary === null) return { ...database, vocabulary: null };
     const { id, name } = await this.vocabularies.get(database.vocabulary);
     return { ...database, vocabulary: { id, name } };
   }
 
   private connect(id: string, database: KeptDatabase): void {
-    this.databases.connect(id, this.connectorOf(id, database));
+    this.databases.connect(id, database.name, this.connectorOf(id, database));
   }
 
   private connectorOf(id: string, database: KeptDatabase): DatabaseConnector {
+    const { vocabulary = null } = database;
+    const turtle = async () =>
+      vocabulary === null ? '' : vocabularyToTurtle(await this.vocabularies.get(vocabulary.id));
     if (database.how === 'address') {
       const { address, version, recordSchema, name, description, dialect } = database;
-      return sruConnector(
-        { address, version, recordSchema, added: { name, description, dialect } },
-        this.options,
-      );
+      const added = { name, description, dialect, vocabulary, turtle };
+      return sruConnector({ address, version, recordSchema, added }, this.options);
     }
     const byHand: HandDatabase = database;
     this.byHand.set(id, byHand);
@@ -215,9 +240,7 @@ export class AddedDatabasesService implements OnModuleInit {
       hits: async (meaning: string) => (await this.latestCount(id, meaning))?.hits ?? null,
       records: (meaning: string, page: Page) => this.recordsOf(id, meaning, page),
     };
-    return handConnector(byHand, answers, async () =>
-      byHand.vocabulary === null ? '' : vocabularyToTurtle(await this.vocabularies.get(byHand.vocabulary.id)),
-    );
+    return handConnector(byHand, answers, turtle);
   }
 
   private async recordsOf(database: string, meaning: string, { start, size }: Page): Promise<BibRecord[]> {
@@ -244,4 +267,14 @@ export class AddedDatabasesService implements OnModuleInit {
       if (!this.databases.knows(id) && !(await rows.existsBy({ id }))) return id;
     }
   }
+}
+
+/** In CQL one index may hold headings and the words within them, since it tells them apart by its relations. */
+function checkNames({ dialect }: NewDatabase): void {
+  const { heading, ...others } = dialectFrom(dialect).names;
+  const shared = dialect.kind === 'cql' && heading === others.headings;
+  const names = [...Object.values(others), ...(shared ? [] : [heading])].filter((name) => name);
+  const twice = names.find((name, i) => names.indexOf(name) !== i);
+  if (twice === undefined || twice === null) return;
+  throw badInput([{ path: 'dialect.names', message: `“${twice}” cannot stand for two fields.` }]);
 }

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
 import {
+  allNarrower,
   dialectFrom,
   matchesPattern,
   MIN_LETTERS_BEFORE_ANY_ENDING,
@@ -22,6 +23,7 @@ import type {
   Sample,
 } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
+import { treeOf } from '../vocabularies/trees.js';
 import { within } from './patience.js';
 import {
   DatabaseError,
@@ -76,13 +78,19 @@ export class DatabasesService {
 
   private readonly connectors: Map<string, DatabaseConnector>;
 
+  /** what each is called, as far as it was told */
+  private readonly names = new Map<string, string>();
+
   /** @param shipped the databases that ship with the program; others are connected later */
-  constructor(shipped: ReadonlyMap<string, DatabaseConnector>) {
+  constructor(private readonly shipped: ReadonlyMap<string, DatabaseConnector>) {
     this.connectors = new Map(shipped);
   }
 
-  connect(id: string, connector: DatabaseConnector): void {
+  /** Adds a database, or reaches one otherwise than before. */
+  connect(id: string, name: string, connector: DatabaseConnector): void {
+    this.descriptions.delete(id);
     this.connectors.set(id, connector);
+    this.names.set(id, name);
   }
 
   disconnect(id: string): void {
@@ -95,13 +103,15 @@ export class DatabasesService {
    */
   async list(): Promise<DatabaseList> {
     const databases: DatabaseProfile[] = [];
-    const failed: { id: string; reason: string }[] = [];
+    const failed: DatabaseList['failed'] = [];
     const asked = [...this.connectors].map(([id, connector]) =>
       within(PATIENCE_MS, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
     );
     for (const answer of await Promise.all(asked)) {
-      if ('reason' in answer) failed.push(answer);
-      else databases.push(answer);
+      if ('reason' in answer) {
+        const { id, reason } = answer;
+        failed.push({ id, name: this.names.get(id) ?? id, reason, added: !this.shipped.has(id) });
+      } else databases.push(answer);
     }
     return { databases, failed, order: [...this.connectors.keys()] };
   }
@@ -177,7 +187,13 @@ export class DatabasesService {
   private describedNow(id: string, connector: DatabaseConnector): Promise<DatabaseDescription> {
     const known = this.descriptions.get(id);
     if (known !== undefined) return known;
-    const asked = connector.explain().finally(() => this.descriptions.delete(id));
+    const asked = connector
+      .explain()
+      .then((description) => {
+        this.names.set(id, description.name);
+        return description;
+      })
+      .finally(() => this.descriptions.delete(id));
     this.descriptions.set(id, asked);
     return asked;
   }
@@ -227,14 +243,14 @@ export class DatabasesService {
    * @returns null where there are too many to list, or they cannot be listed
    */
   async wordsMatching(
-    { id, connector, description }: OpenDatabase,
+    { id, connector, description, dialect }: OpenDatabase,
     pattern: WordPattern,
     field: SearchField,
   ): Promise<string[] | null> {
     const letters = pattern.text.replace(/\?.*/, '');
     if (letters.length < MIN_LETTERS_BEFORE_ANY_ENDING) return null;
-    // As counts do, the words of an index hold as long as its release.
-    const key = JSON.stringify([id, description.release, field, pattern]);
+    // As counts do, the words of an index hold as long as its release; which index it is, people may change.
+    const key = JSON.stringify([id, description.release, dialect?.names[field] ?? field, pattern]);
     const known = this.words.get(key);
     if (known !== undefined) return known.words;
     try {
@@ -355,8 +371,16 @@ export function rememberedFor({ description }: OpenDatabase): { ttl?: number } {
 }
 
 /** What strings are written and read with in a database. */
-export function contextOf({ description: { vocabulary, limits } }: OpenDatabase): DialectContext {
-  return { vocabulary: vocabulary?.id ?? null, limitFields: Object.keys(limits) };
+export function contextOf({ description, vocabulary }: OpenDatabase): DialectContext {
+  const context = {
+    vocabulary: description.vocabulary?.id ?? null,
+    limitFields: Object.keys(description.limits),
+  };
+  if (vocabulary === null) return context;
+  return {
+    ...context,
+    narrowerOf: ({ label }) => allNarrower(treeOf(vocabulary), label)?.map((each) => each.label) ?? null,
+  };
 }
 
 /**

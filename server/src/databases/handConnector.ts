@@ -6,6 +6,7 @@ import { createHash } from 'node:crypto';
 import { dialectFrom, printCql, type BibRecord, type DialectContext } from '@even-lantern/core';
 import type { NewHandDatabase } from '@even-lantern/contract';
 import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
+import { describedVocabulary, type Described } from './described.js';
 
 /** What people have given so far, by the meaning of strings. */
 export interface HandAnswers {
@@ -14,9 +15,7 @@ export interface HandAnswers {
   records(key: string, page: Page): Promise<BibRecord[]>;
 }
 
-export interface HandDatabase extends Omit<NewHandDatabase, 'vocabulary'> {
-  vocabulary: { id: string; name: string } | null;
-}
+export type HandDatabase = Described<NewHandDatabase>;
 
 const PAGE = 500;
 const NOT_ENTERED = 'Nobody has entered what it finds yet.';
@@ -37,7 +36,7 @@ export function handConnector(
         release,
         simulated: false,
         records: null,
-        vocabulary: vocabulary && { ...vocabulary, address: `hand:${vocabulary.id}` },
+        vocabulary: describedVocabulary(vocabulary),
         limits: {},
         dialect,
         reached: 'hand',

@@ -26,7 +26,7 @@ import {
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
-import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
+import { treeOf } from '../vocabularies/trees.js';
 import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 /** How terms are said in one database. */
@@ -70,7 +70,6 @@ export class ReadingService {
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
     private readonly crosswalk: CrosswalkService,
-    private readonly vocabularies: VocabulariesService,
     private readonly lineTexts: LineTextsService,
   ) {}
 
@@ -133,7 +132,7 @@ export class ReadingService {
     const context = contextOf(database);
     const { vocabulary, description } = database;
     if (vocabulary === null || description.reached !== 'shipped') return context;
-    const tree = this.vocabularies.treeOf(vocabulary);
+    const tree = treeOf(vocabulary);
     return { ...context, headingFor: (words) => headingCalled(tree, words)?.label ?? null };
   }
 

@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
-import { indexVocabulary, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
+import { type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { DataSource, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
+import { treeOf } from './trees.js';
 import { skosReading, type SkosReading } from './readSkos.js';
 
 const NAMED = 5;
@@ -18,7 +19,6 @@ export const PROGRAMS = Symbol('programs');
 @Injectable()
 export class VocabulariesService implements OnApplicationShutdown {
   private readonly skos: SkosReading;
-  private readonly trees = new WeakMap<Vocabulary, VocabularyTree>();
   /** imported ones by row, since reading a large one back takes a while */
   private readonly imported = new Map<string, Vocabulary>();
 
@@ -82,13 +82,7 @@ export class VocabulariesService implements OnApplicationShutdown {
   /** Ready for walking; null when no vocabulary of that id is known. */
   async tree(id: string): Promise<VocabularyTree | null> {
     const vocabulary = await this.find(id);
-    return vocabulary === null ? null : this.treeOf(vocabulary);
-  }
-
-  treeOf(vocabulary: Vocabulary): VocabularyTree {
-    const tree = this.trees.get(vocabulary) ?? indexVocabulary(vocabulary);
-    this.trees.set(vocabulary, tree);
-    return tree;
+    return vocabulary === null ? null : treeOf(vocabulary);
   }
 
   /**

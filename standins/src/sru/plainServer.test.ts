@@ -7,6 +7,10 @@ const server = plainServer(
     accession: `osier:${i + 1}`,
     title,
     year: 2000 + i,
+    headings:
+      i < 2
+        ? [{ vocabulary: 'tree', label: ['Lamps', 'Bed lamps'][i] ?? '', central: false, subheadings: [] }]
+        : [],
   })),
 );
 const ask = (parameters: Record<string, string>) => {
@@ -45,6 +49,13 @@ test('asked without an operation it explains itself', () => {
   expect(xml.ok && textAt(xml.root, 'record', 'recordData', 'explain', 'databaseInfo', 'title')).toBe(
     'Osier Open Repository',
   );
+});
+
+test('its subjects are headings, asked for one by one, and words within them', () => {
+  expect(ask({ query: 'dc.subject == "Lamps"' }).hits).toBe(1);
+  expect(ask({ query: 'dc.subject exact "Bed lamps"' }).hits).toBe(1);
+  expect(ask({ query: 'dc.subject = "lamps"' }).hits).toBe(2);
+  expect(diagnostic({ query: 'dc.subject ==/narrower "Lamps"' })).toBe('10');
 });
 
 test('words of its index are listed', () => {

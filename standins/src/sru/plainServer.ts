@@ -1,6 +1,6 @@
 /**
- * A server as people add them by address: SRU 1.1 and 1.2, Dublin Core only, indexes of common context sets, no
- * nearness, small pages, and nothing of our own profile. Versions differ in their namespaces and parameters.
+ * A server as people add them by address: SRU 1.1 and 1.2, Dublin Core only, indexes of common context sets, headings
+ * one at a time, no nearness, small pages, and nothing of our own profile. Versions differ in their namespaces and parameters.
  */
 import {
   buildIndex,
@@ -33,14 +33,17 @@ const DIALECT: Dialect = dialectFrom({
     abstract: 'dc.description',
     author: 'dc.creator',
     year: 'dc.date',
+    headings: 'dc.subject',
+    heading: 'dc.subject',
   },
-  lacks: ['near', 'one letter'],
+  lacks: ['near', 'one letter', 'narrower', 'central', 'subheadings'],
 });
 const INDEXES = [
   ['cql', 'anywhere', 'Anywhere'],
   ['dc', 'title', 'Title'],
   ['dc', 'creator', 'Creator'],
   ['dc', 'description', 'Description'],
+  ['dc', 'subject', 'Subject'],
   ['dc', 'date', 'Date'],
 ] as const;
 
@@ -51,7 +54,8 @@ export type PlainServer = (parameters: SruParameters, host: string, port: number
 
 export function plainServer(records: readonly BibRecord[]): PlainServer {
   const index = buildIndex(records);
-  const context = { vocabulary: null, limitFields: [] };
+  const vocabulary = records.flatMap(({ headings }) => headings).at(0)?.vocabulary ?? null;
+  const context = { vocabulary, limitFields: [] };
 
   const search = (parameters: SruParameters, version: string): string => {
     const { query: text } = parameters;
@@ -70,7 +74,7 @@ export function plainServer(records: readonly BibRecord[]): PlainServer {
         near ? 'There is no proximity.' : read.error.message,
       );
     }
-    const found = evaluate(read.query, index, { narrowerOf: () => null });
+    const found = evaluate(read.query, index, { narrowerOf: () => [] });
     if (!found.ok) refuse(48, '', found.error.message);
     const docs = [...docsOf(found.documents)];
     if (start > Math.max(docs.length, 1)) refuse(61, String(start), 'The first record is beyond the last.');

@@ -6,6 +6,7 @@ import { PersonGate } from './PersonGate.js';
 import { Shell } from './Shell.js';
 import {
   AddDatabase,
+  ChangeDatabase,
   ConceptsStage,
   DatabasesStage,
   QuestionStage,
@@ -28,6 +29,7 @@ export function App() {
             <Route path="searches" element={<SearchesStage />} />
             <Route path="databases" element={<DatabasesStage />} />
             <Route path="databases/add" element={<AddDatabase />} />
+            <Route path="databases/:database/change" element={<ChangeDatabase />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>
           <Route

@@ -243,6 +243,14 @@ export const api = createApi({
       query: (body) => ({ url: 'databases', method: 'POST', body }),
       invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
     }),
+    saidOfDatabase: build.query<NewDatabase, string>({
+      query: (id) => `databases/${id}/said`,
+      providesTags: ['Databases'],
+    }),
+    changeDatabase: build.mutation<DatabaseProfile, { id: string; database: NewDatabase }>({
+      query: ({ id, database }) => ({ url: `databases/${id}`, method: 'PUT', body: database }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases', 'Counts']),
+    }),
     removeDatabase: build.mutation<null, string>({
       query: (id) => ({ url: `databases/${id}`, method: 'DELETE' }),
       invalidatesTags: (_result, error) => (error ? [] : ['Databases']),

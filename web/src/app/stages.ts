@@ -11,6 +11,9 @@ const imports = {
   'databases/add': async () => ({
     default: (await import('../stages/databases/AddDatabase.js')).AddDatabase,
   }),
+  'databases/change': async () => ({
+    default: (await import('../stages/databases/ChangeDatabase.js')).ChangeDatabase,
+  }),
   records: async () => ({ default: (await import('../stages/records/RecordsStage.js')).RecordsStage }),
 };
 type StageName = keyof typeof imports;
@@ -20,6 +23,7 @@ export const ConceptsStage = lazy(imports.concepts);
 export const SearchesStage = lazy(imports.searches);
 export const DatabasesStage = lazy(imports.databases);
 export const AddDatabase = lazy(imports['databases/add']);
+export const ChangeDatabase = lazy(imports['databases/change']);
 export const RecordsStage = lazy(imports.records);
 export const VocabulariesPage = lazy(async () => ({
   default: (await import('../stages/vocabularies/VocabulariesPage.js')).VocabulariesPage,

@@ -8,10 +8,9 @@ import {
   recordFromXml,
   textAt,
   type BibRecord,
-  type DialectDescription,
   type XmlElement,
 } from '@even-lantern/core';
-import type { SruVersion } from '@even-lantern/contract';
+import type { NewSruDatabase, SruVersion } from '@even-lantern/contract';
 import {
   DatabaseError,
   type Asking,
@@ -24,6 +23,7 @@ import {
   type ScannedWord,
   type SearchAnswer,
 } from '../databaseConnector.js';
+import { describedVocabulary, type Described } from '../described.js';
 import { sruCalls, type SruOptions } from './calls.js';
 import { dataOf, describe, explainIn } from './explain.js';
 
@@ -35,7 +35,15 @@ export interface SruServer {
   /** what it calls the kind of records wanted */
   recordSchema: string;
   /** what a person has said of it; our stand-ins tell it themselves */
-  added: { name: string; description: string; dialect: DialectDescription } | null;
+  added: SaidOfServer | null;
+}
+
+interface SaidOfServer extends Pick<
+  Described<NewSruDatabase>,
+  'name' | 'description' | 'dialect' | 'vocabulary'
+> {
+  /** its vocabulary, in SKOS */
+  turtle: () => Promise<string>;
 }
 
 /** Longer queries are sent as POST, since addresses have bounds. Before 2.0 not every server takes that. */
@@ -131,17 +139,19 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
       if (explain === null)
         throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
       const described = describe(root, explain, address);
-      return added === null
-        ? described
-        : {
-            ...described,
-            ...added,
-            reached: 'address',
-            vocabulary: null,
-            limits: {},
-            releases: [],
-            nextRelease: null,
-          };
+      if (added === null) return described;
+      const { name, description, dialect, vocabulary } = added;
+      return {
+        ...described,
+        name,
+        description,
+        dialect,
+        reached: 'address',
+        vocabulary: describedVocabulary(vocabulary),
+        limits: {},
+        releases: [],
+        nextRelease: null,
+      };
     },
     async facets(query, indexes, signal): Promise<FacetAnswer> {
       if (added !== null) throw new DatabaseError(`${host} does not count by index.`, true);
@@ -167,7 +177,7 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
         hits: Number(textAt(term, 'numberOfRecords')) || 0,
       }));
     },
-    vocabulary: async (named, signal) => get(ofServer(named), {}, signal),
+    vocabulary: async (named, signal) => (added === null ? get(ofServer(named), {}, signal) : added.turtle()),
     async advance() {
       const root = await request({});
       const control = childAt(root, 'extraResponseData', 'profile', 'control')?.attributes.href;

@@ -34,7 +34,8 @@ export async function exploreServer(
   const server = { address, version, recordSchema: recordSchemas[0]?.name ?? 'mods' };
   const connectorWith = (lacks: readonly Lack[]) => {
     const dialect: DialectDescription = { kind: 'cql', names, lacks };
-    return sruConnector({ ...server, added: { name, description, dialect } }, options);
+    const added = { name, description, dialect, vocabulary: null, turtle: () => Promise.resolve('') };
+    return sruConnector({ ...server, added }, options);
   };
   const lacks = await lacksOf(connectorWith([]), { kind: 'cql', names, lacks: [] });
   return {

@@ -78,6 +78,32 @@ test('an address that is no server is told with what to do', async () => {
   );
 });
 
+test('with a vocabulary its headings are asked for, in the index that holds their words', async () => {
+  const indexes = [...found.indexes, { name: 'dc.subject', title: 'Subject' }];
+  const lacks = ['narrower', 'central', 'subheadings'];
+  const dialect = { kind: 'cql', names: { headings: 'dc.subject' }, lacks };
+  const { user, asked } = show({ 'POST databases/explorations': () => ({ ...found, indexes, dialect }) });
+  await lookAt(user, 'https://example.org/sru');
+  const example = await screen.findByTestId('example');
+  expect(example.textContent).toContain('cql.serverChoice = "shift work"');
+  expect(screen.queryByLabelText('Headings')).toBeNull();
+  await user.selectOptions(
+    screen.getByLabelText('Its headings are of'),
+    await screen.findByRole('option', { name: 'A tree' }),
+  );
+  expect((screen.getByLabelText('Headings') as HTMLSelectElement).value).toBe('dc.subject');
+  expect(example.textContent).toContain('(dc.subject == "Shift work" or dc.subject == "Night work")');
+  await user.click(screen.getByLabelText('a heading with all that lie below it'));
+  expect(example.textContent).toContain('dc.subject ==/narrower "Shift work"');
+  await user.click(screen.getByRole('button', { name: 'Add Osier' }));
+  await waitFor(() =>
+    expect(asked.find(({ path }) => path === 'databases')?.body).toMatchObject({
+      vocabulary: 'tree',
+      dialect: { names: { heading: 'dc.subject' }, lacks: ['central', 'subheadings'] },
+    }),
+  );
+});
+
 test('a database by hand is described by the nearest way of writing, with names of its own', async () => {
   const { user, asked } = show();
   await user.click(screen.getByRole('radio', { name: /By hand/ }));
@@ -87,11 +113,11 @@ test('a database by hand is described by the nearest way of writing, with names 
   const title = within(names).getByLabelText('Title');
   await user.clear(title);
   await user.type(title, 'ti');
-  await user.click(within(names).getByLabelText('It has no field for headings'));
   await user.selectOptions(
     screen.getByLabelText('Its headings are of'),
     await screen.findByRole('option', { name: 'A tree' }),
   );
+  await user.click(within(names).getByLabelText('It has no field for headings'));
   expect(screen.getByTestId('example').textContent).toContain("ti ~ 'nightwork'");
   await user.click(screen.getByRole('button', { name: 'Add Ferrow' }));
   await waitFor(() =>

@@ -52,10 +52,13 @@ export function DatabasesStage() {
         </p>
       </div>
       {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
-      {data?.failed.map(({ id, reason }) => (
-        <p key={id} className="problem">
-          {id} does not answer: {reason}
-        </p>
+      {data?.failed.map(({ id, name, reason, added }) => (
+        <div key={id} className="problem flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+          <p>
+            {name} does not answer: {reason}
+          </p>
+          {added && <OfAdded id={id} name={name} />}
+        </div>
       ))}
       <ul className="rule divide-y divide-[var(--rule)] border-y">
         {rows.map(({ database, rehearsal }) => (
@@ -93,7 +96,7 @@ export function DatabasesStage() {
                 choice={choices.find((each) => each.database === database.id)}
               />
               <Release database={database} />
-              {database.reached !== 'shipped' && <TakeAway database={database} />}
+              {database.reached !== 'shipped' && <OfAdded id={database.id} name={database.name} />}
             </div>
           </li>
         ))}
@@ -157,7 +160,13 @@ function abilitiesOf({ abilities: { headings, near, oneLetter, inPhrase, lines }
     ...(near === null ? ['near'] : near.ordered ? [] : ['near in order']),
     ...(oneLetter ? [] : ['? for one letter']),
     ...(inPhrase.anyEnding ? [] : ['endings within a phrase']),
-    ...(headings === null ? ['headings'] : headings.central ? [] : ['central headings', 'subheadings']),
+    ...(headings === null
+      ? ['headings']
+      : [
+          ...(headings.narrower ? [] : ['headings with all below']),
+          ...(headings.central ? [] : ['central headings']),
+          ...(headings.subheadings ? [] : ['subheadings']),
+        ]),
     ...(lines ? [] : ['references to lines']),
   ];
   return missing.length === 0 ? 'nothing is missing' : `without ${missing.join(', ')}`;
@@ -249,8 +258,29 @@ function Choose({ reviewId, database, choice }: ChooseProps) {
   );
 }
 
+interface OfAddedProps {
+  id: string;
+  name: string;
+}
+
+/** What can be done with a database that was added, whether it answers or not. */
+function OfAdded({ id, name }: OfAddedProps) {
+  return (
+    <p className="flex gap-1">
+      <Link
+        className="btn btn-quiet btn-xs"
+        to={`${id}/change`}
+        aria-label={`Change what is said of ${name}`}
+      >
+        Change
+      </Link>
+      <TakeAway id={id} name={name} />
+    </p>
+  );
+}
+
 /** Takes a database that was added from the list; undo brings it back with all that was entered. */
-function TakeAway({ database: { id, name } }: { database: DatabaseProfile }) {
+function TakeAway({ id, name }: OfAddedProps) {
   const [remove, { isLoading }] = api.useRemoveDatabaseMutation();
   const [restore] = api.useRestoreDatabaseMutation();
   const { remember } = useUndo();

@@ -26,6 +26,9 @@ const LACK_LABELS: Readonly<Record<Lack, string>> = {
   endings: 'words with any ending (*)',
   'one letter': 'one unknown letter (?)',
   near: 'words near each other',
+  narrower: 'a heading with all that lie below it',
+  central: 'that a heading is central',
+  subheadings: 'subheadings',
 };
 
 const word = (text: string, anyEnding = false) => ({ text, anyEnding });
@@ -67,15 +70,24 @@ interface DescribeDialectProps {
   dialect: DialectDescription;
   /** what the server says it has; null where names are written by hand */
   indexes: readonly ServerIndex[] | null;
+  /** whether its headings are of a vocabulary that is known here */
+  hasVocabulary: boolean;
   onChange: (dialect: DialectDescription) => void;
 }
 
 /** What a database calls our fields and what it cannot be told, with an example that follows every change. */
-export function DescribeDialect({ dialect, indexes, onChange }: DescribeDialectProps) {
+export function DescribeDialect({ dialect, indexes, hasVocabulary, onChange }: DescribeDialectProps) {
   const plain = dialectFrom({ ...dialect, names: {}, lacks: [] });
   const described = dialectFrom(dialect);
-  const { text, losses } = described.print(EXAMPLE, { vocabulary: '', limitFields: [] });
-  const fields = NAMED.filter((named) => isOffered(named, plain, indexes));
+  const { text, losses } = described.print(EXAMPLE, {
+    vocabulary: hasVocabulary ? '' : null,
+    limitFields: [],
+    narrowerOf: () => ['Night work'],
+  });
+  const hasHeadings = hasVocabulary && described.names.heading !== null;
+  const fields = NAMED.filter(
+    (named) => (named !== 'heading' || hasVocabulary) && isOffered(named, plain, indexes),
+  );
   const rename = (named: Named, name: string | null) =>
     onChange({ ...dialect, names: { ...dialect.names, [named]: name } });
   return (
@@ -120,7 +132,7 @@ export function DescribeDialect({ dialect, indexes, onChange }: DescribeDialectP
         <fieldset className="flex flex-col gap-1">
           <legend className="small-head pb-1">What it cannot be told</legend>
           {(Object.keys(LACK_LABELS) as Lack[])
-            .filter((lack) => canDo(plain, lack))
+            .filter((lack) => canDo(plain, lack, hasHeadings))
             .map((lack) => (
               <label key={lack} className="flex cursor-pointer items-center gap-2">
                 <input
@@ -159,15 +171,20 @@ export function DescribeDialect({ dialect, indexes, onChange }: DescribeDialectP
 
 type Described = ReturnType<typeof dialectFrom>;
 
-/** A server by address has fields only, since headings need a vocabulary; a kind may have no such field at all. */
+/** A kind may have no such field at all. */
 function isOffered(named: Named, plain: Described, indexes: readonly ServerIndex[] | null): boolean {
-  if (indexes !== null) return named !== 'heading';
-  return plain.names[named] !== null && plain.names[named] !== '';
+  return indexes !== null || (plain.names[named] !== null && plain.names[named] !== '');
 }
 
-function canDo({ abilities }: Described, lack: Lack): boolean {
-  if (lack === 'near') return abilities.near !== null;
-  return lack === 'endings' ? abilities.anyEnding : abilities.oneLetter;
+function canDo(
+  { abilities: { near, anyEnding, oneLetter, headings } }: Described,
+  lack: Lack,
+  hasHeadings: boolean,
+): boolean {
+  if (lack === 'near') return near !== null;
+  if (lack === 'endings') return anyEnding;
+  if (lack === 'one letter') return oneLetter;
+  return hasHeadings && (headings === null || headings[lack]);
 }
 
 interface OwnNameProps {

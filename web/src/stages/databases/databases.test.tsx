@@ -31,7 +31,7 @@ function show(choices: DatabaseChoice[] = [], old: Partial<DatabaseProfile> = {}
   return renderInReview(reviewWith([]), () => <DatabasesStage />, {
     'GET databases': () => ({
       databases: [{ ...profile('old', 'Old index', 1), ...old }, profile('new', 'New index', 3)],
-      failed: [{ id: 'gone', reason: 'it cannot be reached.' }],
+      failed: [{ id: 'gone', name: 'Gone index', reason: 'it cannot be reached.', added: true }],
       order: ['old', 'new', 'gone'],
     }),
     'GET reviews/r1/databases': () => choices,
@@ -77,7 +77,7 @@ test('databases that suit the question stand first, each with what it is and wha
   expect(best.getByText('without 1 term that is still to settle there')).toBeTruthy();
   const names = screen.getAllByRole('heading', { level: 2 }).map((heading) => heading.textContent);
   expect(names[0]).toContain('New index');
-  expect(screen.getByText('gone does not answer: it cannot be reached.')).toBeTruthy();
+  expect(screen.getByText('Gone index does not answer: it cannot be reached.')).toBeTruthy();
 });
 
 test('a database is left out with the reason', async () => {
@@ -123,6 +123,16 @@ test('a database that was added is taken from the list; one that ships with the 
   expect((await entry('New index')).queryByRole('button', { name: 'Take it from the list' })).toBeNull();
   await user.keyboard('{Control>}z{/Control}');
   await waitFor(() => expect(asked.some(({ path }) => path === 'databases/old/restoration')).toBe(true));
+});
+
+test('one that was added can be changed or taken from the list also while it does not answer', async () => {
+  show();
+  const gone = within(
+    (await screen.findByText(/Gone index does not answer/)).closest('div') ?? document.body,
+  );
+  expect(gone.getByRole('button', { name: 'Take it from the list' })).toBeTruthy();
+  const link = gone.getByRole('link', { name: 'Change what is said of Gone index' });
+  expect(link.getAttribute('href')).toMatch(/gone\/change$/);
 });
 
 test('for a database that is asked by hand there is the way to enter what it finds', async () => {

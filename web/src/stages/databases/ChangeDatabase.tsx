@@ -1,0 +1,80 @@
+import type { NewDatabase, NewSruDatabase } from '@even-lantern/contract';
+import { Link, useNavigate, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { useEffect } from 'react';
+import { api, problemOf } from '../../app/api.js';
+import { useUndo } from '../../app/undo.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
+
+/** Saying something else of a database that was added. */
+export function ChangeDatabase() {
+  const { database: id = '' } = useParams();
+  const { data, error } = api.useSaidOfDatabaseQuery(id);
+  return (
+    <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
+      <div>
+        <Link className="link text-sm" to="../.." relative="path">
+          Where to search
+        </Link>
+        <h1 className="text-[17px] font-bold">
+          {data === undefined ? 'What is said of it' : `What is said of ${data.name}`}
+        </h1>
+        <p className="quiet">
+          What was run in it, counted and given stays. Strings are written anew from what stands here.
+        </p>
+      </div>
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      {data !== undefined && <Change id={id} said={data} />}
+    </div>
+  );
+}
+
+function Change({ id, said }: { id: string; said: NewDatabase }) {
+  const [change] = api.useChangeDatabaseMutation();
+  const { remember } = useUndo();
+  const navigate = useNavigate();
+  const saving: Saving = {
+    say: () => 'Save',
+    save: async (database) => {
+      const { name } = await change({ id, database }).unwrap();
+      const undo = () =>
+        change({ id, database: said })
+          .unwrap()
+          .then(() => undefined);
+      remember({ what: `changed what is said of ${name}`, undo });
+      toast(`Changed what is said of ${name}.`);
+      await navigate('../..', { relative: 'path' });
+    },
+  };
+  return said.how === 'hand' ? (
+    <HandForm initial={said} saving={saving} />
+  ) : (
+    <ServerChange said={said} saving={saving} />
+  );
+}
+
+/** With the indexes that the server has now; where it does not answer, with those that are in use. */
+function ServerChange({ said, saving }: { said: NewSruDatabase; saving: Saving }) {
+  const [explore, { data, error }] = api.useExploreServerMutation();
+  useEffect(() => void explore(said.address), [explore, said.address]);
+  if (data === undefined && error === undefined) {
+    return (
+      <p role="status" className="quiet">
+        Asking {said.address} to explain itself …
+      </p>
+    );
+  }
+  const used = [...new Set(Object.values(said.dialect.names))].filter((name) => typeof name === 'string');
+  const found = data ?? {
+    indexes: used.map((name) => ({ name, title: 'in use' })),
+    recordSchemas: [],
+    test: null,
+  };
+  return (
+    <>
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      <ServerForm found={found} initial={said} saving={saving} />
+    </>
+  );
+}
