@@ -170,9 +170,11 @@ export function standInApplication(databases: readonly StandIn[]): Express {
   return application;
 }
 
-/** Some of the works of the largest database, as a repository has them: under numbers of its own, without headings. */
+/** Some of the works of the largest database that has headings, under numbers of the repository's own. */
 function depositedIn(databases: readonly StandIn[]): BibRecord[] {
-  const all = databases.map((each) => each.present().records);
+  const all = databases
+    .filter((each) => each.vocabularies().length > 0)
+    .map((each) => each.present().records);
   const [largest = []] = all.sort((a, b) => b.length - a.length);
   return largest
     .filter((_record, i) => i % DEPOSITED_ONE_IN === 0)

@@ -27,5 +27,6 @@ const EFFECTS: Readonly<Record<Loss['effect'], string>> = {
 
 /** A loss in a sentence without its end. */
 export function describeLoss({ lost, instead, effect }: Pick<Loss, 'lost' | 'instead' | 'effect'>): string {
+  if (effect === 'same') return `said as ${instead} (${EFFECTS.same})`;
   return `it cannot say ${lost}; said instead: ${instead} (${EFFECTS[effect]})`;
 }

@@ -126,6 +126,13 @@ describe('an SRU server that is added by its address', () => {
     );
     expect(rehearsal.whole).toEqual({ hits: 2, error: null });
     expect(rehearsal.lines.at(-1)?.string).toBe('cql.serverChoice = "light"');
+    for (const time of ['first', 'second']) {
+      const { lines } = body<Translation>(
+        await application.get(`/api/reviews/${review.id}/translation?database=osier`),
+      );
+      // Such servers do not tell how they read a string, whether they were asked now or before.
+      expect([time, lines[0]?.understood, lines[0]?.hits]).toEqual([time, null, 2]);
+    }
     const run = body<Run>(
       await application.post(`/api/reviews/${review.id}/runs`, {
         database: 'osier',

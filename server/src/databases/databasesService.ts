@@ -225,13 +225,18 @@ export class DatabasesService {
     const { release } = database.description;
     const key = `${database.id}\n${release}\n${queryType}\n${text}`;
     const known = this.understood.get(key);
-    if (known !== undefined) return { hits: known.hits, error: null, understood: known.understood };
+    const told = ({ hits, understood }: CountAnswer) => ({
+      hits,
+      error: null,
+      understood: understood || null,
+    });
+    if (known !== undefined) return told(known);
     try {
       const answer = await database.connector.count(text, undefined, { queryType });
       if (answer.release === release && remembers(database)) {
         this.understood.set(key, answer, rememberedFor(database));
       }
-      return { hits: answer.hits, error: null, understood: answer.understood || null };
+      return told(answer);
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       return { hits: null, error: error.message, understood: null };

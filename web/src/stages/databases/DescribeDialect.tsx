@@ -161,7 +161,10 @@ export function DescribeDialect({ dialect, indexes, hasVocabulary, onChange }: D
             <OwnString text={text} losses={losses} />
           </pre>
           {losses.length > 0 && (
-            <p className="quiet text-sm">Underlined stands in place of what it cannot be told.</p>
+            <p className="quiet text-sm">
+              Underlined stands in place of what it cannot be told; where the line is of dots, it finds the
+              same.
+            </p>
           )}
         </section>
       </div>

@@ -9,33 +9,59 @@ const EFFECTS: Readonly<Record<TranslatedLoss['effect'], string>> = {
   same: 'Finds the same, as of this release',
 };
 
+/** More than this of what changes nothing are folded away. */
+const MOST_OPEN = 2;
+
 /** What the database cannot be told, what it is told instead, and what that comes to in records. */
 export function Losses({ losses, changes }: Pick<TranslatedLine, 'losses' | 'changes'>) {
   if (losses.length === 0 && changes.length === 0) return <p className="quiet">Nothing is lost.</p>;
+  const isSame = ({ effect, gained, missed }: TranslatedLoss) =>
+    effect === 'same' && (gained ?? 0) + (missed ?? 0) === 0;
+  const same = losses.filter(isSame);
   return (
-    <ul className="flex flex-col gap-2">
-      {changes.map((change) => (
-        <li key={change} className="border-warning border-l-[3px] pl-2">
-          {change.charAt(0).toUpperCase() + change.slice(1)}.
-        </li>
-      ))}
-      {losses.map(({ from, lost, instead, effect, gained, missed }) => (
-        <li
-          key={`${from} ${lost}`}
-          className={`border-l-[3px] pl-2 ${effect === 'same' ? 'border-[var(--rule)]' : 'border-warning'}`}
-        >
-          It cannot say <b>{lost}</b>. Said instead: {instead}.
-          <span className="quiet block">
-            {EFFECTS[effect]}
-            {gained === null || missed === null
-              ? '; not counted.'
-              : effect === 'same' && gained + missed === 0
-                ? '.'
-                : `: ${formatCount(gained)} ${gained === 1 ? 'record' : 'records'} too many, ${formatCount(missed)} missed.`}
-          </span>
-        </li>
-      ))}
-    </ul>
+    <>
+      <ul className="flex flex-col gap-2">
+        {changes.map((change) => (
+          <li key={change} className="border-warning border-l-[3px] pl-2">
+            {change.charAt(0).toUpperCase() + change.slice(1)}.
+          </li>
+        ))}
+        {losses
+          .filter((loss) => !isSame(loss))
+          .map((loss) => (
+            <LossItem key={`${loss.from} ${loss.lost}`} loss={loss} />
+          ))}
+      </ul>
+      {same.length > 0 && (
+        <details open={same.length <= MOST_OPEN}>
+          <summary className="quiet cursor-pointer">
+            {same.length} {same.length === 1 ? 'thing is' : 'things are'} said otherwise and{' '}
+            {same.length === 1 ? 'finds' : 'find'} the same
+          </summary>
+          <ul className="mt-1 flex flex-col gap-2">
+            {same.map((loss) => (
+              <LossItem key={`${loss.from} ${loss.lost}`} loss={loss} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+function LossItem({ loss: { lost, instead, effect, gained, missed } }: { loss: TranslatedLoss }) {
+  return (
+    <li className={`border-l-[3px] pl-2 ${effect === 'same' ? 'border-[var(--rule)]' : 'border-warning'}`}>
+      It cannot say <b>{lost}</b>. Said instead: {instead}.
+      <span className="quiet block">
+        {EFFECTS[effect]}
+        {effect === 'same' && (gained ?? 0) + (missed ?? 0) === 0
+          ? '.'
+          : gained === null || missed === null
+            ? '; not counted.'
+            : `: ${formatCount(gained)} ${gained === 1 ? 'record' : 'records'} too many, ${formatCount(missed)} missed.`}
+      </span>
+    </li>
   );
 }
 
