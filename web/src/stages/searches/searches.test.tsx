@@ -103,6 +103,22 @@ test('what cannot be said is told, with what is said instead and how many record
   expect(screen.getByTestId('string').querySelector('.underline')?.textContent).toBe('words');
 });
 
+test('what is said otherwise and finds the same stands apart, folded where it is much', async () => {
+  const loss = (from: number, found: Partial<TranslatedLine['losses'][number]> = {}) => ({
+    from, to: from + 1, lost: `part ${from}`, instead: 'its names', effect: 'same' as const, gained: 0, missed: 0, ...found,
+  }); // prettier-ignore
+  const losses = [loss(0), loss(1), loss(2), loss(3, { gained: 2 })];
+  const lines = [...ALL_LINES.slice(0, 2), translated(3, { losses })];
+  show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
+  const lost = await screen.findByRole('region', { name: 'What is lost' });
+  const folded = within(lost).getByText('3 things are said otherwise and find the same').closest('details');
+  expect(folded?.open).toBe(false);
+  expect(folded?.textContent).not.toContain('part 3');
+  expect(lost.textContent).toContain('Finds the same, as of this release: 2 records too many, 0 missed.');
+  const underlined = screen.getByTestId('string').querySelectorAll('.decoration-dotted');
+  expect([...underlined].map((each) => each.textContent).join('')).toBe('word');
+});
+
 test('what the database added to a string by itself is shown and marked', async () => {
   const understood = 'el.words = "3" or el.heading == "Three"';
   const lines = [...ALL_LINES.slice(0, 2), translated(3, { understood })];
