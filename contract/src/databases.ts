@@ -41,6 +41,8 @@ export interface Overlap {
       works: number | null;
       /** of them, found in another database too */
       elsewhere: number | null;
+      /** of them, how many each of the other databases has too, by its id; those that cannot be compared are left out */
+      withEach: Record<string, number>;
       /** why they cannot be compared */
       reason: string | null;
     }
@@ -132,7 +134,7 @@ export interface ValueCount {
   count: number;
 }
 
-/** What the records that hold all words of a text are like. Each list is empty where the database does not count it. */
+/** What the records that hold all words of a text are like, or all records for no text. Each list is empty where the database does not count it. */
 export interface Overview {
   text: string;
   hits: number;

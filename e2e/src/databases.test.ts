@@ -103,6 +103,13 @@ test('an SRU server is added by its address, counted, run and read like the othe
   await browser.goTo(`${base}/databases`);
   await browser.sees('works only here');
   await accessible('where to search');
+  await (await browser.find('main h2 a')).click();
+  await browser.textWhen('section[aria-label="For this question"]', (text) =>
+    /Skein Citation Index\s+\d+/.test(text),
+  );
+  await browser.textWhen('section[aria-label="What it holds"]', (text) => /Randomised trial/.test(text));
+  await accessible('one database');
+  await browser.driver.navigate().back();
   await (await browser.named('Add a database')).click();
   await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
   await browser.sees('A first search');

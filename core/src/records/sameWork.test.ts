@@ -19,8 +19,8 @@ test('one work in two databases is one, however they write it', () => {
     ],
   ];
   expect(sharedWorks(sets)).toEqual([
-    { works: 2, elsewhere: 2 },
-    { works: 2, elsewhere: 2 },
+    { works: 2, elsewhere: 2, withEach: [2, 2] },
+    { works: 2, elsewhere: 2, withEach: [2, 2] },
   ]);
 });
 
@@ -34,8 +34,8 @@ test('equal titles of other authors, or of years further apart, are other works'
 
 test('a work that a database holds twice counts once', () => {
   expect(sharedWorks([[work('Naps'), work('Naps')], []])).toEqual([
-    { works: 1, elsewhere: 0 },
-    { works: 0, elsewhere: 0 },
+    { works: 1, elsewhere: 0, withEach: [1, 0] },
+    { works: 0, elsewhere: 0, withEach: [0, 0] },
   ]);
 });
 
@@ -69,9 +69,18 @@ test('groups are those of the naive joining of every pair, whatever the order', 
         );
       }
       const expected = sets.map((_set, i) => {
-        const own = new Set(groups.filter((_group, k) => all[k]?.i === i));
-        const others = new Set(groups.filter((_group, k) => all[k]?.i !== i));
-        return { works: own.size, elsewhere: [...own].filter((group) => others.has(group)).length };
+        const groupsOf = (belongs: (set: number) => boolean) =>
+          new Set(groups.filter((_group, k) => belongs(all[k]?.i ?? -1)));
+        const own = [...groupsOf((set) => set === i)];
+        const others = groupsOf((set) => set !== i);
+        return {
+          works: own.length,
+          elsewhere: own.filter((group) => others.has(group)).length,
+          withEach: sets.map((_other, j) => {
+            const there = groupsOf((set) => set === j);
+            return own.filter((group) => there.has(group)).length;
+          }),
+        };
       });
       expect(sharedWorks(sets)).toEqual(expected);
     }),

@@ -19,9 +19,11 @@ export interface Shared {
   works: number;
   /** of them, found in another database too */
   elsewhere: number;
+  /** of them, found in each of the databases, in order; all of them in its own */
+  withEach: number[];
 }
 
-/** @returns for each set, in order, its works and how many of them another set has too */
+/** @returns for each set, in order, its works and how many of them other sets have too */
 export function sharedWorks(sets: readonly (readonly WorkSigns[])[]): Shared[] {
   const works = new Works();
   const ofSets = sets.map((records) => records.map((record) => works.add(record)));
@@ -31,10 +33,14 @@ export function sharedWorks(sets: readonly (readonly WorkSigns[])[]): Shared[] {
     for (const work of own) setsOf.set(work, (setsOf.get(work) ?? new Set()).add(i));
     return own;
   });
-  return found.map((own) => ({
-    works: own.size,
-    elsewhere: [...own].filter((work) => (setsOf.get(work)?.size ?? 0) > 1).length,
-  }));
+  return found.map((own) => {
+    const holders = [...own].map((work) => setsOf.get(work) ?? new Set());
+    return {
+      works: own.size,
+      elsewhere: holders.filter(({ size }) => size > 1).length,
+      withEach: sets.map((_set, i) => holders.filter((sets) => sets.has(i)).length),
+    };
+  });
 }
 
 /** Groups that grow together when a sign joins them. */

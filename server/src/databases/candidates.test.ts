@@ -125,6 +125,11 @@ test('an overview of a broad text looks for all of its words, and tells what the
   expect(found).toMatchObject({ hits: 25, years: [{ value: '2026', count: 25 }], headings: [] });
 });
 
+test('an overview without a text is of all records', async () => {
+  const found = (await server.get('/api/databases/faulty/overview').expect(200)).body as Overview;
+  expect(found).toMatchObject({ text: '', hits: 25 });
+});
+
 test('an overview of nothing, and one from a database that fails, are explained', async () => {
   expect((await overview(' ').expect(400)).body).toMatchObject({ errors: [{ path: 'text' }] });
   database.callsLeft = 0;

@@ -48,20 +48,16 @@ export class CandidatesService {
     return this.databases.sample(database, own.query);
   }
 
-  /** The lay of the land: what the records that hold all words of a text are like. */
-  async overview(databaseId: string, text: string): Promise<Overview> {
-    const parsed = parsePhrase(text);
-    if (!parsed.ok) throw badInput([{ path: 'text', message: parsed.error.message }]);
-    const operands = parsed.phrase.map((pattern): Query => ({
-      kind: 'words',
-      field: 'words',
-      phrase: [pattern],
-    }));
-    const query: Query = { kind: 'and', operands };
+  /**
+   * The lay of the land: what the records that hold all words of a text are like.
+   * @param text null for all records
+   */
+  async overview(databaseId: string, text: string | null): Promise<Overview> {
+    const query: Query = text === null ? { kind: 'everything' } : allWordsOf(text);
     const database = await this.databases.open(databaseId);
     const { hits, facets } = await this.databases.facets(database, query, OVERVIEW_FACETS);
     return {
-      text,
+      text: text ?? '',
       hits,
       release: database.description.release,
       years: (facets.year ?? []).sort((a, b) => Number(a.value) - Number(b.value)),
@@ -83,6 +79,17 @@ export class CandidatesService {
     ]);
     return { ...counted, adds: adds?.hits ?? null };
   }
+}
+
+function allWordsOf(text: string): Query {
+  const parsed = parsePhrase(text);
+  if (!parsed.ok) throw badInput([{ path: 'text', message: parsed.error.message }]);
+  const operands = parsed.phrase.map((pattern): Query => ({
+    kind: 'words',
+    field: 'words',
+    phrase: [pattern],
+  }));
+  return { kind: 'and', operands };
 }
 
 function without(query: Query, others: readonly Query[]): Query {

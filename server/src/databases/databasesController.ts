@@ -56,9 +56,11 @@ export class DatabasesController {
   }
 
   @Get('databases/:id/overview')
-  @ApiOperation({ summary: 'Years, kinds, headings and author words of what a broad text finds' })
+  @ApiOperation({
+    summary: 'Years, kinds, headings and author words of what a broad text finds, or of all records',
+  })
   overview(@Param('id') id: string, @Query('text') text: string | undefined) {
-    return this.candidates.overview(id, String(text ?? ''));
+    return this.candidates.overview(id, text === undefined ? null : String(text));
   }
 
   @Post('reviews/:id/candidates')

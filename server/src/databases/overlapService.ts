@@ -45,8 +45,11 @@ export class OverlapService {
       databases: Object.fromEntries(
         found.map(({ id, reason }) => {
           const at = compared.findIndex((each) => each.id === id);
-          const { works, elsewhere } = shared[at] ?? { works: null, elsewhere: null };
-          return [id, { works, elsewhere, reason }];
+          const { works, elsewhere, withEach } = shared[at] ?? { works: null, elsewhere: null, withEach: [] };
+          const others = withEach.flatMap((count, i): [string, number][] =>
+            i === at ? [] : [[compared[i]?.id ?? '', count]],
+          );
+          return [id, { works, elsewhere, withEach: Object.fromEntries(others), reason }];
         }),
       ),
     };

@@ -8,6 +8,7 @@ import {
   AddDatabase,
   ChangeDatabase,
   ConceptsStage,
+  DatabasePage,
   DatabasesStage,
   QuestionStage,
   RecordsStage,
@@ -29,6 +30,7 @@ export function App() {
             <Route path="searches" element={<SearchesStage />} />
             <Route path="databases" element={<DatabasesStage />} />
             <Route path="databases/add" element={<AddDatabase />} />
+            <Route path="databases/:database" element={<DatabasePage />} />
             <Route path="databases/:database/change" element={<ChangeDatabase />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>

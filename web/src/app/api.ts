@@ -172,8 +172,12 @@ export const api = createApi({
     words: build.query<IndexWords, { database: string; begins: string }>({
       query: ({ database, begins }) => ({ url: `databases/${database}/words`, params: { begins } }),
     }),
-    overview: build.query<Overview, { database: string; text: string }>({
-      query: ({ database, text }) => ({ url: `databases/${database}/overview`, params: { text } }),
+    overview: build.query<Overview, { database: string; text?: string }>({
+      query: ({ database, text }) => ({
+        url: `databases/${database}/overview`,
+        ...(text === undefined ? {} : { params: { text } }),
+      }),
+      providesTags: ['Databases'],
     }),
     candidates: build.query<TermCount[], { review: string; candidates: Candidates }>({
       query: ({ review, candidates }) => ({

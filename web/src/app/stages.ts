@@ -11,6 +11,9 @@ const imports = {
   'databases/add': async () => ({
     default: (await import('../stages/databases/AddDatabase.js')).AddDatabase,
   }),
+  'databases/one': async () => ({
+    default: (await import('../stages/databases/DatabasePage.js')).DatabasePage,
+  }),
   'databases/change': async () => ({
     default: (await import('../stages/databases/ChangeDatabase.js')).ChangeDatabase,
   }),
@@ -23,6 +26,7 @@ export const ConceptsStage = lazy(imports.concepts);
 export const SearchesStage = lazy(imports.searches);
 export const DatabasesStage = lazy(imports.databases);
 export const AddDatabase = lazy(imports['databases/add']);
+export const DatabasePage = lazy(imports['databases/one']);
 export const ChangeDatabase = lazy(imports['databases/change']);
 export const RecordsStage = lazy(imports.records);
 export const VocabulariesPage = lazy(async () => ({

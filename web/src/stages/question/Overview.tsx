@@ -1,5 +1,5 @@
 import { elementShape, type TermContent } from '@even-lantern/core';
-import type { Overview as OverviewAnswer, ValueCount } from '@even-lantern/contract';
+import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
@@ -7,9 +7,10 @@ import { useReview } from '../../app/useReview.js';
 import { formatCount } from '../../parts/Count.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
+import { Values } from '../../parts/Values.js';
+import { Years } from '../../parts/Years.js';
 import { headingContent, wordsContent } from '../concepts/headingContent.js';
 import { useTermEdits } from '../concepts/useTermEdits.js';
-import { Years } from './Years.js';
 
 /** Scan a broad text in the database, to see the lay of the land; what is found can be taken into the question. */
 export function Overview() {
@@ -54,55 +55,29 @@ function Land({ found }: { found: OverviewAnswer }) {
       {found.hits > 0 && (
         <div className="gap-6 md:columns-2 [&>section]:mb-5 [&>section]:break-inside-avoid">
           <Years years={found.years} />
-          <Values name="Kinds of publication and design" values={found.kinds} of={found.hits} />
+          <Values
+            name="Kinds of publication and design"
+            values={found.kinds}
+            of={found.hits}
+            action={(kind) => <TakeInto value={kind} content={null} />}
+          />
           <Values
             name="Most frequent headings"
             values={found.headings}
             of={found.hits}
-            contentOf={(label) => headingContent(vocabulary, label)}
+            action={(label) => <TakeInto value={label} content={headingContent(vocabulary, label)} />}
           />
           <Values
             name="Authors’ own keywords"
             values={found.keywords}
             of={found.hits}
-            contentOf={(word) => wordsContent(word.includes(' ') ? `"${word}"` : word)}
+            action={(word) => (
+              <TakeInto value={word} content={wordsContent(word.includes(' ') ? `"${word}"` : word)} />
+            )}
           />
         </div>
       )}
     </>
-  );
-}
-
-interface ValuesProps {
-  name: string;
-  values: readonly ValueCount[];
-  of: number;
-  /** the term that a value becomes in a lane; kinds become none */
-  contentOf?: (value: string) => TermContent;
-}
-
-function Values({ name, values, of, contentOf }: ValuesProps) {
-  if (values.length === 0) return null;
-  return (
-    <section>
-      <h3 className="small-head">{name}</h3>
-      <ul>
-        {values.map(({ value, count }) => (
-          <li key={value} className="flex items-center gap-2 py-0.5">
-            <span className="relative min-w-0 flex-1 px-1">
-              <span
-                className="absolute inset-y-0 left-0 rounded"
-                style={{ width: `${(100 * count) / of}%`, background: 'var(--bar-rest)' }}
-                aria-hidden="true"
-              />
-              <span className="relative">{value}</span>
-            </span>
-            <span className="count w-12">{formatCount(count)}</span>
-            <TakeInto value={value} content={contentOf?.(value) ?? null} />
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }
 

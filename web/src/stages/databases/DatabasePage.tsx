@@ -1,0 +1,131 @@
+import { questionTypeOf } from '@even-lantern/core';
+import type { DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
+import { Link, useParams } from 'react-router';
+import { api, problemOf } from '../../app/api.js';
+import { lanesOfReview } from '../../app/lanes.js';
+import { useReview } from '../../app/useReview.js';
+import { formatCount } from '../../parts/Count.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { Values } from '../../parts/Values.js';
+import { Years } from '../../parts/Years.js';
+import { Description, ForReview, OfAdded, QUESTIONS } from './DatabaseParts.js';
+
+/** Everything about one database: what it is and holds, and what it is worth for the present question. */
+export function DatabasePage() {
+  const { database: id = '' } = useParams();
+  const { review } = useReview();
+  const { data, error } = api.useDatabasesQuery();
+  const database = data?.databases.find((each) => each.id === id);
+  const failed = data?.failed.find((each) => each.id === id);
+  return (
+    <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
+      <div>
+        <Link className="link text-sm" to={`/reviews/${review.id}/databases`}>
+          Where to search
+        </Link>
+      </div>
+      {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
+      {failed !== undefined && (
+        <div className="problem flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+          <p>
+            {failed.name} does not answer: {failed.reason}
+          </p>
+          {failed.added && <OfAdded id={id} name={failed.name} />}
+        </div>
+      )}
+      {data !== undefined && database === undefined && failed === undefined && (
+        <p className="problem">There is no database “{id}” on the list. It may have been taken from it.</p>
+      )}
+      {database !== undefined && <Whole database={database} others={data?.databases ?? []} />}
+    </div>
+  );
+}
+
+interface WholeProps {
+  database: DatabaseProfile;
+  others: readonly DatabaseProfile[];
+}
+
+function Whole({ database, others }: WholeProps) {
+  const { review } = useReview();
+  const { data: rehearsal } = api.useRehearsalQuery({ review: review.id, database: database.id });
+  const { currentData, isFetching } = api.useOverlapQuery(review.id);
+  const overlap = currentData?.databases[database.id];
+  return (
+    <>
+      <div className="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1fr)_17rem]">
+        <Description database={database} />
+        <ForReview database={database} rehearsal={rehearsal} overlap={overlap} comparing={isFetching} />
+      </div>
+      <ForQuestion rehearsal={rehearsal} overlap={overlap} others={others} />
+      {database.reached !== 'hand' && <Holdings database={database} />}
+    </>
+  );
+}
+
+interface ForQuestionProps {
+  rehearsal: Rehearsal | undefined;
+  overlap: Overlap['databases'][string] | undefined;
+  others: readonly DatabaseProfile[];
+}
+
+/** What each lane finds there, and how much of what all find together each of the other databases has too. */
+function ForQuestion({ rehearsal, overlap, others }: ForQuestionProps) {
+  const { review } = useReview();
+  const lanes = lanesOfReview(review).flatMap((lane) => {
+    const count = rehearsal?.lanes[lane.id]?.hits ?? null;
+    return count === null ? [] : [{ value: lane.name, count }];
+  });
+  const { works = null, withEach = {} } = overlap ?? {};
+  const shared = Object.entries(withEach)
+    .map(([id, count]) => ({ value: others.find((each) => each.id === id)?.name ?? id, count }))
+    .sort((a, b) => b.count - a.count);
+  if (lanes.length === 0 && shared.length === 0) return null;
+  return (
+    <section aria-label="For this question" className="rule flex flex-col gap-2 border-t pt-4">
+      <h2 className="font-bold">For this question</h2>
+      <p className="quiet">It asks {QUESTIONS[questionTypeOf(review.framework)]}.</p>
+      <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+        <Values
+          name="Each lane finds there"
+          values={lanes}
+          of={Math.max(1, ...lanes.map(({ count }) => count))}
+        />
+        {works !== null && works > 0 && (
+          <Values
+            name={`Of the ${formatCount(works)} works that the strategy finds, others have too`}
+            values={shared}
+            of={works}
+          />
+        )}
+      </div>
+    </section>
+  );
+}
+
+/** What its records are like, all of them. */
+function Holdings({ database }: { database: DatabaseProfile }) {
+  const { currentData, error, isFetching } = api.useOverviewQuery({ database: database.id });
+  return (
+    <section aria-label="What it holds" className="rule flex flex-col gap-2 border-t pt-4 pb-8">
+      <h2 className="font-bold">What it holds</h2>
+      {isFetching && <p className="quiet">Asking …</p>}
+      {error !== undefined && !isFetching && <p className="quiet">{problemOf(error).title}</p>}
+      {currentData !== undefined && (
+        <div className="gap-8 md:columns-2 [&>section]:mb-5 [&>section]:break-inside-avoid">
+          <Years years={currentData.years} />
+          <Values
+            name="Kinds of publication and design"
+            values={currentData.kinds}
+            of={Math.max(currentData.hits, 1)}
+          />
+          <Values
+            name="Most frequent headings"
+            values={currentData.headings}
+            of={Math.max(currentData.hits, 1)}
+          />
+        </div>
+      )}
+    </section>
+  );
+}
