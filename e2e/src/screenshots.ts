@@ -76,9 +76,16 @@ async function main(): Promise<void> {
     await browser.sees('Assayhouse Reviews & Trials');
     await browser.sees('works only here');
     await shoot('databases');
+    await (await browser.find('main h2 a')).click();
+    await browser.sees('Randomised trial');
+    await browser.sees('others have too');
+    await shoot('database');
+    await browser.driver.navigate().back();
+    await browser.sees('works only here');
     await (await browser.named('Add a database')).click();
     await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
     await browser.sees('A first search');
+    await (await browser.find('option[value=corvane-subject-tree]')).click();
     await shoot('databases-add');
     await (await browser.named('Records')).click();
     await browser.sees('Author keywords');
