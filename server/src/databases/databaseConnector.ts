@@ -70,8 +70,9 @@ export interface DatabaseConnector {
   /**
    * Words of the database's index in alphabetical order.
    * @param from the first word, or what it would stand after
+   * @param release as with counts; the present one where nothing is said
    */
-  scan(field: SearchField, from: string, most: number, signal?: AbortSignal): Promise<ScannedWord[]>;
+  scan(field: SearchField, from: string, most: number, release?: string): Promise<ScannedWord[]>;
   /** @param indexes how many values of each index are wanted */
   facets(query: string, indexes: Record<string, number>, signal?: AbortSignal): Promise<FacetAnswer>;
   /** The database's vocabulary as SKOS Turtle. */

@@ -244,22 +244,24 @@ export class DatabasesService {
   }
 
   /**
-   * The words of the index that match a pattern.
+   * The words of the index that match a pattern, in the present release where nothing else is said.
    * @returns null where there are too many to list, or they cannot be listed
    */
   async wordsMatching(
     { id, connector, description, dialect }: OpenDatabase,
     pattern: WordPattern,
     field: SearchField,
+    release = description.release,
   ): Promise<string[] | null> {
     const letters = pattern.text.replace(/\?.*/, '');
     if (letters.length < MIN_LETTERS_BEFORE_ANY_ENDING) return null;
     // As counts do, the words of an index hold as long as its release; which index it is, people may change.
-    const key = JSON.stringify([id, description.release, dialect?.names[field] ?? field, pattern]);
+    const key = JSON.stringify([id, release, dialect?.names[field] ?? field, pattern]);
     const known = this.words.get(key);
     if (known !== undefined) return known.words;
     try {
-      const page = await connector.scan(field, letters, SCAN_PAGE);
+      const present = release === description.release;
+      const page = await connector.scan(field, letters, SCAN_PAGE, present ? undefined : release);
       const words = page.map(({ word }) => word).filter((word) => word.startsWith(letters));
       const whole = words.length < page.length || page.length < SCAN_PAGE;
       const found = { words: whole ? words.filter((word) => matchesPattern(word, pattern)) : null };

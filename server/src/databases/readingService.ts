@@ -73,13 +73,16 @@ export class ReadingService {
     private readonly lineTexts: LineTextsService,
   ) {}
 
-  /** What every use of a review's strategy in a database begins with. */
-  async ofReview(reviewId: string, databaseId: string): Promise<ReviewReading> {
+  /**
+   * What every use of a review's strategy in a database begins with.
+   * @param release whose words spell out what the dialect cannot say; the present one where nothing is said
+   */
+  async ofReview(reviewId: string, databaseId: string, release?: string): Promise<ReviewReading> {
     const lanes = await this.reviews.lanes(reviewId);
     const database = await this.databases.open(databaseId);
     const texts = await this.lineTexts.of(reviewId, databaseId);
     const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const reading = await this.readingFor(database, terms, texts);
+    const reading = await this.readingFor(database, terms, texts, release);
     const { dialect, meant, said } = reading;
     const meantEdits = new Map<string, EditedLine>();
     const saidEdits = new Map<string, EditedLine>();
@@ -108,6 +111,7 @@ export class ReadingService {
     database: OpenDatabase,
     contents: readonly TermContent[],
     texts: readonly LineText[] = [],
+    release?: string,
   ): Promise<DatabaseReading> {
     const vocabularies = contents.flatMap((content) =>
       content.kind === 'heading' ? [content.vocabulary] : [],
@@ -123,7 +127,7 @@ export class ReadingService {
       const read = termQuery(content, meant);
       return read.ok ? [read.query] : [];
     });
-    const spelling = await this.withWords(database, dialect, context, queries);
+    const spelling = await this.withWords(database, dialect, context, queries, release);
     return { dialect, context: spelling, meant, said: sayingIn(dialect, spelling, meant) };
   }
 
@@ -142,6 +146,7 @@ export class ReadingService {
     dialect: Dialect,
     context: DialectContext,
     queries: readonly Query[],
+    release: string | undefined,
   ): Promise<DialectContext> {
     const wanted = queries.flatMap((query) => patternsToSpell(query, dialect.abilities));
     const key = (pattern: object, field: string) => JSON.stringify([pattern, field]);
@@ -149,7 +154,10 @@ export class ReadingService {
       await Promise.all(
         wanted.map(
           async ({ pattern, field }) =>
-            [key(pattern, field), await this.databases.wordsMatching(database, pattern, field)] as const,
+            [
+              key(pattern, field),
+              await this.databases.wordsMatching(database, pattern, field, release),
+            ] as const,
         ),
       ),
     );

@@ -64,7 +64,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     { database: databaseId, timeZone, release }: NewRun,
     person: Person,
   ): Promise<Run> {
-    const reading = await this.readings.ofReview(reviewId, databaseId);
+    const reading = await this.readings.ofReview(reviewId, databaseId, release);
     const { lanes, database, dialect, context, strategies } = reading;
     const { lines, problems } = strategies.meant;
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.

@@ -26,12 +26,15 @@ export interface IndexedDatabase {
   headingFor?: (words: string) => string | null;
   /** the releases that it answers for; the last is the present one */
   releases?: readonly string[];
+  /** what it held before the present release, where that was something else */
+  earlier?: readonly BibRecord[];
 }
 
 /** @param asked notes every query with its language and release */
 export function indexedConnector(database: IndexedDatabase, asked: string[] = []): DatabaseConnector {
   const { name, dialect, vocabulary, records, headingFor, releases = ['2026-10-01'] } = database;
   const index = buildIndex(records);
+  const indexBefore = database.earlier === undefined ? index : buildIndex(database.earlier);
   const tree = vocabulary === null ? null : indexVocabulary(vocabulary);
   const context = { vocabulary: vocabulary?.id ?? null, limitFields: ['language'] };
   const present = releases.at(-1) ?? '';
@@ -78,22 +81,26 @@ export function indexedConnector(database: IndexedDatabase, asked: string[] = []
     async search(text, { start, size }, _signal, { queryType = 'cql', release = present } = {}) {
       asked.push(`${queryType} ${release}: ${text}`);
       const query = understand(text, queryType);
-      const found = evaluate(query, index, {
+      const found = evaluate(query, release === present ? index : indexBefore, {
         narrowerOf: (_vocabulary, label) =>
           tree !== null && headingByLabel(tree, label) !== null ? [] : null,
       });
       if (!found.ok) throw new DatabaseError(found.error.message, true);
+      const held = release === present ? records : (database.earlier ?? records);
       const docs = [...docsOf(found.documents)].slice(start - 1, start - 1 + size);
       return {
         hits: found.documents.size,
         release,
         understood: printCql(query, { vocabulary: context.vocabulary ?? '' }),
-        records: docs.flatMap((doc) => records[doc] ?? []),
+        records: docs.flatMap((doc) => held[doc] ?? []),
       };
     },
     facets: async () => ({ hits: 0, facets: {} }),
-    scan: async (field, from, most) =>
-      listWords(index, field, from, most).map(({ word, documents }) => ({ word, hits: documents })),
+    scan: async (field, from, most, release = present) =>
+      listWords(release === present ? index : indexBefore, field, from, most).map(({ word, documents }) => ({
+        word,
+        hits: documents,
+      })),
     vocabulary: () => (vocabulary === null ? Promise.resolve('') : vocabularyToTurtle(vocabulary)),
     advance: () => Promise.reject(new DatabaseError('It is the last.', true)),
   };

@@ -1,4 +1,4 @@
-import type { Vocabulary } from '@even-lantern/core';
+import { emptyRecord, type Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
   type DatabaseChoice,
@@ -96,6 +96,18 @@ test('a search can be run against an earlier release, and not against one that i
   const run = (await start('2026-07-01').expect(201)).body as Run;
   await server.application.get(RunsService).finished(run.id);
   expect(asked).toContain('corvane 2026-07-01: words("light")');
+});
+
+test('a run against an earlier release spells patterns out with the words of that one', async () => {
+  const earlier = [{ ...emptyRecord(), accession: 'e', title: 'Light therapists' }];
+  const releases = ['2026-07-01', '2026-10-01'];
+  const review = await reviewIn({ dialect: 'mindry', releases, earlier }, words('"light therap*"'));
+  const { lines } = await translate(review);
+  expect(lines[0]?.text).toBe('("light therapies" OR "light therapy")');
+  const asking = { database: 'db', timeZone: 'UTC', release: '2026-07-01' };
+  const run = (await server.post(`/api/reviews/${review.id}/runs`, asking).expect(201)).body as Run;
+  await server.application.get(RunsService).finished(run.id);
+  expect(asked).toContain('mindry 2026-07-01: "light therapists"');
 });
 
 test('a heading that nobody settled is a question, not a translation', async () => {

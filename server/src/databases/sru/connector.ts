@@ -162,13 +162,14 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
       const facets = childAt(root, 'facetedResults', 'datasource', 'facets');
       return { hits, facets: facets === null ? {} : facetsIn(facets) };
     },
-    async scan(field, from, most, signal): Promise<ScannedWord[]> {
+    async scan(field, from, most, release): Promise<ScannedWord[]> {
       const parameters = {
         ...operation(version, 'scan'),
         scanClause: `${names === null ? CONTEXT_SET + field : names[field]} = "${from}"`,
         maximumTerms: String(most),
+        ...(release === undefined || added !== null ? {} : { release }),
       };
-      const root = await request(parameters, signal);
+      const root = await request(parameters);
       const diagnostic = childAt(root, 'diagnostics', 'diagnostic');
       if (diagnostic !== null) throw new DatabaseError(textAt(diagnostic, 'message'), true);
       const terms = childAt(root, 'terms');
