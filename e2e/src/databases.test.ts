@@ -109,7 +109,11 @@ test('an SRU server is added by its address, counted, run and read like the othe
   );
   await browser.textWhen('section[aria-label="What it holds"]', (text) => /Randomised trial/.test(text));
   await accessible('one database');
-  await browser.driver.navigate().back();
+  await browser.press(Key.chord(Key.CONTROL, 'k'));
+  await (await browser.find('[cmdk-input]')).sendKeys('learn about mindry', Key.ENTER);
+  await browser.textWhen('h1', (text) => text.includes('Mindry Behavioural Abstracts'));
+  await browser.press(Key.chord(Key.CONTROL, 'k'));
+  await (await browser.find('[cmdk-input]')).sendKeys('where to search', Key.ENTER);
   await (await browser.named('Add a database')).click();
   await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
   await browser.sees('A first search');

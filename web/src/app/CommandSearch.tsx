@@ -73,6 +73,18 @@ export function CommandSearch({
               </Command.Item>
             ))}
         </Command.Group>
+        <Command.Group heading="Learn about" className={heading}>
+          {databases.map(({ id, name }) => (
+            <Command.Item
+              key={id}
+              value={`Learn about ${name}`}
+              className={item}
+              onSelect={stage(`databases/${id}`)}
+            >
+              {name}
+            </Command.Item>
+          ))}
+        </Command.Group>
         <Command.Group heading="Do" className={heading}>
           <Command.Item
             className={item}
