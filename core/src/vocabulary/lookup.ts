@@ -114,12 +114,12 @@ function readingsOf(index: LookupIndex, words: readonly string[]): Reading[][] {
     const readings: Reading[] = [{ folded, quality: 1, misspelt: false }];
     for (const pair of [`${meant[i - 1] ?? ''}${word}`, `${word}${meant[i + 1] ?? ''}`]) {
       const together = foldWord(pair);
-      if (pair !== word && index.weights.has(together)) {
+      if (pair !== word && index.senses.has(together)) {
         readings.push({ folded: together, quality: JOINED_QUALITY, misspelt: false });
       }
     }
     if (i === meant.length - 1 && word.length > 2) readings.push(...begunWith(index, word));
-    if (index.weights.has(folded) || readings.length > 1) return readings;
+    if (index.senses.has(folded) || readings.length > 1) return readings;
     const apart = split(index, word);
     return [...readings, ...(apart.length > 0 ? apart : misspellingsOf(index, word))];
   });
@@ -172,8 +172,8 @@ function misspellingsOf(index: LookupIndex, word: string): Reading[] {
 /** How much a typed word counts: what its surest known reading does, or much when nothing is known of it. */
 function weightOf(index: LookupIndex, readings: readonly Reading[]): number {
   for (const { folded } of readings) {
-    const weight = index.weights.get(folded);
-    if (weight !== undefined) return weight;
+    const sense = index.senses.get(folded);
+    if (sense !== undefined) return sense.weight;
   }
   return Math.log(1 + index.tree.vocabulary.headings.length) / 2;
 }
@@ -196,7 +196,7 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
   for (const { alternatives, i, weight } of rarestFirst) {
     const earlier = found.size > 0 ? [...found.keys()] : null;
     for (const { folded, quality, misspelt } of alternatives) {
-      const own = index.weights.get(folded) ?? 0;
+      const { weight: own = 0, names = [] } = index.senses.get(folded) ?? {};
       const raiseScore = (number: number) => {
         let score = found.get(number);
         if (score === undefined)
@@ -207,7 +207,6 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
         score.ofTyped += weight * quality;
         score.misspelt ||= misspelt;
       };
-      const names = index.inNames.get(folded) ?? [];
       if (names.length <= COMMON) names.forEach(raiseScore);
       else if (earlier === null) firstOfMany(index, names, readings, i).forEach(raiseScore);
       else
@@ -257,7 +256,7 @@ function addOtherWords(
 ): void {
   for (const alternatives of readings) {
     for (const { folded } of alternatives) {
-      const noted = index.inNotes.get(folded) ?? [];
+      const noted = index.senses.get(folded)?.notes ?? [];
       if (noted.length > COMMON && best.size > 0) continue;
       for (const heading of noted) {
         if (!best.has(heading)) best.set(heading, { heading, name: null, score: 0, misspelt: false });
@@ -273,7 +272,8 @@ function addOtherWords(
         Math.max(0, ...alternatives.filter(({ folded }) => holds(folded)).map(({ quality }) => quality));
       const byName = best((word) => own.some(({ folded }) => folded.includes(word)));
       inNames += weight * byName;
-      if (byName === 0) inNote += weight * best((word) => includesSorted(index.inNotes.get(word), heading));
+      if (byName === 0)
+        inNote += weight * best((word) => includesSorted(index.senses.get(word)?.notes, heading));
     }
     return { names: inNames / typedMass, notes: inNote / typedMass };
   };

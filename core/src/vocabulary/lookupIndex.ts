@@ -15,6 +15,16 @@ export interface Name {
   folded: readonly string[];
 }
 
+/** What is known of a folded word. */
+export interface WordSense {
+  /** how much it counts */
+  readonly weight: number;
+  /** the names that hold it; of very many, the shortest first, since only those are worth offering */
+  readonly names: readonly number[];
+  /** places of the headings whose notes hold it, in rising order */
+  readonly notes: readonly number[];
+}
+
 /** A vocabulary made ready for `lookUp`. */
 export interface LookupIndex {
   tree: VocabularyTree;
@@ -25,11 +35,8 @@ export interface LookupIndex {
   joined: ReadonlyMap<string, number | readonly number[]>;
   /** the number of the first name of each heading; its others follow. One more for the end */
   firstNames: Uint32Array;
-  /** names, and headings through their notes, by folded word */
-  inNames: ReadonlyMap<string, readonly number[]>;
-  inNotes: ReadonlyMap<string, readonly number[]>;
-  /** how much a folded word counts */
-  weights: ReadonlyMap<string, number>;
+  /** by folded word */
+  senses: ReadonlyMap<string, WordSense>;
   /** words of names as written, in alphabetical order, with what they fold to */
   words: readonly (readonly [word: string, folded: string])[];
 }
@@ -93,27 +100,19 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     }
   });
   firstNames[headings.length] = names.length;
-  const weights = new Map<string, number>();
   const masses = new Float64Array(names.length);
-  for (const { folded, headings: holding, names: numbers } of senses.values()) {
-    const weight = Math.log(1 + headings.length / holding);
-    weights.set(folded, weight);
-    for (const number of numbers) masses[number] = (masses[number] ?? 0) + weight;
+  for (const sense of senses.values()) {
+    sense.weight = Math.log(1 + headings.length / sense.headings);
+    for (const number of sense.names) masses[number] = (masses[number] ?? 0) + sense.weight;
   }
-  const inNames = new Map<string, readonly number[]>();
-  const inNotes = new Map<string, readonly number[]>();
-  for (const { folded, names: numbers, notes } of senses.values()) {
-    // The shortest names first: of very many, only those are worth offering.
-    if (numbers.length > 0) {
-      inNames.set(folded, numbers.length > COMMON ? lightestFirst(numbers, masses) : numbers);
-    }
-    if (notes.length > 0) inNotes.set(folded, notes);
+  for (const sense of senses.values()) {
+    if (sense.names.length > COMMON) sense.names = lightestFirst(sense.names, masses);
   }
   const words = [...known.keys()].sort().flatMap((word) => {
     const { sense, inName } = know(word);
     return inName ? [[word, sense.folded] as const] : [];
   });
-  return { tree, names, masses, joined, firstNames, inNames, inNotes, weights, words };
+  return { tree, names, masses, joined, firstNames, senses, words };
 }
 
 /** What is known of a word as written, so that each is worked out once. */
@@ -126,11 +125,11 @@ interface KnownWord {
   inName: boolean;
 }
 
-/** A folded word, and what holds it. */
-interface Sense {
+/** A folded word while names are gone through. */
+interface Sense extends WordSense {
   folded: string;
+  weight: number;
   names: number[];
-  /** headings whose note holds it */
   notes: number[];
   /** how many headings hold it, in a name or the note */
   headings: number;
@@ -143,7 +142,16 @@ interface Sense {
 function senseCalled(senses: Map<string, Sense>, folded: string): Sense {
   let sense = senses.get(folded);
   if (sense === undefined) {
-    sense = { folded, names: [], notes: [], headings: 0, lastName: -1, lastNamed: -1, lastNoted: -1 };
+    sense = {
+      folded,
+      weight: Number.NaN,
+      names: [],
+      notes: [],
+      headings: 0,
+      lastName: -1,
+      lastNamed: -1,
+      lastNoted: -1,
+    };
     senses.set(folded, sense);
   }
   return sense;

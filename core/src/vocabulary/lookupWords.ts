@@ -56,9 +56,7 @@ export function contentWords(words: readonly string[]): string[] {
 
 /** The words of a scope note that are about its heading: sentences that send elsewhere are left out. */
 export function noteWords(note: string): string[] {
-  const own = note
-    .split(/(?<=[.;])\s+/)
-    .filter((sentence) => !/^for\b.*\buse\b/i.test(sentence.trim()))
-    .join(' ');
-  return contentWords(lookupWords(own)).filter((word) => !EMPTY_WORDS.has(word));
+  const sentences = note.split(/(?<=[.;])\s+/);
+  const own = sentences.filter((sentence) => !/^\s*for\b.*\buse\b/i.test(sentence));
+  return lookupWords(own.join(' ')).filter((word) => !EMPTY_WORDS.has(word));
 }

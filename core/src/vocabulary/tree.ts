@@ -7,7 +7,11 @@ export function indexVocabulary(vocabulary: Vocabulary): VocabularyTree {
   const byEntryTerm = new Map<string, Heading[]>();
   const narrower = new Map<string, Heading[]>();
   for (const heading of vocabulary.headings) {
-    for (const key of new Set(heading.entryTerms.map(textKey))) push(byEntryTerm, key, heading);
+    for (const term of heading.entryTerms) {
+      const key = textKey(term);
+      // A heading whose terms differ in capitals only is there once.
+      if (byEntryTerm.get(key)?.at(-1) !== heading) push(byEntryTerm, key, heading);
+    }
     for (const above of heading.broader) push(narrower, above, heading);
   }
   for (const list of narrower.values()) list.sort((a, b) => a.label.localeCompare(b.label, 'en'));
