@@ -1,7 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type {
-  DatabaseProfile,
   ExploredServer,
   GivenRecords,
   HandAnswer,
@@ -12,6 +11,7 @@ import type {
   RecordPage,
   Rehearsal,
   Run,
+  SaidOfDatabase,
   Translation,
 } from '@even-lantern/contract';
 import { PERSON_HEADER } from '@even-lantern/contract';
@@ -114,8 +114,8 @@ describe('an SRU server that is added by its address', () => {
     const address = await plainServer(asked);
     const { version, dialect } = body<ExploredServer>(await explore(address));
     const database = osier(address, { version, dialect });
-    const added = body<DatabaseProfile>(await application.post('/api/databases', database));
-    expect(added).toMatchObject({ id: 'osier', reached: 'address', vocabulary: null });
+    const added = body<SaidOfDatabase>(await application.post('/api/databases', database));
+    expect(added).toEqual({ id: 'osier', ...database });
     const { storePath } = application;
     await application.application.close();
     application = await testApplication({}, storePath, { privateAddresses: true });
@@ -171,7 +171,7 @@ describe('an SRU server that is added by its address', () => {
     expect((await remove()).status).toBe(404);
     expect(body<{ databases: unknown[] }>(await application.get('/api/databases')).databases).toEqual([]);
     // The name stays taken, so that the ledger never speaks of two databases by one name.
-    expect(body<DatabaseProfile>(await application.post('/api/databases', database)).id).toBe('osier-2');
+    expect(body<SaidOfDatabase>(await application.post('/api/databases', database)).id).toBe('osier-2');
   });
 
   test.each([
@@ -218,18 +218,30 @@ describe('an SRU server that is added by its address', () => {
     const database = osier(await plainServer());
     await application.post('/api/databases', database);
     const named = { ...database, name: 'Osier Deposits', dialect: { ...database.dialect, lacks: ['near'] } };
-    expect((await put('/api/databases/osier', named)).body).toMatchObject({
-      id: 'osier',
-      name: 'Osier Deposits',
-      dialect: { lacks: ['near'] },
+    expect((await put('/api/databases/osier', named)).body).toEqual({ id: 'osier', ...named });
+    expect((await application.get('/api/databases')).body).toMatchObject({
+      databases: [{ id: 'osier', name: 'Osier Deposits', dialect: { lacks: ['near'] } }],
     });
     const { storePath } = application;
     await application.application.close();
     application = await testApplication({}, storePath, { privateAddresses: true });
-    expect((await application.get('/api/databases/osier/said')).body).toEqual(named);
+    expect((await application.get('/api/databases/osier/said')).body).toEqual({ id: 'osier', ...named });
     const elsewhere = await put('/api/databases/osier', { ...named, address: 'http://example.org/' });
     expect(body<Problem>(elsewhere).title).toMatch(/add it as another database/);
     expect((await put('/api/databases/none', named)).status).toBe(404);
+  });
+
+  test('while it does not answer it is told as failing by its name, and can still be changed', async () => {
+    const database = osier(await plainServer());
+    await application.post('/api/databases', database);
+    server?.closeAllConnections();
+    await new Promise((done) => server?.close(done));
+    server = undefined;
+    expect((await put('/api/databases/osier', { ...database, name: 'Osier Deposits' })).status).toBe(200);
+    expect((await application.get('/api/databases')).body).toMatchObject({
+      databases: [],
+      failed: [{ id: 'osier', name: 'Osier Deposits', added: true }],
+    });
   });
 
   test('a page that is no SRU server is told as such', async () => {

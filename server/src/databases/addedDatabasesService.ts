@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
 import { dialectFrom, readRecords, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
 import type {
-  DatabaseProfile,
   EnteredCount,
   ExploredServer,
   GivenRecords,
@@ -10,6 +9,7 @@ import type {
   NewDatabase,
   NewSruDatabase,
   Person,
+  SaidOfDatabase,
 } from '@even-lantern/contract';
 import { DataSource, IsNull } from 'typeorm';
 import { badInput, databaseTrouble, notFound } from '../application/problem.js';
@@ -66,9 +66,9 @@ export class AddedDatabasesService implements OnModuleInit {
     }
   }
 
-  async add(database: NewDatabase, person: Person): Promise<DatabaseProfile> {
+  async add(database: NewDatabase, person: Person): Promise<SaidOfDatabase> {
     checkNames(database);
-    const described = await this.described(database);
+    const described = await this.described(database, null);
     const rows = this.store.getRepository(AddedDatabaseRow);
     const id = await this.freeId(database.name);
     await rows.insert({
@@ -79,18 +79,17 @@ export class AddedDatabasesService implements OnModuleInit {
       removedAt: null,
     });
     this.connect(id, described);
-    return this.databases.profile(id);
+    return { ...database, id };
   }
 
   /** What people said of a database that was added. */
-  async said(id: string): Promise<NewDatabase> {
-    const { vocabulary, ...others } = JSON.parse((await this.rowOf(id)).content) as KeptDatabase;
-    return { ...others, vocabulary: vocabulary?.id ?? null };
+  async said(id: string): Promise<SaidOfDatabase> {
+    return saidOf(id, await this.kept(id));
   }
 
   /** Says something else of a database. What was run in it, counted and given stays. */
-  async change(id: string, database: NewDatabase): Promise<DatabaseProfile> {
-    const before = await this.said(id);
+  async change(id: string, database: NewDatabase): Promise<SaidOfDatabase> {
+    const before = await this.kept(id);
     if (
       before.how !== database.how ||
       (before.how === 'address' && database.how === 'address' && before.address !== database.address)
@@ -100,10 +99,10 @@ export class AddedDatabasesService implements OnModuleInit {
       ]);
     }
     checkNames(database);
-    const described = await this.described(database);
+    const described = await this.described(database, before.vocabulary);
     await this.store.getRepository(AddedDatabaseRow).update({ id }, { content: JSON.stringify(described) });
     this.connect(id, described);
-    return this.databases.profile(id);
+    return { ...database, id };
   }
 
   /** Takes a database from the list. What was run in it stays in the ledger, with its records. */
@@ -116,17 +115,17 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** Brings back a database that was taken from the list. */
-  async restore(id: string): Promise<DatabaseProfile> {
-    const { content } = await this.rowOf(id);
+  async restore(id: string): Promise<SaidOfDatabase> {
+    const kept = await this.kept(id);
     await this.store.getRepository(AddedDatabaseRow).update({ id }, { removedAt: null });
-    this.connect(id, JSON.parse(content) as KeptDatabase);
-    return this.databases.profile(id);
+    this.connect(id, kept);
+    return saidOf(id, kept);
   }
 
-  private async rowOf(id: string): Promise<AddedDatabaseRow> {
+  private async kept(id: string): Promise<KeptDatabase> {
     const row = await this.store.getRepository(AddedDatabaseRow).findOneBy({ id });
     if (row === null) throw notFound(`The added database “${id}”`);
-    return row;
+    return JSON.parse(row.content) as KeptDatabase;
   }
 
   async enter(id: string, { text, hits }: EnteredCount, person: Person): Promise<HandAnswer> {
@@ -214,9 +213,13 @@ export class AddedDatabasesService implements OnModuleInit {
       .findOne({ where: { database, meaning }, order: { position: 'DESC' } });
   }
 
-  /** With the name of its vocabulary, so that it can be told before anything else answers. */
-  private async described(database: NewDatabase): Promise<KeptDatabase> {
+  /**
+   * With the name of its vocabulary, so that it can be told before anything else answers.
+   * @param before the vocabulary that it had, which is known also while nobody serves it
+   */
+  private async described(database: NewDatabase, before: KeptDatabase['vocabulary']): Promise<KeptDatabase> {
     if (database.vocabulary === null) return { ...database, vocabulary: null };
+    if (database.vocabulary === before?.id) return { ...database, vocabulary: before };
     const { id, name } = await this.vocabularies.get(database.vocabulary);
     return { ...database, vocabulary: { id, name } };
   }
@@ -267,6 +270,10 @@ export class AddedDatabasesService implements OnModuleInit {
       if (!this.databases.knows(id) && !(await rows.existsBy({ id }))) return id;
     }
   }
+}
+
+function saidOf(id: string, { vocabulary, ...others }: KeptDatabase): SaidOfDatabase {
+  return { ...others, id, vocabulary: vocabulary?.id ?? null };
 }
 
 /** In CQL one index may hold headings and the words within them, since it tells them apart by its relations. */

@@ -213,7 +213,7 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   const written = review.elements
     .filter(({ text }) => text.trim() !== '')
     .map(({ key }) => elementShape(key).letter);
-  const lines = rehearsal.data?.lines.length ?? 0;
+  const lines = rehearsal.data?.lines.length;
   const unread = records.data?.counts.undecided ?? 0;
   const keep = params.get('ledger') === 'open' ? search : '';
   const stages: { to: string; label: string; number: string; icon: LucideIcon }[] = [
@@ -224,7 +224,12 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
       number: `${lanes.length} lane${lanes.length === 1 ? '' : 's'}`,
       icon: Layers,
     },
-    { to: 'searches', label: 'Searches', number: `${lines} lines`, icon: ListOrdered },
+    {
+      to: 'searches',
+      label: 'Searches',
+      number: lines === undefined ? '' : `${lines} lines`,
+      icon: ListOrdered,
+    },
     { to: 'records', label: 'Records', number: `${formatCount(unread)} unread`, icon: BookOpen },
   ];
   return (

@@ -35,6 +35,7 @@ import {
   type ReviewRecord,
   type ReviewSummary,
   type ReviewTerm,
+  type SaidOfDatabase,
   type Sample,
   type SampleRequest,
   type SettledStep,
@@ -243,23 +244,23 @@ export const api = createApi({
     exploreServer: build.mutation<ExploredServer, string>({
       query: (address) => ({ url: 'databases/explorations', method: 'POST', body: { address } }),
     }),
-    addDatabase: build.mutation<DatabaseProfile, NewDatabase>({
+    addDatabase: build.mutation<SaidOfDatabase, NewDatabase>({
       query: (body) => ({ url: 'databases', method: 'POST', body }),
       invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
     }),
-    saidOfDatabase: build.query<NewDatabase, string>({
+    saidOfDatabase: build.query<SaidOfDatabase, string>({
       query: (id) => `databases/${id}/said`,
       providesTags: ['Databases'],
     }),
-    changeDatabase: build.mutation<DatabaseProfile, { id: string; database: NewDatabase }>({
-      query: ({ id, database }) => ({ url: `databases/${id}`, method: 'PUT', body: database }),
+    changeDatabase: build.mutation<SaidOfDatabase, SaidOfDatabase>({
+      query: ({ id, ...database }) => ({ url: `databases/${id}`, method: 'PUT', body: database }),
       invalidatesTags: (_result, error) => (error ? [] : ['Databases', 'Counts']),
     }),
     removeDatabase: build.mutation<null, string>({
       query: (id) => ({ url: `databases/${id}`, method: 'DELETE' }),
       invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
     }),
-    restoreDatabase: build.mutation<DatabaseProfile, string>({
+    restoreDatabase: build.mutation<SaidOfDatabase, string>({
       query: (id) => ({ url: `databases/${id}/restoration`, method: 'POST' }),
       invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
     }),

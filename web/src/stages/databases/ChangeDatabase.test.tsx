@@ -1,4 +1,4 @@
-import type { NewDatabase } from '@even-lantern/contract';
+import type { SaidOfDatabase } from '@even-lantern/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
@@ -7,7 +7,8 @@ import { fakeServer, Refusal, type Asked } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { ChangeDatabase } from './ChangeDatabase.js';
 
-const server: NewDatabase = {
+const server: SaidOfDatabase = {
+  id: 'osier',
   how: 'address',
   address: 'https://example.org/sru',
   version: '1.2',
@@ -18,7 +19,7 @@ const server: NewDatabase = {
   vocabulary: null,
 };
 
-function show(said: NewDatabase, answers: Record<string, (asked: Asked) => unknown> = {}) {
+function show(said: SaidOfDatabase, answers: Record<string, (asked: Asked) => unknown> = {}) {
   const asked = fakeServer({
     'GET vocabularies': () => [],
     'GET databases/osier/said': () => said,
@@ -35,7 +36,8 @@ function show(said: NewDatabase, answers: Record<string, (asked: Asked) => unkno
       <Toaster />
     </UndoProvider>,
   );
-  const saved = () => asked.filter(({ method }) => method === 'PUT').map(({ body }) => body);
+  const saved = () =>
+    asked.filter(({ method }) => method === 'PUT').map(({ body }) => ({ ...(body as object), id: 'osier' }));
   return { user, saved };
 }
 
@@ -79,7 +81,8 @@ test('while a server does not answer, what is said of it can be changed with the
 });
 
 test('a refused change is told, and what was written stays', async () => {
-  const hand: NewDatabase = {
+  const hand: SaidOfDatabase = {
+    id: 'osier',
     how: 'hand',
     name: 'Ferrow',
     description: '',

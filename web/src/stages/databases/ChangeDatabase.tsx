@@ -1,4 +1,4 @@
-import type { NewDatabase, NewSruDatabase } from '@even-lantern/contract';
+import type { NewSruDatabase, SaidOfDatabase } from '@even-lantern/contract';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useEffect } from 'react';
@@ -25,21 +25,21 @@ export function ChangeDatabase() {
         </p>
       </div>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
-      {data !== undefined && <Change id={id} said={data} />}
+      {data !== undefined && <Change said={data} />}
     </div>
   );
 }
 
-function Change({ id, said }: { id: string; said: NewDatabase }) {
+function Change({ said: { id, ...said } }: { said: SaidOfDatabase }) {
   const [change] = api.useChangeDatabaseMutation();
   const { remember } = useUndo();
   const navigate = useNavigate();
   const saving: Saving = {
     say: () => 'Save',
     save: async (database) => {
-      const { name } = await change({ id, database }).unwrap();
+      const { name } = await change({ ...database, id }).unwrap();
       const undo = () =>
-        change({ id, database: said })
+        change({ ...said, id })
           .unwrap()
           .then(() => undefined);
       remember({ what: `changed what is said of ${name}`, undo });

@@ -167,6 +167,9 @@ function VocabularyField({ vocabulary, onChange }: VocabularyFieldProps) {
             {each.name}
           </option>
         ))}
+        {vocabulary !== null && vocabularies.every(({ id }) => id !== vocabulary) && (
+          <option value={vocabulary}>{vocabulary}, which is not there now</option>
+        )}
       </select>
     </label>
   );
