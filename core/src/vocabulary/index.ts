@@ -14,4 +14,5 @@ export {
   headingCalled,
   indexVocabulary,
   pathsTo,
+  treeOf,
 } from './tree.js';

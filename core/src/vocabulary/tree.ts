@@ -18,6 +18,15 @@ export function indexVocabulary(vocabulary: Vocabulary): VocabularyTree {
   return { vocabulary, byLabel, byEntryTerm, narrower };
 }
 
+const trees = new WeakMap<Vocabulary, VocabularyTree>();
+
+/** As `indexVocabulary`, once for each vocabulary however often it is asked for. */
+export function treeOf(vocabulary: Vocabulary): VocabularyTree {
+  const tree = trees.get(vocabulary) ?? indexVocabulary(vocabulary);
+  trees.set(vocabulary, tree);
+  return tree;
+}
+
 export function headingByLabel(tree: VocabularyTree, label: string): Heading | null {
   return tree.byLabel.get(textKey(label)) ?? null;
 }

@@ -4,6 +4,7 @@ import {
   headingByLabel,
   readingIn,
   VERDICTS,
+  treeOf,
   type TermReading,
   type Settlement,
   type VocabularyTree,
@@ -13,7 +14,6 @@ import { DataSource } from 'typeorm';
 import { badInput } from '../application/problem.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { PersonRow, SettlementRow } from '../store/entities.js';
-import { treeOf } from '../vocabularies/trees.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 
 /** Which heading of one vocabulary stands for which of another, as people settle it. It holds for all reviews. */

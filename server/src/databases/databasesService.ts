@@ -7,6 +7,7 @@ import {
   MIN_LETTERS_BEFORE_ANY_ENDING,
   printCql,
   vocabularyFromTurtle,
+  treeOf,
   type Dialect,
   type DialectContext,
   type Query,
@@ -23,7 +24,6 @@ import type {
   Sample,
 } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
-import { treeOf } from '../vocabularies/trees.js';
 import { within } from './patience.js';
 import {
   DatabaseError,

@@ -9,6 +9,7 @@ import {
   readEdit,
   sayingIn,
   termQuery,
+  treeOf,
   type Dialect,
   type DialectContext,
   type DialectError,
@@ -26,7 +27,6 @@ import {
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
-import { treeOf } from '../vocabularies/trees.js';
 import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 /** How terms are said in one database. */

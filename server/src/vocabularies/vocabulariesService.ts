@@ -1,13 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
-import { type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
+import { treeOf, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { DataSource, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
-import { treeOf } from './trees.js';
 import { skosReading, type SkosReading } from './readSkos.js';
 
 const NAMED = 5;

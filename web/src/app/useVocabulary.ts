@@ -1,23 +1,9 @@
-import {
-  allNarrower,
-  indexVocabulary,
-  type EvaluationContext,
-  type Vocabulary,
-  type VocabularyTree,
-} from '@even-lantern/core';
+import { allNarrower, treeOf, type EvaluationContext, type VocabularyTree } from '@even-lantern/core';
 import type { VocabularySummary } from '@even-lantern/contract';
 import { useMemo } from 'react';
 import { api } from './api.js';
 import { useEachVocabulary } from './useEach.js';
 import { useReview } from './useReview.js';
-
-const trees = new WeakMap<Vocabulary, VocabularyTree>();
-
-export function treeOf(vocabulary: Vocabulary): VocabularyTree {
-  const tree = trees.get(vocabulary) ?? indexVocabulary(vocabulary);
-  trees.set(vocabulary, tree);
-  return tree;
-}
 
 /**
  * A vocabulary ready for walking; null while it is fetched, or when there is none.

@@ -8,7 +8,7 @@ import { formatCount } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Values } from '../../parts/Values.js';
 import { Years } from '../../parts/Years.js';
-import { Description, ForReview, OfAdded, QUESTIONS } from './DatabaseParts.js';
+import { Description, Failed, ForReview, QUESTIONS } from './DatabaseParts.js';
 
 /** Everything about one database: what it is and holds, and what it is worth for the present question. */
 export function DatabasePage() {
@@ -25,14 +25,7 @@ export function DatabasePage() {
         </Link>
       </div>
       {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
-      {failed !== undefined && (
-        <div className="problem flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
-          <p>
-            {failed.name} does not answer: {failed.reason}
-          </p>
-          {failed.added && <OfAdded id={id} name={failed.name} />}
-        </div>
-      )}
+      {failed !== undefined && <Failed database={failed} />}
       {data !== undefined && database === undefined && failed === undefined && (
         <p className="problem">There is no database “{id}” on the list. It may have been taken from it.</p>
       )}

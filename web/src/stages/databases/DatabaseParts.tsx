@@ -1,6 +1,12 @@
 /** What the list of databases and the page of each have in common. */
 import { dialectFrom, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
-import type { DatabaseChoice, DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
+import type {
+  DatabaseChoice,
+  DatabaseList,
+  DatabaseProfile,
+  Overlap,
+  Rehearsal,
+} from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -233,13 +239,29 @@ function Choose({ reviewId, database, choice }: ChooseProps) {
   );
 }
 
+interface FailedProps {
+  database: DatabaseList['failed'][number];
+}
+
+/** A database that does not answer; one that was added can be changed or taken from the list all the same. */
+export function Failed({ database: { id, name, reason, added } }: FailedProps) {
+  return (
+    <div className="problem flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
+      <p>
+        {name} does not answer: {reason}
+      </p>
+      {added && <OfAdded id={id} name={name} />}
+    </div>
+  );
+}
+
 interface OfAddedProps {
   id: string;
   name: string;
 }
 
 /** What can be done with a database that was added, whether it answers or not. */
-export function OfAdded({ id, name }: OfAddedProps) {
+function OfAdded({ id, name }: OfAddedProps) {
   const { review } = useReview();
   return (
     <p className="flex gap-1">

@@ -6,7 +6,7 @@ import { api, problemOf } from '../../app/api.js';
 import { useEachRehearsal } from '../../app/useEach.js';
 import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { Description, ForReview, OfAdded, QUESTIONS } from './DatabaseParts.js';
+import { Description, Failed, ForReview, QUESTIONS } from './DatabaseParts.js';
 
 /** Where to search: what each database is, what the strategy finds there, and whether it is searched. */
 export function DatabasesStage() {
@@ -38,13 +38,8 @@ export function DatabasesStage() {
         </p>
       </div>
       {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
-      {data?.failed.map(({ id, name, reason, added }) => (
-        <div key={id} className="problem flex flex-wrap items-baseline justify-between gap-x-4 gap-y-1">
-          <p>
-            {name} does not answer: {reason}
-          </p>
-          {added && <OfAdded id={id} name={name} />}
-        </div>
+      {data?.failed.map((each) => (
+        <Failed key={each.id} database={each} />
       ))}
       <ul className="rule divide-y divide-[var(--rule)] border-y">
         {rows.map(({ database, rehearsal }) => (
