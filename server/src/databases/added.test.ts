@@ -15,7 +15,7 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { PERSON_HEADER } from '@even-lantern/contract';
-import { escapeXml, type DialectDescription, type Vocabulary } from '@even-lantern/core';
+import { escapeXml, vocabularyToTurtle, type DialectDescription, type Vocabulary } from '@even-lantern/core';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
 import { heading, lightReview, vocabulary } from '../testing/lightReview.js';
@@ -75,6 +75,17 @@ const osier = (address: string, more: Partial<NewSruDatabase> = {}): NewSruDatab
   dialect: { kind: 'cql', names: {}, lacks: [] },
   vocabulary: null,
   ...more,
+});
+
+/** A vocabulary of Light, and headings below it. */
+const treeWith = (...below: string[]): Vocabulary => ({
+  ...vocabulary,
+  headings: [
+    ...vocabulary.headings,
+    ...vocabulary.headings.flatMap((light) =>
+      below.map((label) => ({ ...light, label, broader: [light.label], entryTerms: [] })),
+    ),
+  ],
 });
 
 const body = <T>(response: { body: unknown }) => response.body as T;
@@ -186,9 +197,12 @@ describe('an SRU server that is added by its address', () => {
   test('has headings where somebody says which vocabulary they are of, those below named one by one', async () => {
     const address = await plainServer();
     await application.application.close();
-    const below = { ...vocabulary.headings[0], label: 'Lamps', broader: ['Light'], entryTerms: [] };
-    const tree = { ...vocabulary, headings: [...vocabulary.headings, below] } as Vocabulary;
-    const serving = indexedConnector({ name: 'First', dialect: 'corvane', vocabulary: tree, records: [] });
+    const serving = indexedConnector({
+      name: 'First',
+      dialect: 'corvane',
+      vocabulary: treeWith('Lamps'),
+      records: [],
+    });
     application = await testApplication({ first: serving }, undefined, { privateAddresses: true });
     const review = await application.reviewWithLane();
     const elementId = review.elements.find(({ key }) => key === 'I')?.id;
@@ -387,6 +401,30 @@ describe('a database that is asked by hand', () => {
     expect(problems).toEqual([]);
     expect(lines[0]).toMatchObject({ sent: 'topic.below:"Light"', losses: [] });
     expect((await application.post('/api/databases', { ...database, vocabulary: 'none' })).status).toBe(404);
+  });
+
+  test('of a vocabulary that was read from a file it has the release that was read last', async () => {
+    const readIn = async (tree: Vocabulary) =>
+      request(application.application.getHttpServer())
+        .post('/api/vocabularies')
+        .query({ file: 'tree.ttl' })
+        .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/turtle' })
+        .send(await vocabularyToTurtle({ ...tree, id: 'file-tree' }))
+        .expect(201);
+    await readIn(treeWith('Lamps'));
+    const dialect = { kind: 'mindry', names: {}, lacks: ['narrower'] };
+    await application.post('/api/databases', { ...database, vocabulary: 'file-tree', dialect });
+    const review = await application.reviewWithLane();
+    const elementId = review.elements.find(({ key }) => key === 'I')?.id;
+    const content = { ...heading, vocabulary: 'file-tree' };
+    await application.post(`/api/reviews/${review.id}/terms`, { elementId, origin: 'typed', content });
+    const sent = async () =>
+      body<Translation>(
+        await application.get(`/api/reviews/${review.id}/translation?database=ferrow-index-2`),
+      ).lines[0]?.sent;
+    expect(await sent()).toBe('(descriptor:"Light" OR descriptor:"Lamps")');
+    await readIn(treeWith('Torches'));
+    expect(await sent()).toBe('(descriptor:"Light" OR descriptor:"Torches")');
   });
 
   test('a string or a file that cannot be read is refused with its place', async () => {

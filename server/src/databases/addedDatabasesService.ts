@@ -90,6 +90,7 @@ export class AddedDatabasesService implements OnModuleInit {
   /** Says something else of a database. What was run in it, counted and given stays. */
   async change(id: string, database: NewDatabase): Promise<SaidOfDatabase> {
     const before = await this.kept(id);
+    if (!this.databases.knows(id)) throw notFound(`The added database “${id}” on the list`);
     if (
       before.how !== database.how ||
       (before.how === 'address' && database.how === 'address' && before.address !== database.address)

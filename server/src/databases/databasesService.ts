@@ -25,6 +25,7 @@ import type {
 } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
 import { within } from './patience.js';
+import { describedAddress } from './described.js';
 import {
   DatabaseError,
   type CountAnswer,
@@ -362,8 +363,14 @@ export class DatabasesService {
     if (known !== undefined) return known;
     const read = vocabularyFromTurtle(await connector.vocabulary(vocabulary.address));
     if (!read.ok) throw new DatabaseError(`Its vocabulary cannot be read: ${read.message}`, false);
+    if (vocabulary.address !== describedAddress(vocabulary.id)) this.forgetDescribed(vocabulary.id);
     this.vocabularies.set(vocabulary.address, read.vocabulary);
     return read.vocabulary;
+  }
+
+  /** Where people said that a database has this vocabulary, it is read anew: there is another release of it. */
+  forgetDescribed(vocabulary: string): void {
+    this.vocabularies.delete(describedAddress(vocabulary));
   }
 }
 

@@ -11,5 +11,10 @@ export type Described<Database extends NewDatabase> = Omit<Database, 'vocabulary
 export function describedVocabulary(
   vocabulary: { id: string; name: string } | null,
 ): DatabaseDescription['vocabulary'] {
-  return vocabulary && { ...vocabulary, address: `described:${vocabulary.id}` };
+  return vocabulary && { ...vocabulary, address: describedAddress(vocabulary.id) };
+}
+
+/** What such a vocabulary is remembered by. It tells no release, so it has to be forgotten when there is a newer one. */
+export function describedAddress(id: string): string {
+  return `described:${id}`;
 }

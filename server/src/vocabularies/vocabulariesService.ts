@@ -127,6 +127,7 @@ export class VocabulariesService implements OnApplicationShutdown {
     };
     await this.store.getRepository(ImportedVocabularyRow).insert(row);
     this.imported.set(row.id, vocabulary);
+    this.databases.forgetDescribed(vocabulary.id);
     return {
       id: row.vocabulary,
       name: row.name,
