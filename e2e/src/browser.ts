@@ -90,27 +90,28 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
       return driver.wait(until.elementIsVisible(element), WAIT_MS, `${name} is not visible`);
     },
     async sees(text) {
-      await driver.wait(
-        async () => (await pageText()).includes(text),
-        WAIT_MS,
-        `the page does not say: ${text}`,
-      );
+      let last = '';
+      try {
+        await driver.wait(async () => (last = await pageText()).includes(text), WAIT_MS);
+      } catch {
+        throw new Error(`The page does not say: ${text}. It says: ${last}`);
+      }
     },
     textOf,
     async textWhen(selector, passes) {
       let last = '';
-      await driver.wait(
-        async () => {
+      try {
+        await driver.wait(async () => {
           try {
             last = await textOf(selector);
             return passes(last);
           } catch {
             return false; // redrawn in between; look again
           }
-        },
-        WAIT_MS,
-        `${selector} never came to say what was expected`,
-      );
+        }, WAIT_MS);
+      } catch {
+        throw new Error(`${selector} never came to say what was expected. It says: ${last}`);
+      }
       return last;
     },
     async press(...keys) {

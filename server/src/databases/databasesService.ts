@@ -48,7 +48,7 @@ export interface OpenDatabase {
 /** How long a list waits for one database. */
 const PATIENCE_MS = 1500;
 /** How long looking for a vocabulary waits for one, since a vocabulary takes longer to read. */
-const VOCABULARY_MS = 8000;
+export const VOCABULARY_MS = 8000;
 /** How long the counts of a database hold that tells no release. */
 const UNDATED_MS = 300_000;
 const REMEMBERED_COUNTS = 20_000;
@@ -101,12 +101,13 @@ export class DatabasesService {
   /**
    * All databases; one that does not answer is left out of the list and named in `failed`. One that takes its time
    * does not hold up the others.
+   * @param patience how long one is waited for, in milliseconds
    */
-  async list(): Promise<DatabaseList> {
+  async list(patience = PATIENCE_MS): Promise<DatabaseList> {
     const databases: DatabaseProfile[] = [];
     const failed: DatabaseList['failed'] = [];
     const asked = [...this.connectors].map(([id, connector]) =>
-      within(PATIENCE_MS, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
+      within(patience, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
     );
     for (const answer of await Promise.all(asked)) {
       if ('reason' in answer) {
@@ -148,9 +149,12 @@ export class DatabasesService {
 
   /** A vocabulary that one of the databases serves; null when none does that answers. */
   async vocabularyById(id: string): Promise<Vocabulary | null> {
-    const serving = async (connector: DatabaseConnector): Promise<Vocabulary | null> => {
+    const serving = async ([database, connector]: [
+      string,
+      DatabaseConnector,
+    ]): Promise<Vocabulary | null> => {
       try {
-        const description = await connector.explain();
+        const description = await this.describedNow(database, connector);
         // One that people ask by hand has its vocabulary from another, so it serves none.
         const serves = description.reached === 'shipped' && description.vocabulary?.id === id;
         return serves ? await this.vocabularyOf(connector, description) : null;
@@ -160,7 +164,7 @@ export class DatabasesService {
       }
     };
     const found = await Promise.all(
-      [...this.connectors.values()].map((connector) => within(VOCABULARY_MS, serving(connector), null)),
+      [...this.connectors].map((each) => within(VOCABULARY_MS, serving(each), null)),
     );
     return found.find((vocabulary) => vocabulary !== null) ?? null;
   }

@@ -5,7 +5,7 @@ import { treeOf, type TermContent, type Vocabulary, type VocabularyTree } from '
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { DataSource, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
-import { DatabasesService } from '../databases/databasesService.js';
+import { DatabasesService, VOCABULARY_MS } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
 import { skosReading, type SkosReading } from './readSkos.js';
 
@@ -33,8 +33,9 @@ export class VocabulariesService implements OnApplicationShutdown {
     return this.skos.close();
   }
 
+  /** Waits longer for databases than their own list does: what is missing here would pass for not being there. */
   async list(): Promise<VocabularySummary[]> {
-    const { databases } = await this.databases.list();
+    const { databases } = await this.databases.list(VOCABULARY_MS);
     const served = new Map<string, VocabularySummary>();
     for (const { name, vocabulary } of databases) {
       if (vocabulary === null) continue;

@@ -19,7 +19,7 @@ import {
 import { Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
-import { CountSource, formatCount } from '../parts/Count.js';
+import { CountSource, counted, formatCount } from '../parts/Count.js';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
 import { KeyHelp } from '../parts/KeyHelp.js';
 import { Mark } from '../parts/Mark.js';
@@ -169,7 +169,7 @@ function CountsFrom({ choice: { database, databases, failed, asking, choose } }:
               id: each.id,
               name: each.name,
               detail: [
-                ...(each.records === null ? [] : [`${formatCount(each.records)} records`]),
+                ...(each.records === null ? [] : [counted(each.records, 'record')]),
                 ...(each.vocabulary === null ? [] : [each.vocabulary.name]),
                 reached(each),
               ].join(', '),
@@ -221,7 +221,7 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
     {
       to: 'concepts',
       label: 'Concepts',
-      number: `${lanes.length} lane${lanes.length === 1 ? '' : 's'}`,
+      number: counted(lanes.length, 'lane'),
       icon: Layers,
     },
     {

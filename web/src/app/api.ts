@@ -48,6 +48,7 @@ import {
   type Wording,
 } from '@even-lantern/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { outOfDateBy } from './databaseChanges.js';
 import { personId } from './person.js';
 
 const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
@@ -140,6 +141,14 @@ export const api = createApi({
     databases: build.query<DatabaseList, void>({
       query: () => 'databases',
       providesTags: ['Databases'],
+      async onQueryStarted(_none, { dispatch, queryFulfilled, getCacheEntry, getState }) {
+        const before = getCacheEntry().data;
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer === null) return;
+        const { data: vocabularies } = api.endpoints.vocabularies.select()(getState());
+        const outOfDate = outOfDateBy(answer.data, before, vocabularies);
+        if (outOfDate.length > 0) dispatch(api.util.invalidateTags(outOfDate));
+      },
     }),
     vocabularies: build.query<VocabularySummary[], void>({
       query: () => 'vocabularies',

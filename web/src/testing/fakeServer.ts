@@ -47,7 +47,7 @@ export function fakeServer(answers: Record<string, Answer>): Asked[] {
     const result =
       answer === undefined
         ? new Refusal(404, { title: `No answer for ${request.method} ${path}` })
-        : answer(one);
+        : await answer(one);
     const [status, body] =
       result instanceof Refusal
         ? [result.status, { type: 'about:blank', status: result.status, ...result.problem }]

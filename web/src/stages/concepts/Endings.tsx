@@ -12,6 +12,7 @@ import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { formatCount } from '../../parts/Count.js';
 import type { WordsContent } from './headingContent.js';
+import { counted } from '../../parts/Count.js';
 
 /** So many letters are never cut off, since too many words begin with fewer. */
 const FEWEST_LETTERS = 4;
@@ -122,7 +123,7 @@ function CutChoice({ cuts, last, more, onCut, onSpellOut }: CutChoiceProps) {
         </p>
       )}
       <p className="text-xs">
-        <b>{cut.stem}*</b> brings in {cut.words.length} word{cut.words.length === 1 ? '' : 's'}
+        <b>{cut.stem}*</b> brings in {counted(cut.words.length, 'word')}
         {strangers.length > 0 && (
           <>
             , <b className="problem">{strangers.length} of them perhaps not meant</b>

@@ -7,7 +7,7 @@ import { useCrosswalk } from '../../app/useCrosswalk.js';
 import { useEachRehearsal } from '../../app/useEach.js';
 import { useReview } from '../../app/useReview.js';
 import { useVocabularies } from '../../app/useVocabulary.js';
-import { Count } from '../../parts/Count.js';
+import { Count, counted } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { Counterpart } from './OtherVocabularies.js';
 
@@ -108,8 +108,7 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
                   <Hits column={column} of={(rehearsal) => rehearsal.lanes[lane.id]} />
                   {openIn(column.vocabulary.id) > 0 && column.counts.length > 0 && (
                     <p className="quiet text-xs font-normal">
-                      without {openIn(column.vocabulary.id)} open heading
-                      {openIn(column.vocabulary.id) === 1 ? '' : 's'}
+                      without {counted(openIn(column.vocabulary.id), 'open heading')}
                     </p>
                   )}
                 </td>

@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { FilePicker } from '../../parts/FilePicker.js';
+import { counted } from '../../parts/Count.js';
 
 const MOST_BYTES = 2_000_000;
 
@@ -31,7 +32,7 @@ export function LanesMenu() {
       return;
     }
     const { added, present } = result.data;
-    toast(`Added ${added} term${added === 1 ? '' : 's'}; ${present} were there already.`);
+    toast(`Added ${counted(added, 'term')}; ${present} were there already.`);
   };
   const base = `/api/reviews/${review.id}/lanes`;
   const vocabularyBase = `/api/vocabularies/${encodeURIComponent(database?.vocabulary?.id ?? '')}`;

@@ -16,6 +16,7 @@ import { useVocabulary } from '../../app/useVocabulary.js';
 import { headingContent, wordsContent } from './headingContent.js';
 import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
+import { counted } from '../../parts/Count.js';
 
 interface Row {
   term: PastedTerm;
@@ -109,7 +110,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
       {pasted.skipped.length > 0 && (
         <details>
           <summary className="cursor-pointer text-xs">
-            {pasted.skipped.length} line{pasted.skipped.length === 1 ? '' : 's'} without a term
+            {counted(pasted.skipped.length, 'line')} without a term
           </summary>
           <ul className="text-xs">
             {pasted.skipped.slice(0, 50).map(({ line, text: skipped, reason }) => (
@@ -143,7 +144,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
             })
           }
         >
-          Add {taken.length} term{taken.length === 1 ? '' : 's'}
+          Add {counted(taken.length, 'term')}
         </button>
         <button className="btn btn-sm btn-quiet" onClick={() => setOpen(false)}>
           Cancel

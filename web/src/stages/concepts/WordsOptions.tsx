@@ -1,6 +1,7 @@
 import { parsePhrase, type SearchField } from '@even-lantern/core';
 import { useEffect, useRef, useState } from 'react';
 import type { WordsContent } from './headingContent.js';
+import { counted } from '../../parts/Count.js';
 
 const FIELDS: readonly [SearchField, string][] = [
   ['words', 'title, abstract, keywords'],
@@ -73,7 +74,7 @@ export function WordsOptions({
             <option value="">as a phrase</option>
             {DISTANCES.map((distance) => (
               <option key={distance} value={distance}>
-                within {distance} word{distance === 1 ? '' : 's'} of each other
+                within {counted(distance, 'word')} of each other
               </option>
             ))}
           </select>

@@ -14,7 +14,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { useUndo } from '../../app/undo.js';
-import { Count, formatCount } from '../../parts/Count.js';
+import { Count, counted, formatCount } from '../../parts/Count.js';
 import { releaseText } from '../../parts/release.js';
 
 export const QUESTIONS: Readonly<Record<QuestionType, string>> = {
@@ -68,7 +68,7 @@ export function Description({ database, linked = false }: DescriptionProps) {
           database.name
         )}
         <span className="quiet text-sm font-normal">
-          {records !== null && `${formatCount(records)} records`}
+          {records !== null && counted(records, 'record')}
           {simulated && ', simulated'}
           {reached === 'address' && 'added by its address'}
           {reached === 'hand' && 'asked by hand'}
@@ -148,7 +148,7 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
       )}
       {problems > 0 && (
         <p className="quiet text-sm">
-          without {problems} {problems === 1 ? 'term that is' : 'terms that are'} still to settle there
+          without {counted(problems, 'term that is', 'terms that are')} still to settle there
         </p>
       )}
       <Choose key={choice?.at ?? ''} reviewId={review.id} database={database} choice={choice} />

@@ -3,7 +3,7 @@ import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { api } from '../../app/api.js';
-import { formatCount } from '../../parts/Count.js';
+import { counted, formatCount } from '../../parts/Count.js';
 import { LedgerView } from './LedgerView.js';
 
 /** The last logged run and what is running now; opens upwards into the whole ledger. */
@@ -30,7 +30,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
         onClick={() => show(!open)}
       >
         <span className="whitespace-nowrap">
-          <b>Ledger</b> {entries.length} {entries.length === 1 ? 'entry' : 'entries'}
+          <b>Ledger</b> {counted(entries.length, 'entry', 'entries')}
         </span>
         {ledger?.running != null ? (
           <span className="moved">Running now</span>
@@ -39,7 +39,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
         ) : (
           <span className="truncate">
             Last run <b>{last.databaseName}</b>, {format(last.startedAt, 'd MMM yyyy HH:mm')},{' '}
-            {last.lines.length} lines, <b>{formatCount(last.fetched)}</b> records
+            {counted(last.lines.length, 'line')}, <b>{counted(last.fetched, 'record')}</b>
             {last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
           </span>
         )}

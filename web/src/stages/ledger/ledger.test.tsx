@@ -44,7 +44,7 @@ test('before anything has run, the strip says so', async () => {
 test('the strip tells of the last run, and opens into all of them, the latest first', async () => {
   const user = strip({ entries: [entry(1), entry(2, { fetched: 7, hits: 7 })] });
   const button = await screen.findByRole('button', { name: /2 entries/ });
-  expect(button.textContent).toContain('1 lines, 7 records');
+  expect(button.textContent).toContain('1 line, 7 records');
   expect(button.textContent).toContain('Chain verified');
   await user.click(button);
   const ledger = await screen.findByRole('region', { name: 'Ledger' });

@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import { api } from '../../app/api.js';
+import { counted } from '../../parts/Count.js';
 
 /** Earlier wordings of an element, each of which can be taken back. */
 export function Wordings({ elementId, onTake }: { elementId: string; onTake: (text: string) => void }) {
@@ -7,9 +8,7 @@ export function Wordings({ elementId, onTake }: { elementId: string; onTake: (te
   if (data.length === 0) return null;
   return (
     <details className="text-xs">
-      <summary className="quiet cursor-pointer">
-        {data.length} earlier wording{data.length === 1 ? '' : 's'}
-      </summary>
+      <summary className="quiet cursor-pointer">{counted(data.length, 'earlier wording')}</summary>
       <ul className="flex flex-col gap-1 pt-1">
         {data.map(({ text, at, person }) => (
           <li key={at} className="flex items-start gap-2">

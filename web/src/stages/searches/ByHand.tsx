@@ -4,7 +4,7 @@ import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
-import { formatCount } from '../../parts/Count.js';
+import { counted, formatCount } from '../../parts/Count.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -39,7 +39,7 @@ export function ByHand({ database, line, onEntered }: ByHandProps) {
       .unwrap()
       .then(({ read, added, troubles }) => {
         const rest = troubles.length === 0 ? '' : ` ${troubles.length} could not be read.`;
-        toast(`${formatCount(read)} records read, ${formatCount(added)} of them new.${rest}`);
+        toast(`${counted(read, 'record')} read, ${formatCount(added)} of them new.${rest}`);
       })
       .catch(() => undefined);
   };
@@ -88,7 +88,7 @@ export function ByHand({ database, line, onEntered }: ByHandProps) {
           <span className="quiet text-sm">
             {answer.records === 0
               ? 'RIS, MODS or Dublin Core; several files add up.'
-              : `${formatCount(answer.records)} ${answer.records === 1 ? 'record' : 'records'} given${
+              : `${counted(answer.records, 'record')} given${
                   answer.hits === null || answer.hits === answer.records
                     ? '.'
                     : `; ${formatCount(answer.hits)} were counted.`

@@ -2,7 +2,7 @@ import type { DatabaseProfile, RehearsedLine, Translation } from '@even-lantern/
 import { format } from 'date-fns';
 import { Copy, PenLine } from 'lucide-react';
 import { problemOf } from '../../app/api.js';
-import { formatCount } from '../../parts/Count.js';
+import { counted, formatCount } from '../../parts/Count.js';
 import { OwnString } from '../../parts/OwnString.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';
@@ -105,7 +105,7 @@ export function LinePane(props: LinePaneProps) {
           'Not counted.'
         ) : (
           <>
-            Finds <b className="text-base-content">{line.hits}</b> records in {database.name},{' '}
+            Finds <b className="text-base-content">{counted(line.hits, 'record')}</b> in {database.name},{' '}
             {releaseText(translation?.release ?? database.release)}. Rehearsed only; nothing is logged until
             you run it.
           </>

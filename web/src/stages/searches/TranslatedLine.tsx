@@ -1,5 +1,5 @@
 import type { TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
-import { formatCount } from '../../parts/Count.js';
+import { counted, formatCount } from '../../parts/Count.js';
 import { OwnString } from '../../parts/OwnString.js';
 
 const EFFECTS: Readonly<Record<TranslatedLoss['effect'], string>> = {
@@ -35,7 +35,7 @@ export function Losses({ losses, changes }: Pick<TranslatedLine, 'losses' | 'cha
       {same.length > 0 && (
         <details open={same.length <= MOST_OPEN}>
           <summary className="quiet cursor-pointer">
-            {same.length} {same.length === 1 ? 'thing is' : 'things are'} said otherwise and{' '}
+            {counted(same.length, 'thing is', 'things are')} said otherwise and{' '}
             {same.length === 1 ? 'finds' : 'find'} the same
           </summary>
           <ul className="mt-1 flex flex-col gap-2">
@@ -59,7 +59,7 @@ function LossItem({ loss: { lost, instead, effect, gained, missed } }: { loss: T
           ? '.'
           : gained === null || missed === null
             ? '; not counted.'
-            : `: ${formatCount(gained)} ${gained === 1 ? 'record' : 'records'} too many, ${formatCount(missed)} missed.`}
+            : `: ${counted(gained, 'record')} too many, ${formatCount(missed)} missed.`}
       </span>
     </li>
   );

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { PersonMenu } from '../../app/PersonMenu.js';
 import { useCrosswalk } from '../../app/useCrosswalk.js';
-import { formatCount } from '../../parts/Count.js';
+import { counted } from '../../parts/Count.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -54,7 +54,7 @@ function VocabularyRow({ vocabulary }: { vocabulary: VocabularySummary }) {
     <li className="flex flex-col gap-1 px-2 py-3">
       <div className="flex flex-wrap items-baseline gap-x-4">
         <b className="flex-1">{name}</b>
-        <span className="count">{headings === null ? '–' : `${formatCount(headings)} headings`}</span>
+        <span className="count">{headings === null ? '–' : counted(headings, 'heading')}</span>
         <span className="flex gap-3 text-sm">
           <a className="link" href={`${base}/turtle`} download aria-label={`${name} as SKOS in Turtle`}>
             Turtle
@@ -131,7 +131,7 @@ function ReadVocabulary() {
         )}
         {data !== undefined && error === undefined && !isLoading && (
           <p>
-            Read <b>{data.name}</b>: {formatCount(data.headings ?? 0)} headings.{' '}
+            Read <b>{data.name}</b>: {counted(data.headings ?? 0, 'heading')}.{' '}
             {(data.imported?.notes.length ?? 0) === 0
               ? 'Nothing in it was odd.'
               : 'What was odd is told above.'}

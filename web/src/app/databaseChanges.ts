@@ -1,0 +1,25 @@
+/** What a new list of databases makes out of date: releases and vocabularies change while people work. */
+import type { DatabaseList, VocabularySummary } from '@even-lantern/contract';
+
+export type OutOfDate = 'Counts' | 'Vocabularies';
+
+/**
+ * @param before the list as it was known; undefined where it is the first
+ * @param vocabularies those that are listed; undefined where nobody has asked for them
+ */
+export function outOfDateBy(
+  after: DatabaseList,
+  before: DatabaseList | undefined,
+  vocabularies: readonly VocabularySummary[] | undefined,
+): OutOfDate[] {
+  const changed = before !== undefined && statesOf(after) !== statesOf(before);
+  // A database that was late when vocabularies were listed answers now.
+  const unlisted = after.databases.some(
+    ({ vocabulary }) => vocabulary !== null && vocabularies?.every(({ id }) => id !== vocabulary.id) === true,
+  );
+  return [...(changed ? ['Counts' as const] : []), ...(changed || unlisted ? ['Vocabularies' as const] : [])];
+}
+
+function statesOf({ databases }: DatabaseList): string {
+  return JSON.stringify(databases.map(({ id, release, vocabulary }) => [id, release, vocabulary?.id]));
+}
