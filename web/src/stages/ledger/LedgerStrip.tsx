@@ -3,7 +3,7 @@ import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { api } from '../../app/api.js';
-import { counted, formatCount } from '../../parts/Count.js';
+import { counted } from '../../parts/Count.js';
 import { LedgerView } from './LedgerView.js';
 
 /** The last logged run and what is running now; opens upwards into the whole ledger. */
