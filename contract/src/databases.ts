@@ -1,4 +1,4 @@
-import type { BibRecord, DialectDescription, StrategyProblem } from '@even-lantern/core';
+import type { BibRecord, DialectDescription, StrategyProblem, Suitability } from '@even-lantern/core';
 
 /** How a database is reached: it ships with the program, somebody gave its address, or a person asks it by hand. */
 export type DatabaseReach = 'shipped' | 'address' | 'hand';
@@ -56,8 +56,8 @@ export interface DatabaseAbout {
   weakFor: string;
   firstYear: number | null;
   lastYear: number | null;
-  /** by type of question, how well it suits: 0 to 3 */
-  suits: Record<string, number>;
+  /** by type of question, how well it suits, and why */
+  suits: Record<string, Suitability>;
 }
 
 /** A count as a database gave it, or why it could not. */

@@ -1,7 +1,7 @@
 /** Reads the authored content: the tree of headings and the topics of the invented records. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Heading, Vocabulary } from '@even-lantern/core';
+import type { Heading, Suitability, Vocabulary } from '@even-lantern/core';
 import type { Design } from './designs.js';
 
 export interface Outcome {
@@ -83,8 +83,8 @@ export interface About {
   covers: string;
   goodFor: string;
   weakFor: string;
-  /** how well it suits each type of question, 0 to 3 */
-  suits: Record<string, number>;
+  /** how well it suits each type of question, and why */
+  suits: Record<string, Suitability>;
 }
 
 /** What becomes of a work's description in another database. */

@@ -16,4 +16,6 @@ export type {
   QuestionElement,
   QuestionType,
 } from './elements.js';
+export { recommend } from './recommend.js';
+export type { FoundWorks, Recommendation, Suitability, Advice } from './recommend.js';
 export { questionSentence } from './sentence.js';

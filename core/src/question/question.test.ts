@@ -6,6 +6,7 @@ import {
   FRAMEWORKS,
   questionSentence,
   questionTypeOf,
+  recommend,
   type ElementKey,
 } from './index.js';
 
@@ -89,4 +90,38 @@ test('every framework is made for one type of question', () => {
     ['pico-qualitative', 'experience'],
     ['spider', 'experience'],
   ]);
+});
+
+const suits = (degree: number) => ({ degree, because: 'Trials of every field' });
+
+test('a database made for the question is recommended, whatever the strategy finds there yet', () => {
+  expect(recommend(suits(3), null)).toEqual({ advice: 'search', reasons: ['Trials of every field'] });
+  expect(recommend(suits(3), { works: 0, onlyHere: 0 })).toEqual({
+    advice: 'search',
+    reasons: ['Trials of every field', 'The strategy finds nothing there yet'],
+  });
+});
+
+test('a useful one is recommended where one in ten of the works it finds is in none of the others', () => {
+  expect(recommend(suits(2), { works: 100, onlyHere: 10 }).advice).toBe('search');
+  expect(recommend(suits(2), { works: 100, onlyHere: 9 }).advice).toBe('consider');
+  expect(recommend(suits(2), { works: 0, onlyHere: 0 }).advice).toBe('consider');
+  expect(recommend(suits(2), null).advice).toBe('consider');
+});
+
+test('one that says little for itself has to bring something of its own', () => {
+  expect(recommend(suits(1), { works: 40, onlyHere: 1 }).advice).toBe('consider');
+  expect(recommend(suits(1), { works: 40, onlyHere: 0 }).advice).toBe('little use');
+  expect(recommend(suits(0), { works: 40, onlyHere: 3 }).advice).toBe('little use');
+  expect(recommend(suits(0), { works: 40, onlyHere: 4 }).advice).toBe('consider');
+  expect(recommend(null, null)).toEqual({ advice: 'consider', reasons: [] });
+});
+
+test.each([
+  [40, 0, 'The others have all 40 works it finds'],
+  [1, 0, 'The others have what it finds'],
+  [1, 1, 'No other has what it finds: 1 work'],
+  [40, 7, '7 of 40 works it finds are in none of the others'],
+])('of %i works found, %i only here: %s', (works, onlyHere, said) => {
+  expect(recommend(null, { works, onlyHere }).reasons).toEqual([said]);
 });

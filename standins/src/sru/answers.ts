@@ -147,7 +147,8 @@ export function explainAnswer(database: StandInDatabase, host: string, port: num
 
 function aboutElement({ about, index }: StandInDatabase): string {
   const suits = Object.entries(about.suits).map(
-    ([question, degree]) => `<suits question="${escapeXml(question)}">${degree}</suits>`,
+    ([question, { degree, because }]) =>
+      `<suits question="${escapeXml(question)}" degree="${degree}">${escapeXml(because)}</suits>`,
   );
   let first = Infinity;
   let last = -Infinity;

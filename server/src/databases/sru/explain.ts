@@ -123,7 +123,7 @@ function aboutOf(about: XmlElement | null): DatabaseAbout | null {
     suits: Object.fromEntries(
       childrenNamed(about, 'suits').map(({ attributes, text }) => [
         attributes.question ?? '',
-        Number(text) || 0,
+        { degree: Number(attributes.degree) || 0, because: text.trim() },
       ]),
     ),
   };

@@ -47,7 +47,7 @@ function Whole({ database, others }: WholeProps) {
   return (
     <>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1fr)_17rem]">
-        <Description database={database} />
+        <Description database={database} overlap={overlap} />
         <ForReview database={database} rehearsal={rehearsal} overlap={overlap} comparing={isFetching} />
       </div>
       <ForQuestion rehearsal={rehearsal} overlap={overlap} others={others} />

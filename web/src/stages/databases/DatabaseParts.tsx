@@ -1,5 +1,13 @@
 /** What the list of databases and the page of each have in common. */
-import { dialectFrom, questionTypeOf, type Dialect, type QuestionType } from '@even-lantern/core';
+import {
+  dialectFrom,
+  questionTypeOf,
+  recommend,
+  type Dialect,
+  type QuestionType,
+  type Recommendation,
+  type Advice,
+} from '@even-lantern/core';
 import type {
   DatabaseChoice,
   DatabaseList,
@@ -23,20 +31,39 @@ export const QUESTIONS: Readonly<Record<QuestionType, string>> = {
   experience: 'how people live through something',
 };
 
-const DEGREES = ['Hardly of use', 'Of some use', 'Useful', 'Recommended'] as const;
+const ADVICE: Readonly<Record<Advice, string>> = {
+  search: 'Recommended',
+  consider: 'Worth considering',
+  'little use': 'Of little use here',
+};
+
+type FoundInAll = Overlap['databases'][string];
+
+/** Whether to search a database for a question of this type, as far as is known by now. */
+export function recommendationFor(
+  { about }: DatabaseProfile,
+  type: QuestionType,
+  overlap: FoundInAll | undefined,
+): Recommendation {
+  const { works = null, elsewhere = null } = overlap ?? {};
+  const found = works === null || elsewhere === null ? null : { works, onlyHere: works - elsewhere };
+  return recommend(about?.suits[type] ?? null, found);
+}
 
 interface DescriptionProps {
   database: DatabaseProfile;
+  overlap: FoundInAll | undefined;
   /** in a list, where its name leads to its page */
   linked?: boolean;
 }
 
 /** What a database is, and how well it suits the question of the review. */
-export function Description({ database, linked = false }: DescriptionProps) {
+export function Description({ database, overlap, linked = false }: DescriptionProps) {
   const { review } = useReview();
   const Heading = linked ? 'h2' : 'h1';
   const { about, vocabulary, records, limits, simulated, reached, description } = database;
   const dialect = database.dialect === null ? undefined : dialectFrom(database.dialect);
+  const { advice, reasons } = recommendationFor(database, questionTypeOf(review.framework), overlap);
   const facts: [string, string][] = [
     ...(about === null
       ? []
@@ -73,12 +100,12 @@ export function Description({ database, linked = false }: DescriptionProps) {
           {reached === 'address' && 'added by its address'}
           {reached === 'hand' && 'asked by hand'}
         </span>
-        {about !== null && (
-          <span className="rule rounded border px-1.5 text-sm">
-            {DEGREES[about.suits[questionTypeOf(review.framework)] ?? 0]}
-          </span>
-        )}
       </Heading>
+      {reasons.length > 0 && (
+        <p>
+          <b>{ADVICE[advice]}</b>: {reasons.map((reason) => `${reason}.`).join(' ')}
+        </p>
+      )}
       <dl className="grid grid-cols-[6rem_minmax(0,1fr)] gap-x-3 gap-y-0.5 text-sm">
         {facts
           .filter(([, text]) => text !== '')
@@ -119,7 +146,7 @@ function spacedName(field: string): string {
 interface ForReviewProps {
   database: DatabaseProfile;
   rehearsal: Rehearsal | undefined;
-  overlap: Overlap['databases'][string] | undefined;
+  overlap: FoundInAll | undefined;
   comparing: boolean;
 }
 
@@ -164,7 +191,7 @@ function SharedWith({
   asking,
   found,
 }: {
-  overlap: Overlap['databases'][string] | undefined;
+  overlap: FoundInAll | undefined;
   asking: boolean;
   found: number | null;
 }) {

@@ -6,7 +6,7 @@ import { api, problemOf } from '../../app/api.js';
 import { useEachRehearsal } from '../../app/useEach.js';
 import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { Description, Failed, ForReview, QUESTIONS } from './DatabaseParts.js';
+import { Description, Failed, ForReview, QUESTIONS, recommendationFor } from './DatabaseParts.js';
 
 /** Where to search: what each database is, what the strategy finds there, and whether it is searched. */
 export function DatabasesStage() {
@@ -19,10 +19,17 @@ export function DatabasesStage() {
     databases.map(({ id }) => id),
   );
   const type = questionTypeOf(review.framework);
-  const degree = ({ about }: DatabaseProfile) => about?.suits[type] ?? 0;
+  const degree = ({ about }: DatabaseProfile) => about?.suits[type]?.degree ?? 0;
   const rows = databases
-    .map((database, i) => ({ database, rehearsal: rehearsals[i]?.data }))
+    .map((database, i) => ({
+      database,
+      rehearsal: rehearsals[i]?.data,
+      overlap: overlap.currentData?.databases[database.id],
+    }))
     .sort((a, b) => degree(b.database) - degree(a.database));
+  const recommended = rows
+    .filter((row) => recommendationFor(row.database, type, row.overlap).advice === 'search')
+    .map(({ database: { name } }) => name);
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
@@ -33,8 +40,14 @@ export function DatabasesStage() {
           </Link>
         </div>
         <p className="quiet">
-          The question asks {QUESTIONS[type]}; databases that suit such questions stand first. Choose those to
-          search, and write why the others are left out.
+          The question asks {QUESTIONS[type]}.{' '}
+          {recommended.length > 0 && (
+            <>
+              For that, and by what the strategy finds, search{' '}
+              <b className="text-base-content">{new Intl.ListFormat('en-GB').format(recommended)}</b>.{' '}
+            </>
+          )}
+          Choose below, and write why a database is left out.
         </p>
       </div>
       {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
@@ -42,13 +55,13 @@ export function DatabasesStage() {
         <Failed key={each.id} database={each} />
       ))}
       <ul className="rule divide-y divide-[var(--rule)] border-y">
-        {rows.map(({ database, rehearsal }) => (
+        {rows.map(({ database, rehearsal, overlap: found }) => (
           <li key={database.id} className="grid gap-x-8 gap-y-2 py-4 md:grid-cols-[minmax(0,1fr)_17rem]">
-            <Description database={database} linked />
+            <Description database={database} overlap={found} linked />
             <ForReview
               database={database}
               rehearsal={rehearsal}
-              overlap={overlap.currentData?.databases[database.id]}
+              overlap={found}
               comparing={overlap.isFetching}
             />
           </li>

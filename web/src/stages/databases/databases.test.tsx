@@ -23,7 +23,7 @@ const profile = (id: string, name: string, suits: number): DatabaseProfile => ({
     weakFor: 'little',
     firstYear: 1994,
     lastYear: 2026,
-    suits: { intervention: suits },
+    suits: { intervention: { degree: suits, because: `It has trials to degree ${suits}` } },
   },
 });
 
@@ -69,6 +69,8 @@ test('databases that suit the question stand first, each with what it is and wha
   show();
   const best = await entry('New index');
   expect(best.getByText('Recommended')).toBeTruthy();
+  expect(best.getByText(/: It has trials to degree 3\./)).toBeTruthy();
+  expect(screen.getByText('New index', { selector: 'b' })).toBeTruthy();
   expect(await best.findByText('1 234')).toBeTruthy();
   expect(best.getByText('1994 to 2026')).toBeTruthy();
   expect(best.getByText('year, care setting')).toBeTruthy();
