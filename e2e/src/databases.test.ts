@@ -101,7 +101,7 @@ test('a line is written by hand: the error stands in its place, is mended, and t
 
 test('an SRU server is added by its address, counted, run and read like the others', async () => {
   await browser.goTo(`${base}/databases`);
-  await browser.sees('works only here');
+  await browser.sees('in none of the others');
   await accessible('where to search');
   await (await browser.find('main h2 a')).click();
   await browser.textWhen('section[aria-label="For this question"]', (text) =>

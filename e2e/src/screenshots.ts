@@ -74,14 +74,14 @@ async function main(): Promise<void> {
     await (await browser.named('One alone')).click();
     await (await browser.named('Where to search')).click();
     await browser.sees('Assayhouse Reviews & Trials');
-    await browser.sees('works only here');
+    await browser.sees('in none of the others');
     await shoot('databases');
     await (await browser.find('main h2 a')).click();
     await browser.sees('Randomised trial');
     await browser.sees('others have too');
     await shoot('database');
     await browser.driver.navigate().back();
-    await browser.sees('works only here');
+    await browser.sees('in none of the others');
     await (await browser.named('Add a database')).click();
     await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
     await browser.sees('A first search');

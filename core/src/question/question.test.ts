@@ -94,16 +94,16 @@ test('every framework is made for one type of question', () => {
 
 const suits = (degree: number) => ({ degree, because: 'Trials of every field' });
 
-test('a database made for the question is recommended, whatever the strategy finds there yet', () => {
-  expect(recommend(suits(3), null)).toEqual({ advice: 'search', reasons: ['Trials of every field'] });
+test('a database made for the question is where to begin, whatever the strategy finds there yet', () => {
+  expect(recommend(suits(3), null)).toEqual({ advice: 'begin', reasons: ['Trials of every field'] });
   expect(recommend(suits(3), { works: 0, onlyHere: 0 })).toEqual({
-    advice: 'search',
+    advice: 'begin',
     reasons: ['Trials of every field', 'The strategy finds nothing there yet'],
   });
 });
 
-test('a useful one is recommended where one in ten of the works it finds is in none of the others', () => {
-  expect(recommend(suits(2), { works: 100, onlyHere: 10 }).advice).toBe('search');
+test('a useful one is added where one in ten of the works it finds is in none of the others', () => {
+  expect(recommend(suits(2), { works: 100, onlyHere: 10 }).advice).toBe('add');
   expect(recommend(suits(2), { works: 100, onlyHere: 9 }).advice).toBe('consider');
   expect(recommend(suits(2), { works: 0, onlyHere: 0 }).advice).toBe('consider');
   expect(recommend(suits(2), null).advice).toBe('consider');

@@ -1,3 +1,4 @@
 export { markdownText } from './markdown.js';
 export { forEachWord, textKey, tokenise } from './tokens.js';
 export type { Token } from './tokens.js';
+export { counted, formatCount } from './numbers.js';

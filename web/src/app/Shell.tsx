@@ -1,7 +1,7 @@
 /** The frame: header, stage rail, stage area, ledger strip. */
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { releaseText } from '../parts/release.js';
-import { elementShape, questionSentence } from '@even-lantern/core';
+import { elementShape, questionSentence, counted, formatCount } from '@even-lantern/core';
 import { lanesOfReview } from './lanes.js';
 import {
   BookOpen,
@@ -19,7 +19,7 @@ import {
 import { Suspense, useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
-import { CountSource, counted, formatCount } from '../parts/Count.js';
+import { CountSource } from '../parts/Count.js';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
 import { KeyHelp } from '../parts/KeyHelp.js';
 import { Mark } from '../parts/Mark.js';

@@ -1,14 +1,5 @@
+import { formatCount } from '@even-lantern/core';
 import { createContext, useContext, useEffect, useRef, useState } from 'react';
-
-/** A number with thin spaces between thousands. */
-export function formatCount(value: number): string {
-  return value.toString().replace(/\B(?=(\d{3})+$)/g, '\u2009');
-}
-
-/** A number with what is counted: `1 record`, `2 records`. */
-export function counted(value: number, one: string, many = `${one}s`): string {
-  return `${formatCount(value)} ${value === 1 ? one : many}`;
-}
 
 const SHOWN_MS = 6000;
 

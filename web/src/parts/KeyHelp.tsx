@@ -20,7 +20,9 @@ const BY_STAGE: Readonly<Record<string, [string, string][]>> = {
   ],
   searches: [
     ['R', 'run and log'],
+    ['↑ ↓', 'on a line: the one before and after'],
     ['Alt C', 'copy the string'],
+    ['Alt Shift C', 'side by side: copy the string on the right'],
     ['E', 'edit the line as text'],
     ['Ctrl Space', 'in the text: what can be written here'],
     ['Esc', 'leave the text'],

@@ -1,6 +1,6 @@
 import type { ValueCount } from '@even-lantern/contract';
 import type { ReactNode } from 'react';
-import { formatCount } from './Count.js';
+import { formatCount } from '@even-lantern/core';
 
 interface ValuesProps {
   name: string;

@@ -1,7 +1,9 @@
 import {
   bestCut,
   commonestWord,
+  counted,
   cutsOf,
+  formatCount,
   parsePhrase,
   printPhrase,
   type Cut,
@@ -10,9 +12,7 @@ import {
 import { useState } from 'react';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
-import { formatCount } from '../../parts/Count.js';
 import type { WordsContent } from './headingContent.js';
-import { counted } from '../../parts/Count.js';
 
 /** So many letters are never cut off, since too many words begin with fewer. */
 const FEWEST_LETTERS = 4;

@@ -1,4 +1,4 @@
-import { describeTerm, searchedTerms, settledAs } from '@even-lantern/core';
+import { describeTerm, searchedTerms, settledAs, counted } from '@even-lantern/core';
 import type { DatabaseProfile, Rehearsal, ReviewTerm, VocabularySummary } from '@even-lantern/contract';
 import { ArrowLeft } from 'lucide-react';
 import { api } from '../../app/api.js';
@@ -7,7 +7,7 @@ import { useCrosswalk } from '../../app/useCrosswalk.js';
 import { useEachRehearsal } from '../../app/useEach.js';
 import { useReview } from '../../app/useReview.js';
 import { useVocabularies } from '../../app/useVocabulary.js';
-import { Count, counted } from '../../parts/Count.js';
+import { Count } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { Counterpart } from './OtherVocabularies.js';
 

@@ -1,5 +1,5 @@
+import { formatCount } from '@even-lantern/core';
 import type { LaneCounts } from '@even-lantern/contract';
-import { formatCount } from '../../parts/Count.js';
 
 /** What the lane finds by headings only, by both, and by words only: one bar with its numbers. */
 export function LaneBar({ counts }: { counts: LaneCounts }) {

@@ -1,11 +1,10 @@
-import type { LanesDocument } from '@even-lantern/core';
+import { counted, type LanesDocument } from '@even-lantern/core';
 import { FileDown, FileUp } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { FilePicker } from '../../parts/FilePicker.js';
-import { counted } from '../../parts/Count.js';
 
 const MOST_BYTES = 2_000_000;
 

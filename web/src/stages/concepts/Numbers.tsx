@@ -1,5 +1,5 @@
+import { formatCount } from '@even-lantern/core';
 import type { TermCount } from '@even-lantern/contract';
-import { formatCount } from '../../parts/Count.js';
 
 /** What a candidate finds, and what it would add to the lane. */
 export function Numbers({ count }: { count: TermCount | undefined }) {

@@ -5,6 +5,7 @@ import {
   type PastedTerm,
   type TermContent,
   type VocabularyTree,
+  counted,
 } from '@even-lantern/core';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -16,7 +17,6 @@ import { useVocabulary } from '../../app/useVocabulary.js';
 import { headingContent, wordsContent } from './headingContent.js';
 import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
-import { counted } from '../../parts/Count.js';
 
 interface Row {
   term: PastedTerm;

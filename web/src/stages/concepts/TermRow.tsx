@@ -1,11 +1,11 @@
 import { useReview } from '../../app/useReview.js';
 import { useDraggable } from '@dnd-kit/core';
-import { describeTerm, type Settled } from '@even-lantern/core';
+import { describeTerm, type Settled, formatCount } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Signpost, TriangleAlert } from 'lucide-react';
 import { useSettledHere } from '../../app/useCrosswalk.js';
 import { useVocabularies } from '../../app/useVocabulary.js';
-import { Count, formatCount, useMovedFrom } from '../../parts/Count.js';
+import { Count, useMovedFrom } from '../../parts/Count.js';
 import { useTermEdits } from './useTermEdits.js';
 
 interface TermRowProps {

@@ -1,7 +1,6 @@
-import { parsePhrase, type SearchField } from '@even-lantern/core';
+import { parsePhrase, type SearchField, counted } from '@even-lantern/core';
 import { useEffect, useRef, useState } from 'react';
 import type { WordsContent } from './headingContent.js';
-import { counted } from '../../parts/Count.js';
 
 const FIELDS: readonly [SearchField, string][] = [
   ['words', 'title, abstract, keywords'],

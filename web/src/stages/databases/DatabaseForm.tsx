@@ -1,9 +1,8 @@
-import { DIALECT_KINDS } from '@even-lantern/core';
+import { DIALECT_KINDS, formatCount } from '@even-lantern/core';
 import type { ExploredServer, NewDatabase, NewHandDatabase, NewSruDatabase } from '@even-lantern/contract';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { api, problemOf } from '../../app/api.js';
-import { formatCount } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { DescribeDialect } from './DescribeDialect.js';
 

@@ -1,10 +1,9 @@
-import { questionTypeOf } from '@even-lantern/core';
+import { questionTypeOf, formatCount } from '@even-lantern/core';
 import type { DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
 import { Link, useParams } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
-import { formatCount } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Values } from '../../parts/Values.js';
 import { Years } from '../../parts/Years.js';

@@ -7,6 +7,7 @@ import {
   type QuestionType,
   type Recommendation,
   type Advice,
+  counted,
 } from '@even-lantern/core';
 import type {
   DatabaseChoice,
@@ -22,7 +23,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { useUndo } from '../../app/undo.js';
-import { Count, counted, formatCount } from '../../parts/Count.js';
+import { Count } from '../../parts/Count.js';
 import { releaseText } from '../../parts/release.js';
 
 export const QUESTIONS: Readonly<Record<QuestionType, string>> = {
@@ -32,7 +33,8 @@ export const QUESTIONS: Readonly<Record<QuestionType, string>> = {
 };
 
 const ADVICE: Readonly<Record<Advice, string>> = {
-  search: 'Recommended',
+  begin: 'Recommended',
+  add: 'Worth adding',
   consider: 'Worth considering',
   'little use': 'Of little use here',
 };
@@ -165,7 +167,7 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
           <Count hits={hits} error={rehearsal?.whole.error ?? null} />
         </span>
       </p>
-      <SharedWith overlap={overlap} asking={comparing} found={hits} />
+      <NotCompared overlap={overlap} asking={comparing} found={hits} />
       {database.reached === 'hand' && rehearsal !== undefined && hits === null && (
         <p className="text-sm">
           <Link className="link" to={`/reviews/${review.id}/searches?database=${database.id}`}>
@@ -185,8 +187,8 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
   );
 }
 
-/** How much of what is found here the other databases have too. */
-function SharedWith({
+/** Why it is not known how much of what is found here the other databases have too. */
+function NotCompared({
   overlap,
   asking,
   found,
@@ -199,16 +201,8 @@ function SharedWith({
   if (overlap === undefined) {
     return asking ? <p className="quiet text-sm">Comparing with the others …</p> : null;
   }
-  const { works, elsewhere, reason } = overlap;
-  if (works === null || elsewhere === null) {
-    return <p className="quiet text-sm">Not compared with the others: {reason}</p>;
-  }
-  return (
-    <p className="quiet text-sm">
-      <b className="text-base-content">{formatCount(works - elsewhere)}</b> of {formatCount(works)} works only
-      here; {formatCount(elsewhere)} in others too
-    </p>
-  );
+  const { works, reason } = overlap;
+  return works === null ? <p className="quiet text-sm">Not compared with the others: {reason}</p> : null;
 }
 
 interface ChooseProps {

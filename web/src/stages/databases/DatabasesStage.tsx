@@ -1,5 +1,5 @@
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { questionTypeOf } from '@even-lantern/core';
+import { questionTypeOf, type Advice } from '@even-lantern/core';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
@@ -27,9 +27,10 @@ export function DatabasesStage() {
       overlap: overlap.currentData?.databases[database.id],
     }))
     .sort((a, b) => degree(b.database) - degree(a.database));
-  const recommended = rows
-    .filter((row) => recommendationFor(row.database, type, row.overlap).advice === 'search')
-    .map(({ database: { name } }) => name);
+  const advised = (advice: Advice) =>
+    rows.flatMap(({ database, overlap: found }) =>
+      recommendationFor(database, type, found).advice === advice ? [database.name] : [],
+    );
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
@@ -41,12 +42,8 @@ export function DatabasesStage() {
         </div>
         <p className="quiet">
           The question asks {QUESTIONS[type]}.{' '}
-          {recommended.length > 0 && (
-            <>
-              For that, and by what the strategy finds, search{' '}
-              <b className="text-base-content">{new Intl.ListFormat('en-GB').format(recommended)}</b>.{' '}
-            </>
-          )}
+          <Named names={advised('begin')} before="Begin with" after="." />
+          <Named names={advised('add')} before="Add" after="for what only they have." />
           Choose below, and write why a database is left out.
         </p>
       </div>
@@ -68,5 +65,16 @@ export function DatabasesStage() {
         ))}
       </ul>
     </div>
+  );
+}
+
+function Named({ names, before, after }: { names: string[]; before: string; after: string }) {
+  if (names.length === 0) return null;
+  return (
+    <>
+      {before} <b className="text-base-content">{new Intl.ListFormat('en-GB').format(names)}</b>
+      {after === '.' ? '' : ' '}
+      {after}{' '}
+    </>
   );
 }

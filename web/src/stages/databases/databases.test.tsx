@@ -109,7 +109,7 @@ test('a simulated database goes on to its next release, and one without says not
 test('how much the other databases have too is told, or why it cannot be', async () => {
   show();
   expect(
-    await (await entry('New index')).findByText(/of 1 200 works only here; 300 in others too/),
+    await (await entry('New index')).findByText(/900 of 1 200 works it finds are in none of the others/),
   ).toBeTruthy();
   expect(
     await (await entry('Old index')).findByText('Not compared with the others: It does not answer.'),

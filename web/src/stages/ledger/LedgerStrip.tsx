@@ -1,9 +1,9 @@
+import { counted } from '@even-lantern/core';
 import { format } from 'date-fns';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { api } from '../../app/api.js';
-import { counted } from '../../parts/Count.js';
 import { LedgerView } from './LedgerView.js';
 
 /** The last logged run and what is running now; opens upwards into the whole ledger. */

@@ -1,8 +1,7 @@
+import { formatCount, type LedgerEntry } from '@even-lantern/core';
 import { releaseText } from '../../parts/release.js';
-import type { LedgerEntry } from '@even-lantern/core';
 import { format } from 'date-fns';
 import { Download } from 'lucide-react';
-import { formatCount } from '../../parts/Count.js';
 
 /** Every logged run, the latest first, with what makes it repeatable. */
 export function LedgerView({

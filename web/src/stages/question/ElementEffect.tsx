@@ -1,6 +1,6 @@
+import { formatCount } from '@even-lantern/core';
 import type { ReviewElement } from '@even-lantern/contract';
 import { useRehearsal } from '../../app/useRehearsal.js';
-import { formatCount } from '../../parts/Count.js';
 
 /** An outcome or comparison that leaves less than this share is worth a second thought. */
 const NARROW_SHARE = 0.9;

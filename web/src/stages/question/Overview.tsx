@@ -1,10 +1,9 @@
-import { elementShape, type TermContent } from '@even-lantern/core';
+import { elementShape, type TermContent, formatCount } from '@even-lantern/core';
 import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
-import { formatCount } from '../../parts/Count.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Values } from '../../parts/Values.js';

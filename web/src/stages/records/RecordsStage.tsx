@@ -1,3 +1,4 @@
+import { formatCount } from '@even-lantern/core';
 import { DECISIONS, type Decision, type RecordSort } from '@even-lantern/contract';
 import { Download } from 'lucide-react';
 import { useEffect } from 'react';
@@ -8,7 +9,6 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
-import { formatCount } from '../../parts/Count.js';
 import { useNarrowScreen } from '../../parts/useNarrowScreen.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ReadingPane } from './ReadingPane.js';

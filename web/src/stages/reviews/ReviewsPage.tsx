@@ -1,10 +1,10 @@
+import { formatCount } from '@even-lantern/core';
 import type { ReviewSummary } from '@even-lantern/contract';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { PersonMenu } from '../../app/PersonMenu.js';
-import { formatCount } from '../../parts/Count.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';

@@ -1,10 +1,10 @@
+import { counted, formatCount } from '@even-lantern/core';
 import type { TranslatedLine } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
-import { counted, formatCount } from '../../parts/Count.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

@@ -1,11 +1,10 @@
-import type { DatabaseProfile, Rehearsal, RehearsedLine, Review } from '@even-lantern/contract';
+import type { DatabaseProfile, Rehearsal, Review } from '@even-lantern/contract';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useEachRehearsal } from '../../app/useEach.js';
 import { Count, CountSource } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { releaseText } from '../../parts/release.js';
-
-const keyOf = ({ kind, termId, laneId }: RehearsedLine) => `${kind} ${termId ?? laneId ?? ''}`;
+import { linesBeside } from './linesBeside.js';
 
 /** The counts of every line in every database. Where a term is not settled, its place is empty. */
 export function InAll({ review, databases }: { review: Review; databases: readonly DatabaseProfile[] }) {
@@ -14,7 +13,7 @@ export function InAll({ review, databases }: { review: Review; databases: readon
     databases.map(({ id }) => id),
   );
   const lanes = lanesOfReview(review);
-  const lines = linesOf(rehearsals.flatMap(({ data }) => data ?? []));
+  const rows = linesBeside(rehearsals.map(({ data }) => data?.lines ?? []));
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Counts in all databases, scrolls">
       <table className="w-full border-collapse">
@@ -38,11 +37,13 @@ export function InAll({ review, databases }: { review: Review; databases: readon
           </tr>
         </thead>
         <tbody>
-          {lines.map((line) => {
+          {rows.map((row) => {
+            const line = row.find((each) => each !== undefined);
+            if (line === undefined) return null;
             const lane = lanes.find(({ id }) => id === line.laneId);
             return (
               <tr
-                key={keyOf(line)}
+                key={`${line.kind} ${line.termId} ${line.laneId}`}
                 className={`rule border-b ${line.kind === 'term' ? '' : 'bg-base-300 font-bold'}`}
               >
                 <th scope="row" className={`p-2 text-left ${line.kind === 'term' ? 'font-normal' : ''}`}>
@@ -58,7 +59,7 @@ export function InAll({ review, databases }: { review: Review; databases: readon
                   )}
                 </th>
                 {databases.map(({ id }, i) => {
-                  const own = rehearsals[i]?.data?.lines.find((each) => keyOf(each) === keyOf(line));
+                  const own = row[i];
                   return (
                     <td key={id} className="p-2 text-right">
                       {own === undefined ? (
@@ -88,16 +89,4 @@ export function InAll({ review, databases }: { review: Review; databases: readon
 function toSettle(rehearsal: Rehearsal | undefined): string {
   const number = rehearsal?.problems.length ?? 0;
   return number === 0 ? '' : `${number} to settle`;
-}
-
-/** The lines of the strategy that has the most, with those that only others have before the end. */
-function linesOf(rehearsals: readonly Rehearsal[]): RehearsedLine[] {
-  const [longest, ...others] = [...rehearsals].sort((a, b) => b.lines.length - a.lines.length);
-  const lines = [...(longest?.lines ?? [])];
-  for (const line of others.flatMap((each) => each.lines)) {
-    if (lines.some((known) => keyOf(known) === keyOf(line))) continue;
-    const lane = lines.findIndex(({ kind, laneId }) => kind === 'lane' && laneId === line.laneId);
-    lines.splice(lane < 0 ? Math.max(lines.length - 1, 0) : lane, 0, line);
-  }
-  return lines;
 }

@@ -1,8 +1,8 @@
+import { counted, formatCount } from '@even-lantern/core';
 import type { DatabaseProfile, RehearsedLine, Translation } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Copy, PenLine } from 'lucide-react';
 import { problemOf } from '../../app/api.js';
-import { counted, formatCount } from '../../parts/Count.js';
 import { OwnString } from '../../parts/OwnString.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';

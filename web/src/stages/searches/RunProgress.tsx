@@ -1,7 +1,7 @@
+import { formatCount } from '@even-lantern/core';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { formatCount } from '../../parts/Count.js';
 import type { RunState } from './useRun.js';
 
 /** How the run goes, or how it ended: never silent about what was kept. */

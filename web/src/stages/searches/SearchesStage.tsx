@@ -11,6 +11,7 @@ import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
+import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { RunProgress } from './RunProgress.js';
@@ -69,7 +70,7 @@ export function SearchesStage() {
     if (translated !== undefined) copyText(translated.sent, `the string of L${translated.number}`);
   };
   useHotkeys('r', start);
-  useHotkeys('alt+c', copy);
+  useHotkeys('alt+c', copy, { enabled: beside === undefined && !inAll });
   useHotkeys('e', () => setEditing(true), { preventDefault: true });
 
   return (
@@ -175,7 +176,7 @@ export function SearchesStage() {
             const lane = lanes.find(({ id }) => id === each.laneId);
             const first = each.kind !== 'lane' && lines[i - 1]?.laneId !== each.laneId;
             return (
-              <div key={each.number} role="row">
+              <div key={each.number} role="row" onKeyDown={focusNeighbour}>
                 {first && (
                   <div role="gridcell" className="flex items-center gap-2 pt-3 pb-1 font-bold">
                     {lane === undefined ? null : <ElementTile element={lane.element.key} />}
@@ -191,6 +192,10 @@ export function SearchesStage() {
                     onClick={() => {
                       setChosen(each.number);
                       setEditing(false);
+                    }}
+                    onFocus={({ target }) => {
+                      // By keys the lines are looked through one after the other.
+                      if (target.matches(':focus-visible') && !editing) setChosen(each.number);
                     }}
                   >
                     <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>

@@ -1,9 +1,13 @@
-import type { DatabaseProfile, TranslatedLine, Translation } from '@even-lantern/contract';
+import type { DatabaseProfile, TranslatedLine } from '@even-lantern/contract';
 import { Copy, TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { api, problemOf } from '../../app/api.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';
+import { linesBeside } from './linesBeside.js';
+import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { OwnString } from '../../parts/OwnString.js';
 
 interface SideBySideProps {
@@ -12,6 +16,9 @@ interface SideBySideProps {
   onCopy: (text: string, name: string) => void;
 }
 
+/** For the chosen line, on either side. */
+const COPY_KEYS = ['Alt C', 'Alt Shift C'] as const;
+
 /** The strategy in two databases, line by line. A line is not made for a term that nobody has settled there. */
 export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
   const [left, right] = databases;
@@ -19,20 +26,29 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
     api.useTranslationQuery({ review: reviewId, database: left.id }),
     api.useTranslationQuery({ review: reviewId, database: right.id }),
   ];
+  const [chosen, setChosen] = useState(-1);
+  const shown = answers.flatMap(({ data }) => (data === undefined ? [] : [data]));
+  const rows = shown.length === 2 ? linesBeside(shown.map(({ lines }) => lines)) : [];
+  const at = chosen < 0 ? rows.length - 1 : Math.min(chosen, rows.length - 1);
+  const copy = (side: 0 | 1) => {
+    const line = rows[at]?.[side];
+    if (line !== undefined) onCopy(line.sent, `L${line.number} for ${databases[side].name}`);
+  };
+  useHotkeys('alt+c', () => copy(0));
+  useHotkeys('alt+shift+c', () => copy(1));
   const failed = answers.find(({ error, data }) => error !== undefined && data === undefined);
   if (failed !== undefined) return <ProblemNote problem={problemOf(failed.error)} />;
-  const [first, second] = answers.map(({ data }) => data);
-  if (first === undefined || second === undefined) return <p className="quiet">Translating …</p>;
-  const rows = rowsOf(first, second);
+  if (shown.length < 2) return <p className="quiet">Translating …</p>;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Both strategies, scrolls">
       <table className="w-full min-w-[720px] table-fixed border-collapse">
         <thead>
           <tr className="rule border-b text-left align-bottom">
-            {[first, second].map((translation, i) => (
+            {shown.map((translation, i) => (
               <th key={i} scope="col" className="w-1/2 p-2 font-bold">
                 {translation.databaseName}
                 <span className="quiet block text-xs font-normal">
+                  <kbd className="float-right font-mono">{COPY_KEYS[i]} copies</kbd>
                   {releaseText(translation.release)}
                   {translation.simulated && ', simulated'}
                   {translation.problems.length > 0 && `; ${translation.problems.length} to settle`}
@@ -42,10 +58,15 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
           </tr>
         </thead>
         <tbody>
-          {rows.map(([a, b]) => (
+          {rows.map(([a, b], i) => (
             <tr
               key={`${a?.number ?? ''} ${b?.number ?? ''}`}
-              className={`rule border-b align-top ${(a ?? b)?.kind === 'term' ? '' : 'bg-base-300'}`}
+              tabIndex={i === at ? 0 : -1}
+              className={`rule border-b align-top ${(a ?? b)?.kind === 'term' ? '' : 'bg-base-300'} ${
+                i === at ? 'shadow-[inset_3px_0_0_var(--color-base-content)]' : ''
+              }`}
+              onFocus={() => setChosen(i)}
+              onKeyDown={focusNeighbour}
             >
               <Cell line={a} name={left.name} onCopy={onCopy} />
               <Cell line={b} name={right.name} onCopy={onCopy} />
@@ -55,15 +76,6 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
       </table>
     </div>
   );
-}
-
-/** Lines of the two that say the same term, lane or whole. */
-function rowsOf(first: Translation, second: Translation): [TranslatedLine?, TranslatedLine?][] {
-  const key = ({ kind, laneId, termId }: TranslatedLine) => `${kind} ${laneId ?? ''} ${termId ?? ''}`;
-  const left = new Map(first.lines.map((line) => [key(line), line]));
-  const right = new Map(second.lines.map((line) => [key(line), line]));
-  const longer = first.lines.length >= second.lines.length ? left : right;
-  return [...longer.keys()].map((each) => [left.get(each), right.get(each)]);
 }
 
 function Cell({

@@ -1,5 +1,5 @@
+import { counted, formatCount } from '@even-lantern/core';
 import type { TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
-import { counted, formatCount } from '../../parts/Count.js';
 import { OwnString } from '../../parts/OwnString.js';
 
 const EFFECTS: Readonly<Record<TranslatedLoss['effect'], string>> = {

@@ -171,6 +171,33 @@ test('two databases stand side by side, line by line, and each string can be cop
   expect(write).toHaveBeenCalledWith('words("2")');
 });
 
+test('side by side, arrows choose a line and one key copies its string for either database', async () => {
+  const { user } = show(() => rehearsal({}), {
+    'GET databases': () => ({
+      databases: [database, { ...database, id: 'other', name: 'Another' }],
+      failed: [],
+      order: ['db', 'other'],
+    }),
+    'GET reviews/r1/translation': ({ query }: Asked) =>
+      translation(
+        query.get('database') === 'other'
+          ? ALL_LINES.map((each) => ({ ...each, sent: `other ${each.number}` }))
+          : ALL_LINES,
+      ),
+  });
+  await user.click(await screen.findByRole('combobox', { name: /Another database beside this one/ }));
+  await user.click(await screen.findByRole('option', { name: /Another/ }));
+  const rows = within(await screen.findByRole('table')).getAllByRole('row');
+  const write = jest.spyOn(navigator.clipboard, 'writeText');
+  await user.keyboard('{Alt>}c{/Alt}');
+  expect(write).toHaveBeenLastCalledWith('words("3")');
+  rows.at(-1)?.focus();
+  await user.keyboard('{ArrowUp}{ArrowUp}');
+  expect(document.activeElement).toBe(rows[1]);
+  await user.keyboard('{Alt>}{Shift>}c{/Shift}{/Alt}');
+  expect(write).toHaveBeenLastCalledWith('other 1');
+});
+
 test('the counts of every line stand in all databases, and what is not settled in one is left empty there', async () => {
   const { user } = show(() => rehearsal({}), {
     'GET databases': () => ({

@@ -1,3 +1,4 @@
+import { counted } from '@even-lantern/core';
 import type { SettledStep, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { FileUp, TriangleAlert } from 'lucide-react';
@@ -6,7 +7,6 @@ import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { PersonMenu } from '../../app/PersonMenu.js';
 import { useCrosswalk } from '../../app/useCrosswalk.js';
-import { counted } from '../../parts/Count.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
