@@ -171,9 +171,9 @@ describe('when a database is in trouble', () => {
   afterEach(() => stack.trouble('wardline', null));
 
   test.each([
-    ['refusing', 'answered with status 403'],
-    ['unavailable', 'answered with status 503'],
-    ['too many requests', 'answered with status 429'],
+    ['refusing', 'refuses to answer (status 403)'],
+    ['unavailable', 'is not available just now (status 503)'],
+    ['too many requests', 'is asked too often just now (status 429)'],
     ['cut off', 'cannot be reached'],
     ['slow', 'it has not answered yet'],
   ])('%s: the person reads which database and why, and the others go on', async (kind, reason) => {

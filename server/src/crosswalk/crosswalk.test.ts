@@ -8,6 +8,7 @@ import {
   type VocabularySummary,
 } from '@even-lantern/contract';
 import request from 'supertest';
+import { DatabaseError } from '../databases/databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
@@ -138,6 +139,33 @@ test('only headings that exist can be settled', async () => {
   await settle('confirmed', null).expect(400);
   await settle('confirmed', 'Ship lights', { vocabulary: 'nowhere' }).expect(400);
   await settle('confirmed', 'Lanterns', { target: 'harbour' }).expect(400);
+});
+
+describe('while the database that serves the headings', () => {
+  let explain: FaultyConnector['explain'];
+  let before: Rehearsal;
+  let giveUp: (reason: Error) => void = () => undefined;
+  beforeEach(async () => {
+    ({ explain } = harbour);
+    await settle('confirmed', 'Ship lights').expect(200);
+    before = await rehearse('coast');
+    expect(before.lines[0]?.string).toContain('"Ship lights"');
+  });
+  afterEach(() => {
+    harbour.explain = explain;
+    giveUp(new DatabaseError('It took too long.', false));
+  });
+
+  test.each([
+    ['is away', () => Promise.reject(new DatabaseError('harbour.test cannot be reached.', false))],
+    ['takes its time', () => new Promise<never>((_resolve, reject) => (giveUp = reject))],
+  ])('%s, another one counts them as before, and their vocabulary is listed', async (_how, answer) => {
+    harbour.explain = answer;
+    expect((await rehearse('coast')).lines).toEqual(before.lines);
+    const listed = (await server.get('/api/vocabularies').expect(200)).body as VocabularySummary[];
+    expect(listed.map(({ id, headings }) => [id, headings])).toContainEqual(['harbour', 2]);
+    await server.get('/api/vocabularies/harbour').expect(200);
+  });
 });
 
 test('the crosswalk goes out as SKOS mappings and as CSV', async () => {

@@ -47,8 +47,12 @@ export interface OpenDatabase {
 
 /** How long a list waits for one database. */
 const PATIENCE_MS = 1500;
-/** How long looking for a vocabulary waits for one, since a vocabulary takes longer to read. */
-export const VOCABULARY_MS = 8000;
+/** How long looking for a vocabulary waits for one that never answered yet. */
+const VOCABULARY_MS = 8000;
+/** How long listing vocabularies waits for one that never answered yet: it comes into the list when it does. */
+const UNHEARD_MS = 3000;
+/** How long news is waited for from one that answered before. */
+const FRESH_MS = 400;
 /** How long the counts of a database hold that tells no release. */
 const UNDATED_MS = 300_000;
 const REMEMBERED_COUNTS = 20_000;
@@ -71,6 +75,9 @@ export class DatabasesService {
   /** how databases describe themselves, while they are being asked, by database */
   private readonly descriptions = new Map<string, Promise<DatabaseDescription>>();
 
+  /** how they last described themselves */
+  private readonly lastDescriptions = new Map<string, DatabaseDescription>();
+
   /** the words of indexes that match patterns, by database, release, field and pattern */
   private readonly words = new LRUCache<string, { words: string[] | null }>({ max: REMEMBERED_WORDS });
 
@@ -90,6 +97,7 @@ export class DatabasesService {
   /** Adds a database, or reaches one otherwise than before. */
   connect(id: string, name: string, connector: DatabaseConnector): void {
     this.descriptions.delete(id);
+    this.lastDescriptions.delete(id);
     this.connectors.set(id, connector);
     this.names.set(id, name);
   }
@@ -101,13 +109,12 @@ export class DatabasesService {
   /**
    * All databases; one that does not answer is left out of the list and named in `failed`. One that takes its time
    * does not hold up the others.
-   * @param patience how long one is waited for, in milliseconds
    */
-  async list(patience = PATIENCE_MS): Promise<DatabaseList> {
+  async list(): Promise<DatabaseList> {
     const databases: DatabaseProfile[] = [];
     const failed: DatabaseList['failed'] = [];
     const asked = [...this.connectors].map(([id, connector]) =>
-      within(patience, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
+      within(PATIENCE_MS, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
     );
     for (const answer of await Promise.all(asked)) {
       if ('reason' in answer) {
@@ -147,26 +154,62 @@ export class DatabasesService {
     return this.connectors.has(id);
   }
 
-  /** A vocabulary that one of the databases serves; null when none does that answers. */
-  async vocabularyById(id: string): Promise<Vocabulary | null> {
-    const serving = async ([database, connector]: [
-      string,
-      DatabaseConnector,
-    ]): Promise<Vocabulary | null> => {
-      try {
-        const description = await this.describedNow(database, connector);
-        // One that people ask by hand has its vocabulary from another, so it serves none.
-        const serves = description.reached === 'shipped' && description.vocabulary?.id === id;
-        return serves ? await this.vocabularyOf(connector, description) : null;
-      } catch (error) {
-        if (!(error instanceof DatabaseError)) throw error;
-        return null;
-      }
+  /**
+   * A vocabulary that one of the databases serves: of the first that tells so, since the others may take their time.
+   * Where the one that serves it does not answer now, as it was last read.
+   * @param patience how long databases are waited for that nothing is known of yet, in milliseconds
+   * @returns null when none does
+   */
+  async vocabularyById(id: string, patience = VOCABULARY_MS): Promise<Vocabulary | null> {
+    const serving = async ([database, connector]: [string, DatabaseConnector]): Promise<Vocabulary> => {
+      const description = await this.lastDescribed(database, connector, patience);
+      // One that people ask by hand has its vocabulary from another, so it serves none.
+      const serves = description?.reached === 'shipped' && description.vocabulary?.id === id;
+      const vocabulary = serves ? await this.vocabularyOf(connector, description) : null;
+      if (vocabulary === null) throw new DatabaseError('It does not serve it.', false);
+      return vocabulary;
     };
-    const found = await Promise.all(
-      [...this.connectors].map((each) => within(VOCABULARY_MS, serving(each), null)),
+    try {
+      return await Promise.any([...this.connectors].map(serving));
+    } catch (error) {
+      if (error instanceof AggregateError && error.errors.every((each) => each instanceof DatabaseError))
+        return null;
+      throw error;
+    }
+  }
+
+  /** The vocabularies that databases serve, and the names of those that do, also while they do not answer. */
+  async servedVocabularies(): Promise<{ id: string; name: string; databases: string[] }[]> {
+    const descriptions = await Promise.all(
+      [...this.connectors].map(([id, connector]) => this.lastDescribed(id, connector, UNHEARD_MS)),
     );
-    return found.find((vocabulary) => vocabulary !== null) ?? null;
+    const served = new Map<string, { id: string; name: string; databases: string[] }>();
+    for (const description of descriptions) {
+      if (description === null || description.vocabulary === null) continue;
+      const { id, name } = description.vocabulary;
+      const known = served.get(id);
+      if (known === undefined) served.set(id, { id, name, databases: [description.name] });
+      else known.databases.push(description.name);
+    }
+    return [...served.values()];
+  }
+
+  /**
+   * How a database describes itself, or did when it last answered.
+   * @param patience how long it is waited for where it never has, in milliseconds
+   * @returns null where it never has
+   */
+  private lastDescribed(
+    id: string,
+    connector: DatabaseConnector,
+    patience: number,
+  ): Promise<DatabaseDescription | null> {
+    const last = this.lastDescriptions.get(id) ?? null;
+    const now = this.describedNow(id, connector).catch((error: unknown) => {
+      if (error instanceof DatabaseError) return last;
+      throw error;
+    });
+    return within(last === null ? patience : FRESH_MS, now, last);
   }
 
   /**
@@ -196,6 +239,7 @@ export class DatabasesService {
       .explain()
       .then((description) => {
         this.names.set(id, description.name);
+        this.lastDescriptions.set(id, description);
         return description;
       })
       .finally(() => this.descriptions.delete(id));

@@ -5,7 +5,7 @@ import { treeOf, type TermContent, type Vocabulary, type VocabularyTree } from '
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { DataSource, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
-import { DatabasesService, VOCABULARY_MS } from '../databases/databasesService.js';
+import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
 import { skosReading, type SkosReading } from './readSkos.js';
 
@@ -33,25 +33,19 @@ export class VocabulariesService implements OnApplicationShutdown {
     return this.skos.close();
   }
 
-  /** Waits longer for databases than their own list does: what is missing here would pass for not being there. */
   async list(): Promise<VocabularySummary[]> {
-    const { databases } = await this.databases.list(VOCABULARY_MS);
     const served = new Map<string, VocabularySummary>();
-    for (const { name, vocabulary } of databases) {
-      if (vocabulary === null) continue;
-      const known = served.get(vocabulary.id);
-      if (known !== undefined) known.databases.push(name);
-      else {
-        const whole = await this.databases.vocabularyById(vocabulary.id);
-        served.set(vocabulary.id, {
-          id: vocabulary.id,
-          name: vocabulary.name,
-          release: whole?.release ?? '',
-          headings: whole?.headings.length ?? null,
-          databases: [name],
-          imported: null,
-        });
-      }
+    for (const { id, name, databases } of await this.databases.servedVocabularies()) {
+      const whole = await this.databases.vocabularyById(id);
+      const release = whole?.release ?? '';
+      served.set(id, {
+        id,
+        name,
+        release,
+        headings: whole?.headings.length ?? null,
+        databases,
+        imported: null,
+      });
     }
     const people = await this.store.getRepository(PersonRow).find();
     const rows = await this.latestRows();
@@ -166,9 +160,10 @@ export class VocabulariesService implements OnApplicationShutdown {
   }
 
   private async find(id: string): Promise<Vocabulary | null> {
-    const served = await this.databases.vocabularyById(id);
-    if (served !== null) return served;
     const row = (await this.latestRows()).find(({ vocabulary }) => vocabulary === id);
+    // One that was read from a file is rarely served as well, so it need not wait for databases never heard of.
+    const served = await this.databases.vocabularyById(id, row === undefined ? undefined : 0);
+    if (served !== null) return served;
     if (row === undefined) return null;
     const known = this.imported.get(row.id);
     if (known !== undefined) return known;

@@ -149,12 +149,18 @@ function Header({ title, sentence, reviewId, choice, onCommands, onHelp }: Heade
 
 /** Which database the counts come from, or why they do not, and the way to another. */
 function CountsFrom({ choice: { database, databases, failed, asking, choose } }: { choice: DatabaseChoice }) {
-  const reason = asking ? 'asking the databases …' : (failed[0]?.reason ?? 'no database is known');
+  const [wanted] = failed;
+  const trouble = asking
+    ? 'Asking the databases …'
+    : wanted === undefined
+      ? 'No database is known'
+      : `${wanted.name} does not answer`;
   return (
     <span className="flex min-w-0 items-center gap-2">
       {database === null && (
-        <span className="problem flex max-w-64 items-center gap-1 truncate text-sm" title={reason}>
-          <Database className="h-4 w-4 shrink-0" aria-hidden="true" /> {reason}
+        <span className="problem flex max-w-64 items-center gap-1 text-sm" title={wanted?.reason ?? trouble}>
+          <Database className="h-4 w-4 shrink-0" aria-hidden="true" />
+          <span className="truncate">{trouble}</span>
         </span>
       )}
       {databases.length > 0 && (

@@ -11,7 +11,7 @@ export interface DatabaseChoice {
   database: DatabaseProfile | null;
   /** those that answer, and why the others do not: the one that is wanted first */
   databases: DatabaseProfile[];
-  failed: { id: string; reason: string }[];
+  failed: DatabaseList['failed'];
   asking: boolean;
   choose: (id: string) => void;
 }

@@ -19,6 +19,15 @@ export interface SruOptions {
 const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 2, concurrency: 6, publicOnly: false };
 /** Longer answers are not read to their end: no page of records is as long. */
 const MOST_BYTES = 50_000_000;
+/** What the commonest statuses mean to a person, RFC 9110 and 6585. */
+const MEANINGS: Readonly<Record<number, string>> = {
+  401: 'wants a sign-in',
+  403: 'refuses to answer',
+  404: 'has nothing at this address',
+  429: 'is asked too often just now',
+  500: 'has a fault of its own',
+  503: 'is not available just now',
+};
 const WORTH_RETRYING = new Set([408, 429, 500, 502, 503, 504]);
 
 /** One call that failed; the message goes on from the name of the host. */
@@ -49,7 +58,8 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
       const response = await fetch(url, { ...init, dispatcher, redirect: 'error', signal: ends });
       if (response.ok) return await bounded(response);
       await response.body?.cancel();
-      const error = new FailedCall(`answered with status ${response.status}`);
+      const { status } = response;
+      const error = new FailedCall(`${MEANINGS[status] ?? 'answered with an error'} (status ${status})`);
       throw WORTH_RETRYING.has(response.status) ? error : new AbortError(error);
     } catch (error) {
       if (error instanceof FailedCall || error instanceof AbortError) throw error;

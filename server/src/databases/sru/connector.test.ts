@@ -39,7 +39,9 @@ test('a refusal is not tried again', async () => {
     response.statusCode = 404;
     response.end();
   });
-  await expect(sruConnector(address).count('light')).rejects.toThrow('answered with status 404');
+  await expect(sruConnector(address).count('light')).rejects.toThrow(
+    'has nothing at this address (status 404)',
+  );
   expect(calls).toBe(1);
 });
 
@@ -140,7 +142,7 @@ describe('going on to the next release', () => {
     const connector = sruConnector(address, { retries: 2 });
     await connector.advance();
     expect(posts).toEqual(['/control/db/advance']);
-    await expect(connector.advance()).rejects.toThrow('answered with status 503');
+    await expect(connector.advance()).rejects.toThrow('is not available just now (status 503)');
     expect(posts).toHaveLength(2);
   });
 

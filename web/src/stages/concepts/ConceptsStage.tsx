@@ -6,6 +6,7 @@ import { lanesOfReview } from '../../app/lanes.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
+import { NoDatabase } from '../../parts/NoDatabase.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneAcross } from './LaneAcross.js';
 import { LaneColumn } from './LaneColumn.js';
@@ -70,6 +71,7 @@ export function ConceptsStage() {
             records
           </p>
         </div>
+        <NoDatabase />
         {error !== undefined && (
           <ProblemNote problem={problemOf(error)}>
             <p>The counts below are from {counts === undefined ? 'nowhere yet' : 'before'}.</p>

@@ -1,4 +1,4 @@
-import type { DatabaseProfile, Rehearsal, Review } from '@even-lantern/contract';
+import type { DatabaseList, DatabaseProfile, Rehearsal, Review } from '@even-lantern/contract';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useEachRehearsal } from '../../app/useEach.js';
 import { Count, CountSource } from '../../parts/Count.js';
@@ -6,8 +6,14 @@ import { ElementTile } from '../../parts/ElementTile.js';
 import { releaseText } from '../../parts/release.js';
 import { linesBeside } from './linesBeside.js';
 
+interface InAllProps {
+  review: Review;
+  databases: readonly DatabaseProfile[];
+  failed: DatabaseList['failed'];
+}
+
 /** The counts of every line in every database. Where a term is not settled, its place is empty. */
-export function InAll({ review, databases }: { review: Review; databases: readonly DatabaseProfile[] }) {
+export function InAll({ review, databases, failed }: InAllProps) {
   const rehearsals = useEachRehearsal(
     review.id,
     databases.map(({ id }) => id),
@@ -82,6 +88,11 @@ export function InAll({ review, databases }: { review: Review; databases: readon
           })}
         </tbody>
       </table>
+      {failed.map(({ id, name, reason }) => (
+        <p key={id} className="problem pt-2">
+          {name} does not answer: {reason}
+        </p>
+      ))}
     </div>
   );
 }

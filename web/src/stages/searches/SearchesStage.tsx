@@ -11,6 +11,7 @@ import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
+import { NoDatabase } from '../../parts/NoDatabase.js';
 import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
@@ -33,7 +34,7 @@ export function SearchesStage() {
     { skip: database === null },
   );
   const translation = translating.data?.database === database?.id ? translating.data : undefined;
-  const databases = api.useDatabasesQuery().data?.databases ?? [];
+  const { databases = [], failed = [] } = api.useDatabasesQuery().data ?? {};
   const [params, setParams] = useSearchParams();
   const others = databases.filter(({ id }) => id !== database?.id);
   const inAll = params.get('beside') === IN_ALL;
@@ -78,10 +79,7 @@ export function SearchesStage() {
       <div className="flex flex-wrap items-center justify-between gap-3">
         <div className="flex items-baseline gap-3">
           <h1 className="text-[17px] font-bold">Searches</h1>
-          <p className="quiet">
-            {database === null && 'No database answers.'}
-            {isFetching && ' Counting …'}
-          </p>
+          <p className="quiet">{isFetching && 'Counting …'}</p>
           <Link className="link" to="../databases" relative="path">
             Where to search
           </Link>
@@ -138,6 +136,7 @@ export function SearchesStage() {
           </button>
         </div>
       </div>
+      <NoDatabase />
       <RunProgress run={run} />
       {error !== undefined && (
         <ProblemNote problem={problemOf(error)}>
@@ -164,7 +163,7 @@ export function SearchesStage() {
       {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && (
         <p className="quiet">There is nothing to search yet.</p>
       )}
-      {inAll && <InAll review={review} databases={databases} />}
+      {inAll && <InAll review={review} databases={databases} failed={failed} />}
       {database !== null && beside !== undefined && (
         <SideBySide reviewId={review.id} databases={[database, beside]} onCopy={copyText} />
       )}

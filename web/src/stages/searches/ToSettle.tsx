@@ -28,7 +28,7 @@ export function ToSettle({ problems, review, database, onMend }: ToSettleProps) 
           <TriangleAlert className="h-4 w-4 shrink-0" aria-hidden="true" />
           {problems.length === 1 ? 'One thing' : `${problems.length} things`} to settle before this can be run
         </summary>
-        <ul className="flex flex-col gap-3 py-2 pl-6">
+        <ul className="flex max-w-3xl flex-col gap-3 py-2 pl-6">
           {problems.map((problem) => {
             const content = terms.find(({ id }) => id === problem.termId)?.content;
             const heading =

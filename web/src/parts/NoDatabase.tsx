@@ -1,0 +1,22 @@
+import { Link } from 'react-router';
+import { useDatabaseChoice } from '../app/useDatabaseChoice.js';
+import { useReview } from '../app/useReview.js';
+
+/** Why there are no counts while the database does not answer, and how to go on; nothing while it does. */
+export function NoDatabase() {
+  const { review, database } = useReview();
+  const { failed, asking } = useDatabaseChoice();
+  const [wanted] = failed;
+  if (database !== null || asking) return null;
+  return (
+    <p role="status" className="border-warning border-l-[3px] pl-2">
+      {wanted === undefined ? 'No database is known.' : `${wanted.name} does not answer: ${wanted.reason}`}{' '}
+      What you have written is kept; counts come back when it answers. Meanwhile another database can be
+      chosen above, or see{' '}
+      <Link className="link" to={`/reviews/${review.id}/databases`}>
+        where to search
+      </Link>
+      .
+    </p>
+  );
+}
