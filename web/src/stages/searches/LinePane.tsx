@@ -74,10 +74,15 @@ export function LinePane(props: LinePaneProps) {
           {translated.written !== null && (
             <p className="quiet text-sm">
               Written by hand by {translated.written.person},{' '}
-              {format(new Date(translated.written.at), 'd MMM yyyy HH:mm')}.
-              {translated.lanes !== null && translated.lanes.hits !== null && (
-                <> The lanes would give a line that finds {formatCount(translated.lanes.hits)}.</>
-              )}
+              {format(new Date(translated.written.at), 'd MMM yyyy HH:mm')}
+              {translated.written.problem === null
+                ? '.'
+                : ', but it cannot be read yet. This is what the lanes give.'}
+              {translated.written.problem === null &&
+                translated.lanes !== null &&
+                translated.lanes.hits !== null && (
+                  <> The lanes would give a line that finds {formatCount(translated.lanes.hits)}.</>
+                )}
             </p>
           )}
           {database.reached === 'hand' && (

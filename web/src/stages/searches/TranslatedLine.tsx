@@ -1,6 +1,6 @@
 import { counted, formatCount } from '@even-lantern/core';
 import type { TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
-import { OwnString } from '../../parts/OwnString.js';
+import { Difference } from './text/Difference.js';
 
 const EFFECTS: Readonly<Record<TranslatedLoss['effect'], string>> = {
   widens: 'Finds more',
@@ -81,26 +81,12 @@ export function Understood({ line, translation }: { line: TranslatedLine; transl
   return (
     <div className="flex flex-col gap-1">
       <p className="problem">
-        {translation.databaseName} read the string otherwise than it is written. What it added is underlined.
+        {translation.databaseName} read the string otherwise than it is written. What it added is marked, what
+        it left out is struck through.
       </p>
       <pre className="font-mono text-xs break-words whitespace-pre-wrap">
-        <OwnString text={understood} losses={[differenceAsLoss(expected, understood)]} />
+        <Difference text={understood} from={expected} />
       </pre>
     </div>
   );
-}
-
-/** The part of the second text that the first has not: what remains between their equal beginnings and ends. */
-function differenceAsLoss(first: string, second: string): TranslatedLoss {
-  let from = 0;
-  while (from < first.length && first[from] === second[from]) from += 1;
-  let end = 0;
-  while (
-    end < Math.min(first.length, second.length) - from &&
-    first[first.length - 1 - end] === second[second.length - 1 - end]
-  ) {
-    end += 1;
-  }
-  const whole = { lost: '', instead: '', effect: 'either', gained: null, missed: null } as const;
-  return { ...whole, from, to: Math.max(second.length - end, from + 1) };
 }

@@ -125,7 +125,7 @@ test('what the database added to a string by itself is shown and marked', async 
   show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
   const section = await screen.findByRole('region', { name: 'What it understood' });
   expect(section.textContent).toContain('A database read the string otherwise than it is written.');
-  expect(section.querySelector('.underline')?.textContent).toContain('or el.heading == "Three');
+  expect(section.querySelector('ins')?.textContent).toContain('or el.heading == "Three');
 });
 
 test('a string that cannot be translated says why, and the counts stay', async () => {
