@@ -5,7 +5,7 @@ import {
   LANES_FORM,
   MAX_NEAR_DISTANCE,
   MAX_TERM_LENGTH,
-  SEARCH_FIELDS,
+  TERM_FIELDS,
   TERM_ORIGINS,
   type FrameworkId,
   type LanesDocument,
@@ -127,7 +127,7 @@ const wordsContent = Joi.object({
       'string.max': `A term has at most ${MAX_TERM_LENGTH} characters. Split it into several terms.`,
     }),
   field: Joi.string()
-    .valid(...SEARCH_FIELDS)
+    .valid(...TERM_FIELDS)
     .required(),
   near: Joi.number().integer().min(1).max(MAX_NEAR_DISTANCE).allow(null).required(),
 });

@@ -5,12 +5,15 @@ import {
   parsePhrase,
   plainSentence,
   printPhrase,
+  SEARCH_FIELDS,
   type HeadingQuery,
   type NearQuery,
   type Query,
+  type SearchField,
   type WordsQuery,
 } from '../query/index.js';
 import { laneKey, lineKeyOf, renumbered, termKey, WHOLE_LINE, type Edits, type LineKey } from './edits.js';
+import { missingFields, searchFieldsOf, type TermField } from './termFields.js';
 import type { Lane, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
 
 export type TermQueryResult =
@@ -24,7 +27,11 @@ export type TermQueryResult =
 
 /** A heading or words as the database at hand can search them, or why it cannot. */
 export type ReadTerm = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
-export type TermReading = (part: HeadingQuery | WordsQuery | NearQuery) => ReadTerm;
+export interface TermReading {
+  (part: HeadingQuery | WordsQuery | NearQuery): ReadTerm;
+  /** the fields that the database has; all of them where nothing is said */
+  fields?: readonly SearchField[];
+}
 
 /** For a database that has the vocabulary of the headings and can say all that is asked. */
 export const asWritten: TermReading = (query) => ({ ok: true, query, changes: [] });
@@ -50,23 +57,34 @@ export function termQuery(content: TermContent, read: TermReading = asWritten): 
   }
   const phrase = parsePhrase(content.text);
   if (!phrase.ok) return { ok: false, message: phrase.error.message, at: phrase.error.at };
-  const words: WordsQuery = { kind: 'words', field: content.field, phrase: phrase.phrase };
-  if (content.near === null || phrase.phrase.length === 1) return anyOfRead([read(words)]);
-  if (content.near < 1 || content.near > MAX_NEAR_DISTANCE) {
+  const { near } = content;
+  if (near !== null && (near < 1 || near > MAX_NEAR_DISTANCE)) {
     return {
       ok: false,
       message: `Words can be within 1 to ${MAX_NEAR_DISTANCE} words of each other.`,
       at: 0,
     };
   }
-  const parts = phrase.phrase.map((pattern): WordsQuery => ({ ...words, phrase: [pattern] }));
-  return anyOfRead([read({ kind: 'near', parts, distance: content.near, ordered: false })]);
+  const has = read.fields ?? SEARCH_FIELDS;
+  const inField = (field: SearchField): WordsQuery | NearQuery => {
+    const words: WordsQuery = { kind: 'words', field, phrase: phrase.phrase };
+    if (near === null || phrase.phrase.length === 1) return words;
+    const parts = phrase.phrase.map((pattern): WordsQuery => ({ ...words, phrase: [pattern] }));
+    return { kind: 'near', parts, distance: near, ordered: false };
+  };
+  const missing = missingFields(content.field, has).map(
+    (field) => `${namedField(field)} cannot be searched here`,
+  );
+  return anyOfRead(
+    searchFieldsOf(content.field, has).map((field) => read(inField(field))),
+    missing,
+  );
 }
 
-/** Any of the headings; none when one of them cannot be said, since a part would pass for the whole. */
-function anyOfRead(parts: readonly ReadTerm[]): TermQueryResult {
+/** Any of the parts; none when one of them cannot be said, since a part would pass for the whole. */
+function anyOfRead(parts: readonly ReadTerm[], further: readonly string[] = []): TermQueryResult {
   const queries: Query[] = [];
-  const changes = new Set<string>();
+  const changes = new Set<string>(further);
   for (const part of parts) {
     if (!part.ok) return { ...part, at: 0 };
     queries.push(part.query);
@@ -230,11 +248,18 @@ export function addsQuery(
   return { kind: 'not', include: own.query, exclude: { kind: 'or', operands: others } };
 }
 
-const FIELD_NAMES: Readonly<Record<string, string>> = {
+const FIELD_NAMES: Readonly<Partial<Record<TermField, string>>> = {
   words: 'title, abstract, keywords',
   headings: 'words in headings',
   fulltext: 'full text',
+  withHeadings: 'title, abstract, keywords, words in headings',
+  everything: 'everything',
 };
+
+/** Where a term is looked for, in plain words. */
+export function namedField(field: TermField): string {
+  return FIELD_NAMES[field] ?? `${field} only`;
+}
 
 /** How a term is searched, in plain words. */
 export function describeTerm(content: TermContent): { text: string; marks: string[] } {
@@ -248,7 +273,7 @@ export function describeTerm(content: TermContent): { text: string; marks: strin
   }
   const phrase = parsePhrase(content.text);
   const words = phrase.ok ? printPhrase(phrase.phrase).split(' ') : [content.text];
-  const field = FIELD_NAMES[content.field] ?? `${content.field} only`;
+  const field = namedField(content.field);
   if (content.near !== null && words.length > 1) {
     return { text: words.join(` within ${content.near} words of `), marks: [field] };
   }

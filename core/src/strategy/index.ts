@@ -5,6 +5,7 @@ export {
   describeLine,
   describeTerm,
   laneParts,
+  namedField,
   searchedTerms,
   standaloneQuery,
   termQuery,
@@ -25,6 +26,8 @@ export { LANES_FORM, lanesToCsv, lanesToDocument, lanesToMarkdown } from './lane
 export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';
 export { TERM_ORIGINS } from './model.js';
 export type { Lane, Line, Strategy, StrategyProblem, Term, TermContent, TermOrigin } from './model.js';
+export { TERM_FIELDS } from './termFields.js';
+export type { TermField } from './termFields.js';
 export { translateLine } from './translate.js';
 export type { TranslatedLine } from './translate.js';
-export { describeLoss, sayingIn } from './saying.js';
+export { describeLoss, inFields, sayingIn } from './saying.js';

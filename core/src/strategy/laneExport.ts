@@ -7,7 +7,7 @@ import type { Lane, TermContent, TermOrigin } from './model.js';
 /** The name of the form, which a reader checks first. Raised when the form changes. */
 export const LANES_FORM = 'even-lantern-lanes/1';
 
-/** The JSON form of lanes; `docs/guide/lanes-schema.json` describes it. */
+/** The JSON form of lanes; `docs/guide/lanes.schema.json` describes it. */
 export interface LanesDocument {
   form: typeof LANES_FORM;
   title: string;

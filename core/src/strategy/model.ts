@@ -1,4 +1,5 @@
-import type { Query, SearchField } from '../query/index.js';
+import type { Query } from '../query/index.js';
+import type { TermField } from './termFields.js';
 
 /**
  * Where a term came from: what somebody typed, a heading looked up, a record that was read, words proposed beside
@@ -22,7 +23,7 @@ export type TermContent =
       kind: 'words';
       /** as typed, with masks and quotation marks */
       text: string;
-      field: SearchField;
+      field: TermField;
       /** null for a phrase; otherwise the words may stand this many words apart, in any order */
       near: number | null;
     };

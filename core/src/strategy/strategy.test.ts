@@ -1,14 +1,19 @@
-import { printCql, type Query } from '../query/index.js';
+import { DIALECTS, printCql, type Query, type SearchField } from '../query/index.js';
 import {
   addsQuery,
+  asWritten,
   compileLanes,
   describeLine,
   describeTerm,
+  inFields,
   laneParts,
+  sayingIn,
   standaloneQuery,
   termQuery,
   type Lane,
   type Term,
+  type TermContent,
+  type TermField,
 } from './index.js';
 
 const words = (id: string, text: string, near: number | null = null): Term => ({
@@ -117,4 +122,56 @@ test('the headings and the words of a lane can be asked for apart', () => {
     'el.words = "night shift*"',
   ]);
   expect(laneParts({ id: 'e', name: 'empty', terms: [] })).toEqual({ headings: null, words: null });
+});
+
+describe('where words are looked for', () => {
+  const inField = (field: TermField, near: number | null = null): TermContent => ({
+    kind: 'words',
+    text: 'night shift',
+    field,
+    near,
+  });
+  const cql = (content: TermContent, has?: readonly SearchField[]) => {
+    const read = termQuery(content, has === undefined ? asWritten : inFields(has, asWritten));
+    if (!read.ok) throw new Error(read.message);
+    return { text: printCql(read.query, { vocabulary: 'tree' }), changes: read.changes };
+  };
+
+  test('several fields at once are joined with OR', () => {
+    expect(cql(inField('withHeadings')).text).toBe('el.words = "night shift" or el.headings = "night shift"');
+    expect(cql(inField('everything')).text.split(' or ')).toHaveLength(5);
+  });
+
+  test('words near each other are near within one field, not across two', () => {
+    expect(cql(inField('withHeadings', 3)).text).toBe(
+      '(el.words = "night" prox/unit=word/distance<=3 el.words = "shift") or ' +
+        '(el.headings = "night" prox/unit=word/distance<=3 el.headings = "shift")',
+    );
+  });
+
+  test('everything is whatever the database has; words in headings that it has not are named', () => {
+    const has: SearchField[] = ['words', 'title', 'author'];
+    expect(cql(inField('everything'), has)).toEqual({
+      text: 'el.words = "night shift" or el.author = "night shift"',
+      changes: [],
+    });
+    expect(cql(inField('withHeadings'), has)).toEqual({
+      text: 'el.words = "night shift"',
+      changes: ['words in headings cannot be searched here'],
+    });
+  });
+
+  test('a single field that the database lacks is left for the dialect to say otherwise', () => {
+    expect(cql(inField('fulltext'), ['words']).text).toBe('el.fulltext = "night shift"');
+    const skein = DIALECTS.get('skein');
+    if (skein === undefined) throw new Error('no dialect');
+    const said = termQuery(
+      inField('withHeadings'),
+      sayingIn(skein, { vocabulary: null, limitFields: [] }, asWritten),
+    );
+    expect(said).toMatchObject({
+      query: { kind: 'words', field: 'words' },
+      changes: ['words in headings cannot be searched here'],
+    });
+  });
 });

@@ -3,6 +3,7 @@ import {
   childrenOf,
   compileLanes,
   headingCalled,
+  inFields,
   lineKeyOf,
   parseLine,
   patternsToSpell,
@@ -116,13 +117,14 @@ export class ReadingService {
     const vocabularies = contents.flatMap((content) =>
       content.kind === 'heading' ? [content.vocabulary] : [],
     );
-    const meant = await this.crosswalk.readingFor(database, [
+    const settled = await this.crosswalk.readingFor(database, [
       ...vocabularies,
       ...texts.flatMap((text) => vocabulariesIn(text, database)),
     ]);
     const { dialect } = database;
     const context = contextOf(database);
-    if (dialect === null) return { dialect, context, meant, said: meant };
+    if (dialect === null) return { dialect, context, meant: settled, said: settled };
+    const meant = inFields(dialect.abilities.fields, settled);
     const queries = contents.flatMap((content) => {
       const read = termQuery(content, meant);
       return read.ok ? [read.query] : [];

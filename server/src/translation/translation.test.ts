@@ -1,4 +1,4 @@
-import { emptyRecord, type Vocabulary } from '@even-lantern/core';
+import { emptyRecord, type TermField, type Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
   type DatabaseChoice,
@@ -65,6 +65,18 @@ test('a database without headings gets their names as words, and says so', async
     changes: ['searched as words, since this database has no headings'],
     hits: 5,
   });
+});
+
+test.each([
+  ['corvane', 'withHeadings', 'words("light") OR headingwords("light")', []],
+  ['skein', 'withHeadings', 'light', ['words in headings cannot be searched here']],
+  ['skein', 'everything', 'light OR in:author light OR in:journal light', []],
+])('in %s, words looked for in %s are sent as %s', async (dialect, field, sent, changes) => {
+  const light = { ...words('light'), field: field as TermField };
+  const review = await reviewIn({ dialect, ...(dialect === 'skein' && { vocabulary: null }) }, light);
+  const [line] = (await translate(review)).lines;
+  expect(line).toMatchObject({ sent, changes, losses: [] });
+  expect((await rehearse(review)).lines[0]).toMatchObject({ hits: line?.hits, changes });
 });
 
 test('what the screen counts, what is sent and what is run find the same, though something was lost', async () => {

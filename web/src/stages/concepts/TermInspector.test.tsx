@@ -80,10 +80,12 @@ test('words are looked for elsewhere, or put near each other', async () => {
   const own = term('t', wordsContent('bright light'));
   const { user, asked } = inspect(own, { 'PATCH terms/t': () => ({ ...own, version: 2 }) });
   await user.selectOptions(screen.getByLabelText('Looked for in'), 'title only');
+  await user.selectOptions(screen.getByLabelText('Looked for in'), 'everything');
   await user.selectOptions(screen.getByLabelText('Together'), 'within 3 words of each other');
-  await waitFor(() => expect(changes(asked)).toHaveLength(2));
+  await waitFor(() => expect(changes(asked)).toHaveLength(3));
   expect(changes(asked).map(([{ content }]) => content)).toEqual([
     { ...own.content, field: 'title' },
+    { ...own.content, field: 'everything' },
     { ...own.content, near: 3 },
   ]);
 });

@@ -1,15 +1,18 @@
-import { parsePhrase, type SearchField, counted } from '@even-lantern/core';
+import { counted, namedField, parsePhrase, type TermField } from '@even-lantern/core';
 import { useEffect, useRef, useState } from 'react';
 import type { WordsContent } from './headingContent.js';
 
-const FIELDS: readonly [SearchField, string][] = [
-  ['words', 'title, abstract, keywords'],
-  ['title', 'title only'],
-  ['abstract', 'abstract only'],
-  ['keywords', 'keywords only'],
-  ['headings', 'words in headings'],
-  ['author', 'author'],
-  ['journal', 'journal'],
+const FIELDS: readonly TermField[] = [
+  'words',
+  'title',
+  'withHeadings',
+  'everything',
+  'abstract',
+  'keywords',
+  'headings',
+  'author',
+  'journal',
+  'fulltext',
 ];
 
 const DISTANCES = [1, 2, 3, 4, 5, 8, 10, 15];
@@ -84,11 +87,11 @@ export function WordsOptions({
         <select
           className="select select-sm w-full"
           value={content.field}
-          onChange={(event) => onChange({ ...content, field: event.target.value as SearchField })}
+          onChange={(event) => onChange({ ...content, field: event.target.value as TermField })}
         >
-          {FIELDS.map(([field, name]) => (
+          {FIELDS.map((field) => (
             <option key={field} value={field}>
-              {name}
+              {namedField(field)}
             </option>
           ))}
         </select>
