@@ -19,6 +19,7 @@ function show(list: Partial<DatabaseList> = {}, overview: () => unknown = () => 
     'GET databases': () => ({ databases: [osier, skein], failed: [], order: ['osier', 'skein'], ...list }),
     'GET reviews/r1/databases': () => [],
     'GET reviews/r1/rehearsal': () => ({
+      lines: [{}],
       whole: { hits: 30, error: null },
       problems: [],
       lanes: { 'e-p': { hits: 400 }, 'e-i': { hits: null } },

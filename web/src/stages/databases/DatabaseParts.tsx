@@ -158,14 +158,17 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
   const { data: choices = [] } = api.useDatabaseChoicesQuery(review.id);
   const choice = choices.find((each) => each.database === database.id);
   const hits = rehearsal?.whole.hits ?? null;
-  const problems = rehearsal?.problems.length ?? 0;
+  const unsettled = new Set(rehearsal?.problems.flatMap(({ termId }) => termId ?? [])).size;
+  const nothing = rehearsal?.lines.length === 0 && unsettled === 0;
   return (
     <div className="flex flex-col gap-2">
       <p className="flex items-baseline justify-between gap-3">
-        <span className="quiet">The strategy finds</span>
-        <span className="text-lg font-bold">
-          <Count hits={hits} error={rehearsal?.whole.error ?? null} />
-        </span>
+        <span className="quiet">{nothing ? 'There is nothing to search yet.' : 'The strategy finds'}</span>
+        {!nothing && (
+          <span className="text-lg font-bold">
+            <Count hits={hits} error={rehearsal?.whole.error ?? null} />
+          </span>
+        )}
       </p>
       <NotCompared overlap={overlap} asking={comparing} found={hits} />
       {database.reached === 'hand' && rehearsal !== undefined && hits === null && (
@@ -175,9 +178,9 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
           </Link>
         </p>
       )}
-      {problems > 0 && (
+      {unsettled > 0 && (
         <p className="quiet text-sm">
-          without {counted(problems, 'term that is', 'terms that are')} still to settle there
+          without {counted(unsettled, 'term that is', 'terms that are')} still to settle there
         </p>
       )}
       <Choose key={choice?.at ?? ''} reviewId={review.id} database={database} choice={choice} />

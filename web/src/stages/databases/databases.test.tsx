@@ -43,7 +43,11 @@ function show(choices: DatabaseChoice[] = [], old: Partial<DatabaseProfile> = {}
     }),
     'DELETE databases/old': () => null,
     'POST databases/old/restoration': () => profile('old', 'Old index', 1),
-    'GET reviews/r1/rehearsal': () => ({ whole: { hits: 1234, error: null }, problems: [{ message: 'x' }] }),
+    'GET reviews/r1/rehearsal': () => ({
+      lines: [{}],
+      whole: { hits: 1234, error: null },
+      problems: [{ termId: 't', message: 'x' }],
+    }),
     'PUT reviews/r1/databases/old': ({ body }: Asked) => {
       choices = [
         {
@@ -147,10 +151,29 @@ test('for a database that is asked by hand there is the way to enter what it fin
       order: ['ferrow'],
     }),
     'GET reviews/r1/databases': () => [],
-    'GET reviews/r1/rehearsal': () => ({ whole: { hits: null, error: 'Not yet.' }, problems: [] }),
+    'GET reviews/r1/rehearsal': () => ({
+      lines: [{}],
+      whole: { hits: null, error: 'Not yet.' },
+      problems: [],
+    }),
     'GET reviews/r1/overlap': () => ({ databases: {} }),
   });
   const link = await (await entry('Ferrow')).findByRole('link', { name: 'Enter what it finds' });
   expect(link.getAttribute('href')).toContain('/searches?database=ferrow');
   expect(screen.getByText('release not told')).toBeTruthy();
+});
+
+test('where no lane holds anything yet, there is nothing to search, and nothing to settle', async () => {
+  renderInReview(reviewWith([]), () => <DatabasesStage />, {
+    'GET databases': () => ({ databases: [profile('new', 'New index', 3)], failed: [], order: ['new'] }),
+    'GET reviews/r1/databases': () => [],
+    'GET reviews/r1/rehearsal': () => ({
+      lines: [],
+      whole: { hits: null, error: null },
+      problems: [{ laneId: 'e-p', termId: null, message: 'The lane “nurses” has nothing to search.' }],
+    }),
+    'GET reviews/r1/overlap': () => ({ databases: {} }),
+  });
+  expect(await screen.findByText('There is nothing to search yet.')).toBeTruthy();
+  expect(screen.queryByText(/still to settle/)).toBeNull();
 });
