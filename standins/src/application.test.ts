@@ -238,6 +238,18 @@ test('explain tells the name, the indexes and the vocabulary, which is served as
   expect(read.ok && read.vocabulary.headings.length).toBeGreaterThan(250);
 });
 
+test.each([
+  ['assayhouse', ['headings', 'fulltext']],
+  ['corvane', ['headings']],
+  ['skein', []],
+])('explain of %s names just those of %j that its records have', async (database, has) => {
+  const info = childAt(await askOf(database, {}), 'record', 'recordData', 'explain', 'indexInfo');
+  const names = (info === null ? [] : childrenNamed(info, 'index')).map((index) =>
+    textAt(index, 'map', 'name'),
+  );
+  expect(['headings', 'fulltext'].filter((name) => names.includes(name))).toEqual(has);
+});
+
 test('a long query is taken by POST', async () => {
   const query = Array.from({ length: 400 }, (_, i) => `word${i}`).join(' or ');
   const response = await request(application)

@@ -1,6 +1,12 @@
 /** The XML of SRU 2.0 answers. */
-import { escapeXml, recordToDublinCore, recordToMods, type BibRecord } from '@even-lantern/core';
-import { queryTypesOf, type StandInDatabase } from './database.js';
+import {
+  escapeXml,
+  recordToDublinCore,
+  recordToMods,
+  type BibRecord,
+  type SearchField,
+} from '@even-lantern/core';
+import { fieldsOf, queryTypesOf, type StandInDatabase } from './database.js';
 import type { Diagnostic } from './diagnostics.js';
 import type { Facet } from './facets.js';
 
@@ -85,16 +91,21 @@ export function scanAnswer(terms: readonly { value: string; numberOfRecords: num
   ].join('');
 }
 
+const FIELD_TITLES: Readonly<Record<SearchField, string>> = {
+  words: 'Title, abstract and author keywords',
+  title: 'Title',
+  abstract: 'Abstract',
+  keywords: 'Author keywords',
+  headings: 'Words within headings',
+  author: 'Author',
+  journal: 'Journal',
+  fulltext: 'Full text',
+};
+
 export function explainAnswer(database: StandInDatabase, host: string, port: number): string {
   const vocabulary = database.tree?.vocabulary ?? null;
   const indexes: [title: string, set: string, name: string][] = [
-    ['Title, abstract and author keywords', 'el', 'words'],
-    ['Title', 'el', 'title'],
-    ['Abstract', 'el', 'abstract'],
-    ['Author keywords', 'el', 'keywords'],
-    ['Words within headings', 'el', 'headings'],
-    ['Author', 'el', 'author'],
-    ['Journal', 'el', 'journal'],
+    ...fieldsOf(database).map((field): [string, string, string] => [FIELD_TITLES[field], 'el', field]),
     ...(vocabulary === null ? [] : [['Heading', 'el', 'heading'] as [string, string, string]]),
     ['Year', 'el', 'year'],
     ...Object.keys(database.limits).map((field): [string, string, string] => [field, 'el', field]),

@@ -1,4 +1,11 @@
-import { DIALECTS, type BibRecord, type SearchIndex, type VocabularyTree } from '@even-lantern/core';
+import {
+  DIALECTS,
+  SEARCH_FIELDS,
+  type BibRecord,
+  type SearchField,
+  type SearchIndex,
+  type VocabularyTree,
+} from '@even-lantern/core';
 import type { About } from '../content.js';
 
 /** A simulated database: its records in one release, and how it describes itself. */
@@ -25,4 +32,9 @@ export interface StandInDatabase {
 /** CQL, and the database's own dialect where it has one. */
 export function queryTypesOf({ id }: StandInDatabase): string[] {
   return DIALECTS.has(id) ? ['cql', id] : ['cql'];
+}
+
+/** The fields that its records have: those that its own dialect can name. */
+export function fieldsOf({ id }: StandInDatabase): readonly SearchField[] {
+  return DIALECTS.get(id)?.abilities.fields ?? SEARCH_FIELDS;
 }
