@@ -12,16 +12,20 @@ export interface DatedSettlement extends Settlement {
 /**
  * The confirmed pairs as mappings (SKOS Reference, section 10). `closeMatch` is said, since a person confirmed that
  * one stands for the other in a search, not that they mean just the same.
+ * @param addressOf the address of a vocabulary's concept; made of its label where nothing is said
  */
-export function crosswalkToTurtle(settlements: readonly Settlement[]): Promise<string> {
+export function crosswalkToTurtle(
+  settlements: readonly Settlement[],
+  addressOf: (vocabulary: string, label: string) => string = conceptAddress,
+): Promise<string> {
   const { namedNode } = DataFactory;
   const writer = new Writer({ prefixes: { skos: SKOS } });
   for (const { vocabulary, label, target, targetLabel, verdict } of settlements) {
     if (verdict !== 'confirmed' || targetLabel === null) continue;
     writer.addQuad(
-      namedNode(conceptAddress(vocabulary, label)),
+      namedNode(addressOf(vocabulary, label)),
       namedNode(`${SKOS}closeMatch`),
-      namedNode(conceptAddress(target, targetLabel)),
+      namedNode(addressOf(target, targetLabel)),
     );
   }
   return new Promise((resolve, reject) => {

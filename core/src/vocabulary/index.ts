@@ -4,7 +4,7 @@ export { indexForLookup, joinedName } from './lookupIndex.js';
 export type { LookupIndex } from './lookupIndex.js';
 export { contentWords, lookupWords, senseOf } from './lookupWords.js';
 export type { Heading, Vocabulary, VocabularyTree } from './model.js';
-export { conceptAddress, SKOS, vocabularyToJsonLd, vocabularyToTurtle } from './skos.js';
+export { addressesIn, conceptAddress, SKOS, vocabularyToJsonLd, vocabularyToTurtle } from './skos.js';
 export { notTurtle, skosCollector, TURTLE_TERMS, vocabularyFromTurtle } from './skosReader.js';
 export type { SkosCollector, SkosResult } from './skosReader.js';
 export {

@@ -12,6 +12,8 @@ export interface Heading {
   historyNote: string | null;
   /** names of the subheadings that may qualify this heading */
   subheadings: string[];
+  /** its address (an absolute IRI), where it came with one of its own */
+  address?: string;
 }
 
 export interface Vocabulary {
@@ -21,6 +23,8 @@ export interface Vocabulary {
   /** ISO date of the release */
   release: string;
   headings: Heading[];
+  /** the address of the whole (an absolute IRI), where it came with one of its own */
+  address?: string;
 }
 
 /** A vocabulary made ready for walking: built once by `indexVocabulary`. */

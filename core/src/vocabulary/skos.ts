@@ -8,20 +8,37 @@ export const DCT = 'http://purl.org/dc/terms/';
 /** A subheading that may qualify a heading; SKOS has no term for it. */
 export const ALLOWED_SUBHEADING = 'urn:even-lantern:subheading';
 
-/** The address of a concept, made of its label, so that it is stable. */
+const OWN = 'urn:even-lantern:vocabulary:';
+
+/** The address of a concept that has none of its own, made of its label, so that it is stable. */
 export function conceptAddress(vocabulary: string, label: string): string {
-  return `${schemeAddress(vocabulary)}:${encodeURIComponent(label)}`;
+  return `${OWN}${vocabulary}:${encodeURIComponent(label)}`;
 }
 
-function schemeAddress(vocabulary: string): string {
-  return `urn:even-lantern:vocabulary:${vocabulary}`;
+/** An absolute IRI (RFC 3987), without the signs that would end it in Turtle. */
+const ABSOLUTE = /^[a-z][a-z0-9+.-]*:[^\s<>"{}|\\^`]+$/i;
+
+/** An address that is to be kept: an absolute IRI that is not made here. Blank nodes have none. */
+export function ownAddress(address: string): { address?: string } {
+  return !address.startsWith(OWN) && ABSOLUTE.test(address) ? { address } : {};
+}
+
+/** The addresses of a vocabulary's concepts, by label: their own, or else those that are made of the label. */
+export function addressesIn(vocabulary: Vocabulary): (label: string) => string {
+  const own = new Map(vocabulary.headings.map(({ label, address }) => [label, address]));
+  return (label) => own.get(label) ?? conceptAddress(vocabulary.id, label);
+}
+
+function schemeAddress({ id, address }: Vocabulary): string {
+  return address ?? OWN + id;
 }
 
 /** Writes a vocabulary as Turtle. */
 export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
   const { namedNode, literal } = DataFactory;
-  const scheme = namedNode(schemeAddress(vocabulary.id));
-  const node = (label: string) => namedNode(conceptAddress(vocabulary.id, label));
+  const scheme = namedNode(schemeAddress(vocabulary));
+  const addressOf = addressesIn(vocabulary);
+  const node = (label: string) => namedNode(addressOf(label));
   const english = (text: string) => literal(text, 'en');
   const writer = new Writer({ prefixes: { skos: SKOS, dct: DCT } });
   writer.addQuad(scheme, namedNode(RDF_TYPE), namedNode(`${SKOS}ConceptScheme`));
@@ -50,8 +67,8 @@ export function vocabularyToTurtle(vocabulary: Vocabulary): Promise<string> {
 
 /** Writes a vocabulary as JSON-LD 1.1 (W3C Recommendation, 2020), with the same addresses as in Turtle. */
 export function vocabularyToJsonLd(vocabulary: Vocabulary): string {
-  const scheme = schemeAddress(vocabulary.id);
-  const node = (label: string) => conceptAddress(vocabulary.id, label);
+  const scheme = schemeAddress(vocabulary);
+  const node = addressesIn(vocabulary);
   return JSON.stringify(
     {
       '@context': {

@@ -3,7 +3,10 @@ import { textKey } from '../text/index.js';
 import {
   allNarrower,
   indexVocabulary,
+  SKOS,
+  skosCollector,
   vocabularyFromTurtle,
+  vocabularyToJsonLd,
   vocabularyToTurtle,
   type Heading,
 } from './index.js';
@@ -117,4 +120,43 @@ test('any vocabulary survives being written and read', async () => {
     }),
     { numRuns: 200 },
   );
+});
+
+test('a vocabulary and its headings keep the addresses that they came with, in both forms', async () => {
+  const turtle = `${PREFIX}<https://words.example/all> a skos:ConceptScheme .
+    <https://words.example/7> a skos:Concept ; skos:prefLabel "Lamps" .
+    <https://words.example/8> a skos:Concept ; skos:prefLabel "Lanterns" ; skos:broader <https://words.example/7> .
+    _:b a skos:Concept ; skos:prefLabel "Nameless" ; skos:related <https://words.example/7> .`;
+  const first = vocabularyFromTurtle(turtle);
+  if (!first.ok) throw new Error(first.message);
+  expect(first.vocabulary.address).toBe('https://words.example/all');
+  expect(first.vocabulary.headings.map(({ address }) => address)).toEqual([
+    'https://words.example/7',
+    'https://words.example/8',
+    undefined,
+  ]);
+  const again = vocabularyFromTurtle(await vocabularyToTurtle(first.vocabulary));
+  expect(again.ok && again.vocabulary).toEqual(first.vocabulary);
+  const graph = (JSON.parse(vocabularyToJsonLd(first.vocabulary)) as { '@graph': object[] })['@graph'];
+  expect(graph[2]).toMatchObject({ id: 'https://words.example/8', broader: ['https://words.example/7'] });
+});
+
+test.each([
+  'https://words.example/a> .',
+  'https://words.example/a b',
+  '_:b1',
+  'lamps',
+  'urn:even-lantern:vocabulary:v:A',
+])('the address %s is not kept', (address) => {
+  const collector = skosCollector();
+  const add = (predicate: string, value: string, termType = 'NamedNode') =>
+    collector.add({
+      subject: { value: address },
+      predicate: { value: predicate },
+      object: { termType, value },
+    });
+  add('http://www.w3.org/1999/02/22-rdf-syntax-ns#type', `${SKOS}Concept`);
+  add(`${SKOS}prefLabel`, 'A', 'Literal');
+  const read = collector.end();
+  expect(read.ok && read.vocabulary.headings[0]?.address).toBeUndefined();
 });

@@ -2,7 +2,7 @@
 import { Parser, type DataFactory, type Quad } from 'n3';
 import { textKey } from '../text/index.js';
 import type { Heading, Vocabulary } from './model.js';
-import { ALLOWED_SUBHEADING, DCT, RDF_TYPE, SKOS } from './skos.js';
+import { ALLOWED_SUBHEADING, DCT, ownAddress, RDF_TYPE, SKOS } from './skos.js';
 
 export type SkosResult =
   | {
@@ -168,6 +168,7 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
         related: [...new Set(related)],
         historyNote: namesIn(properties.historyNote)[0] ?? null,
         subheadings: all(properties.subheading).map(({ value }) => value),
+        ...ownAddress(address),
       },
     ];
   });
@@ -180,6 +181,7 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
     name: namesIn(scheme?.[1].title)[0] ?? id,
     release: first('issued') ?? '',
     headings,
+    ...ownAddress(scheme?.[0] ?? ''),
   };
   return { ok: true, vocabulary, notes };
 }

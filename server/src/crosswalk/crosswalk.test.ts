@@ -214,6 +214,13 @@ describe('vocabularies', () => {
     ]);
   });
 
+  test('mappings name the concepts of a file by the addresses that they came with', async () => {
+    await settle('confirmed', 'Planks', { target: 'pier' }).expect(200);
+    const mappings = (await server.get('/api/crosswalk.ttl').expect(200)).text;
+    expect(mappings).toMatch(/harbour:Lanterns> skos:closeMatch .*<urn:a>/);
+    await settle('open', 'Planks', { target: 'pier' }).expect(200);
+  });
+
   test('a newer release tells which headings are withdrawn and which lanes still hold', async () => {
     const content = { ...lanterns, vocabulary: 'pier', label: 'Nails' };
     const elementId = review.elements.find(({ key }) => key === 'C')?.id ?? '';

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, Header, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { crosswalkToCsv, crosswalkToTurtle } from '@even-lantern/core';
+import { crosswalkToCsv } from '@even-lantern/core';
 import { newSettlementSchema, type NewSettlement, type Person } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { Validated } from '../application/validated.js';
@@ -30,8 +30,8 @@ export class CrosswalkController {
   @ApiOperation({ summary: 'The confirmed pairs as SKOS mappings in Turtle' })
   @Header('Content-Type', 'text/turtle; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="crosswalk.ttl"')
-  async turtle(): Promise<string> {
-    return crosswalkToTurtle(await this.crosswalk.settled());
+  turtle(): Promise<string> {
+    return this.crosswalk.asMappings();
   }
 
   @Get('crosswalk.csv')

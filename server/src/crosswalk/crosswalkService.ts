@@ -1,6 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
+  addressesIn,
+  conceptAddress,
+  crosswalkToTurtle,
   headingByLabel,
   readingIn,
   VERDICTS,
@@ -41,6 +44,20 @@ export class CrosswalkService {
       const person = people.find(({ id }) => id === personId)?.name ?? '';
       return [{ vocabulary, label, target, targetLabel, verdict, at, person }];
     });
+  }
+
+  /** The confirmed pairs as SKOS mappings in Turtle, between the addresses that the vocabularies came with. */
+  async asMappings(): Promise<string> {
+    const settled = await this.settled();
+    const addresses = new Map<string, (label: string) => string>();
+    for (const id of new Set(settled.flatMap(({ vocabulary, target }) => [vocabulary, target]))) {
+      const tree = await this.vocabularies.tree(id);
+      if (tree !== null) addresses.set(id, addressesIn(tree.vocabulary));
+    }
+    return crosswalkToTurtle(
+      settled,
+      (vocabulary, label) => addresses.get(vocabulary)?.(label) ?? conceptAddress(vocabulary, label),
+    );
   }
 
   /** @throws ProblemException when a heading is not in its vocabulary */
