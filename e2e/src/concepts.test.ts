@@ -163,7 +163,7 @@ test('a published strategy is pasted, its terms are shown, and those wanted are 
   await (await browser.find(`${lane('I')} button[aria-label^="Paste a list"]`)).click();
   await (await browser.named('Paste a list of terms')).click();
   await browser.press(
-    '1. (lamp$1 or "light box*").zz,yy. (2,041)\n2. exq Light therapy/\n3. dawn qdj3 light\n4. or/1-3\n5. lamp*',
+    '1. (lamp$1 or "light box*").zz,yy. (2,041)\n2. wide Light therapy/\n3. dawn by3 light\n4. or/1-3\n5. lamp*',
   );
   await browser.sees('in the lane already');
   await browser.sees('twice in the list');

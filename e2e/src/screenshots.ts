@@ -50,7 +50,7 @@ async function main(): Promise<void> {
     await shoot('concepts-words');
     await (await browser.find('[aria-label^="Paste a list, and history of the lane adult"]')).click();
     await (await browser.named('Paste a list of terms')).click();
-    await browser.press('1. nurs$ or midwi* or "ward staff"\n2. Hospital staff/\n3. night near5 duty');
+    await browser.press('1. nurs* or midwi* or "ward staff"\n2. hospital staff\n3. night near5 duty');
     await browser.sees('in the lane already');
     await shoot('concepts-paste');
     await (await browser.named('Searches')).click();

@@ -158,7 +158,8 @@ function Hits({
     if (count === undefined || count.hits === null) return null;
     return (
       <p key={database.id} className="pt-1">
-        <Count hits={count.hits} /> <span className="quiet text-xs">records</span>
+        <Count hits={count.hits} />{' '}
+        <span className="quiet text-xs">{counts.length > 1 ? database.name : 'records'}</span>
       </p>
     );
   });

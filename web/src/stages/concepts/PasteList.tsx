@@ -40,7 +40,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
   const settled = useSettled(text, READ_AFTER_MS);
   const pasted = useMemo(() => readPasted(settled), [settled]);
   const rows = useMemo(
-    () => pasted.terms.slice(0, SHOWN).map((term) => rowOf(term, lane, tree, database?.vocabulary?.id ?? '')),
+    () => rowsOf(pasted.terms.slice(0, SHOWN), lane, tree, database?.vocabulary?.id ?? ''),
     [pasted, lane, tree, database],
   );
   const contents = useMemo(() => rows.map(({ content }) => content), [rows]);
@@ -168,6 +168,28 @@ function RowText({ content }: { content: TermContent }) {
       {content.near !== null && <span className="quiet text-xs"> within {content.near} words</span>}
     </>
   );
+}
+
+/** Each pasted term; where plain words are also the name of a heading, that stands behind them for whoever wants it. */
+function rowsOf(
+  terms: readonly PastedTerm[],
+  lane: ReviewLane,
+  tree: VocabularyTree | null,
+  vocabulary: string,
+): Row[] {
+  const rows = terms.map((term) => rowOf(term, lane, tree, vocabulary));
+  const named = new Set(rows.flatMap(({ content }) => (content.kind === 'heading' ? [content.label] : [])));
+  return rows.flatMap((row) => {
+    const { term, content } = row;
+    const plain = content.kind === 'words' && term.near === null && !/[*?]/.test(term.text);
+    const label = plain && tree !== null ? nameOf(tree, term.text) : null;
+    if (label === null || named.has(label)) return [row];
+    named.add(label);
+    const heading = headingContent(vocabulary, label);
+    const present = lane.terms.some((each) => sameTerm(each.content, heading));
+    const against = present ? 'in the lane already' : 'the heading for these words';
+    return [row, { term: { ...term, leftOut: [] }, content: heading, against }];
+  });
 }
 
 /** What a pasted term becomes: a heading of this vocabulary where its shape and name say so, words otherwise. */

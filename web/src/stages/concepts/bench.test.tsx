@@ -173,6 +173,24 @@ test('a pasted list is shown before anything is added, and what is there already
   expect(JSON.stringify(contents)).not.toContain('lantern');
 });
 
+test('plain words that name a heading offer it too, taken only when somebody asks for it', async () => {
+  const { user, asked } = renderInReview(reviewWith([]), (lane) => <PasteList lane={lane} />, {
+    'POST reviews/r1/terms': () => term('new', wordsContent('lamps')),
+  });
+  await user.click(screen.getByRole('button', { name: 'Paste a list of terms' }));
+  await user.click(screen.getByLabelText('A list, or a piece of a published strategy'));
+  await user.paste('phototherapy, lanterns, light therapy');
+  expect(await screen.findByText(/the heading for these words/)).toBeTruthy();
+  const rows = screen.getAllByRole('checkbox').map((box) => (box as HTMLInputElement).checked);
+  expect(rows).toEqual([true, false, true, true]);
+  await user.click(screen.getByLabelText(/Light therapy heading/));
+  await user.click(screen.getByRole('button', { name: 'Add 4 terms' }));
+  const sent = () =>
+    asked.filter(({ path }) => path === 'reviews/r1/terms').map(({ body }) => JSON.stringify(body));
+  await waitFor(() => expect(sent()).toHaveLength(4));
+  expect(sent().filter((body) => body.includes('"label":"Light therapy"'))).toHaveLength(1);
+});
+
 test('a term is held back only with a reason, which is sent with the version that was seen', async () => {
   const own = term('t', wordsContent('work*'), { version: 4 });
   const { user, asked } = renderInReview(reviewWith([own]), () => <HoldBack term={own} asking={false} />, {
