@@ -16,6 +16,7 @@ import { AddedDatabasesController } from '../databases/addedDatabasesController.
 import { ADDED_SERVERS, AddedDatabasesService } from '../databases/addedDatabasesService.js';
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
+import { AskingService } from '../databases/askingService.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { CandidatesService } from '../databases/candidatesService.js';
 import { ReadingService } from '../databases/readingService.js';
@@ -88,6 +89,7 @@ class ApplicationModule {
         { provide: PROGRAMS, useValue: programs },
         { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses } },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors) },
+        AskingService,
         PeopleService,
         PersonPipe,
         ReviewsService,

@@ -1,8 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import { parsePhrase, searchedTerms, termQuery, type Query, type TermQueryResult } from '@even-lantern/core';
-import type { Candidates, Overview, Sample, SampleRequest, TermCount } from '@even-lantern/contract';
+import type {
+  Candidates,
+  IndexWords,
+  Overview,
+  Sample,
+  SampleRequest,
+  TermCount,
+} from '@even-lantern/contract';
 import { badInput } from '../application/problem.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { AskingService } from './askingService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
 import { ReadingService } from './readingService.js';
 
@@ -14,6 +22,7 @@ const OVERVIEW_FACETS = { year: 200, publicationType: 12, heading: 20, keywords:
 export class CandidatesService {
   constructor(
     private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
     private readonly reviews: ReviewsService,
     private readonly readings: ReadingService,
   ) {}
@@ -45,7 +54,7 @@ export class CandidatesService {
     const { said } = await this.readings.readingFor(database, [content]);
     const own = termQuery(content, said);
     if (!own.ok) return { hits: null, error: own.message, records: [] };
-    return this.databases.sample(database, own.query);
+    return this.asking.sample(database, own.query);
   }
 
   /**
@@ -55,7 +64,7 @@ export class CandidatesService {
   async overview(databaseId: string, text: string | null): Promise<Overview> {
     const query: Query = text === null ? { kind: 'everything' } : allWordsOf(text);
     const database = await this.databases.open(databaseId);
-    const { hits, facets } = await this.databases.facets(database, query, OVERVIEW_FACETS);
+    const { hits, facets } = await this.asking.facets(database, query, OVERVIEW_FACETS);
     return {
       text: text ?? '',
       hits,
@@ -67,6 +76,11 @@ export class CandidatesService {
     };
   }
 
+  /** The words of a database's index that begin with some letters. */
+  async words(databaseId: string, letters: string): Promise<IndexWords> {
+    return this.asking.wordsBeginning(await this.databases.open(databaseId), letters);
+  }
+
   private async countOne(
     database: OpenDatabase,
     own: TermQueryResult,
@@ -74,8 +88,8 @@ export class CandidatesService {
   ): Promise<TermCount> {
     if (!own.ok) return { hits: null, adds: null, error: own.message };
     const [counted, adds] = await Promise.all([
-      this.databases.count(database, own.query),
-      others === null ? null : this.databases.count(database, without(own.query, others)),
+      this.asking.count(database, own.query),
+      others === null ? null : this.asking.count(database, without(own.query, others)),
     ]);
     return { ...counted, adds: adds?.hits ?? null };
   }

@@ -52,7 +52,7 @@ export class DatabasesController {
       const message = `Write at least ${MIN_LETTERS_BEFORE_ANY_ENDING} letters of one word.`;
       throw badInput([{ path: 'begins', message }]);
     }
-    return this.databases.wordsBeginning(id, word.word);
+    return this.candidates.words(id, word.word);
   }
 
   @Get('databases/:id/overview')

@@ -4,7 +4,8 @@ import type { Overlap } from '@even-lantern/contract';
 import { LRUCache } from 'lru-cache';
 import { ProblemException } from '../application/problem.js';
 import { DatabaseError } from './databaseConnector.js';
-import { DatabasesService, rememberedFor } from './databasesService.js';
+import { rememberedFor } from './askingService.js';
+import { DatabasesService } from './databasesService.js';
 import { within } from './patience.js';
 import { ReadingService, type ReviewReading } from './readingService.js';
 

@@ -28,6 +28,7 @@ import {
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
+import { AskingService } from './askingService.js';
 import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
 
 /** How terms are said in one database. */
@@ -69,6 +70,7 @@ export interface ReviewReading extends DatabaseReading {
 export class ReadingService {
   constructor(
     private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
     private readonly reviews: ReviewsService,
     private readonly crosswalk: CrosswalkService,
     private readonly lineTexts: LineTextsService,
@@ -158,7 +160,7 @@ export class ReadingService {
           async ({ pattern, field }) =>
             [
               key(pattern, field),
-              await this.databases.wordsMatching(database, pattern, field, release),
+              await this.asking.wordsMatching(database, pattern, field, release),
             ] as const,
         ),
       ),

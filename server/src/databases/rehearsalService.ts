@@ -21,7 +21,8 @@ import type {
   TermCount,
 } from '@even-lantern/contract';
 import { ReadingService } from './readingService.js';
-import { askedText, DatabasesService, type OpenDatabase } from './databasesService.js';
+import { askedText, AskingService } from './askingService.js';
+import type { OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
 const NO_PARTS = { headingsOnly: null, both: null, wordsOnly: null, awaitingHeadings: null };
@@ -33,7 +34,7 @@ const INDEXING = { field: 'indexing', awaiting: 'not yet indexed' };
 @Injectable()
 export class RehearsalService {
   constructor(
-    private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
     private readonly readings: ReadingService,
   ) {}
 
@@ -97,7 +98,7 @@ export class RehearsalService {
       description: describeLine(line, lanes),
       changes: line.changes,
       string: askedText(database, query).text,
-      ...(await this.databases.count(database, query)),
+      ...(await this.asking.count(database, query)),
     };
   }
 
@@ -111,7 +112,7 @@ export class RehearsalService {
       lanes.flatMap((lane) =>
         searchedTerms(lane).map(async (term): Promise<[string, number | null]> => {
           const query = addsQuery(term, lane, read, edits);
-          return [term.id, query === null ? null : (await this.databases.count(database, query)).hits];
+          return [term.id, query === null ? null : (await this.asking.count(database, query)).hits];
         }),
       ),
     );
@@ -128,7 +129,7 @@ export class RehearsalService {
     // The terms do not tell how a lane is made up that somebody wrote by hand.
     if (edits.has(laneKey(lane.id))) return NO_PARTS;
     const { headings, words } = laneParts(lane, read, edits);
-    const count = async (query: Query) => (await this.databases.count(database, query)).hits;
+    const count = async (query: Query) => (await this.asking.count(database, query)).hits;
     const wordsOnly: Query | null =
       headings === null || words === null ? words : { kind: 'not', include: words, exclude: headings };
     const awaiting = database.description.limits[INDEXING.field]?.includes(INDEXING.awaiting) === true;
@@ -163,7 +164,7 @@ export class RehearsalService {
           .filter((line) => line.laneId !== laneId)
           .map((line) => standaloneQuery(line, lines));
         const counted =
-          operands.length === 0 ? null : await this.databases.count(database, { kind: 'and', operands });
+          operands.length === 0 ? null : await this.asking.count(database, { kind: 'and', operands });
         return [laneId ?? '', counted];
       }),
     );
@@ -178,7 +179,7 @@ export class RehearsalService {
         const operands: Query[] = laneLines.slice(0, i + 2).map((each) => standaloneQuery(each, lines));
         return {
           afterLaneId: line.laneId ?? '',
-          ...(await this.databases.count(database, { kind: 'and', operands })),
+          ...(await this.asking.count(database, { kind: 'and', operands })),
         };
       }),
     );

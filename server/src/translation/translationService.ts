@@ -22,7 +22,8 @@ import type {
   TranslatedLoss,
   Translation,
 } from '@even-lantern/contract';
-import { askedText, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { askedText, AskingService } from '../databases/askingService.js';
+import type { OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService, type ReviewReading } from '../databases/readingService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 
@@ -30,7 +31,7 @@ import { LineTextsService } from '../lines/lineTextsService.js';
 @Injectable()
 export class TranslationService {
   constructor(
-    private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
     private readonly readings: ReadingService,
     private readonly lineTexts: LineTextsService,
   ) {}
@@ -81,8 +82,8 @@ export class TranslationService {
     const key = lineKeyOf(line);
     const text = written.get(key);
     const [asked, meant, losses, ofLanes] = await Promise.all([
-      this.databases.countOwn(database, alone.text, dialect?.id ?? 'cql'),
-      this.databases.count(database, whole),
+      this.asking.countOwn(database, alone.text, dialect?.id ?? 'cql'),
+      this.asking.count(database, whole),
       Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
       this.ofLanes(reading, key),
     ]);
@@ -116,14 +117,14 @@ export class TranslationService {
     if (line === undefined) return null;
     const { alone } = translateLine(line, ofLanes.lines, dialect, context);
     const cql = printCql(standaloneQuery(line, ofLanes.lines), { vocabulary: context.vocabulary ?? '' });
-    const { hits, error } = await this.databases.countOwn(database, alone.text, dialect?.id ?? 'cql');
+    const { hits, error } = await this.asking.countOwn(database, alone.text, dialect?.id ?? 'cql');
     return { own: alone.text, cql, hits, error };
   }
 
   /** What a loss comes to, in records. */
   private async measured(database: OpenDatabase, { meant, saidAs, ...loss }: Loss): Promise<TranslatedLoss> {
     const only = (include: Query, exclude: Query): Promise<Counted> =>
-      this.databases.count(database, { kind: 'not', include, exclude });
+      this.asking.count(database, { kind: 'not', include, exclude });
     const [gained, missed] = await Promise.all([only(saidAs, meant), only(meant, saidAs)]);
     return { ...loss, gained: gained.hits, missed: missed.hits };
   }
