@@ -252,4 +252,20 @@ describe('reading headings in a database that has another vocabulary', () => {
     });
     expect(JSON.stringify(result)).not.toContain('"kind":"heading"');
   });
+
+  test.each([
+    ['with narrower', true, ['words cannot say the 2 headings below it']],
+    ['alone', false, []],
+  ])(
+    'of a heading %s, words say only its own names, and what is below it is named as left out',
+    (_how, narrower, lost) => {
+      const without = termQuery(
+        term({ label: 'Boats', narrower }),
+        readingIn(null, [], () => harbour),
+      );
+      expect(without.ok && without.changes.slice(1)).toEqual(lost);
+      const chosen = termQuery(term({ label: 'Boats', narrower }), reading([settle('Boats', null, 'words')]));
+      expect(chosen.ok && chosen.changes.slice(1)).toEqual(lost);
+    },
+  );
 });

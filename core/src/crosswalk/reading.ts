@@ -1,7 +1,8 @@
 /** How headings of one vocabulary are said in a database that has another. */
 import { parsePhrase, type HeadingQuery, type Query } from '../query/index.js';
 import type { TermReading } from '../strategy/index.js';
-import { headingByLabel, type Heading, type VocabularyTree } from '../vocabulary/index.js';
+import { counted } from '../text/index.js';
+import { allNarrower, headingByLabel, type Heading, type VocabularyTree } from '../vocabulary/index.js';
 import type { Settlement } from './model.js';
 
 /** What a heading has been settled to be in another vocabulary. */
@@ -49,7 +50,12 @@ export function readingIn(
     if (target === null) {
       const heading = own === null ? null : headingByLabel(own, query.label);
       const names = heading === null ? [query.label] : wordsFor(heading);
-      return asWords(names, query, 'searched as words, since this database has no headings');
+      return asWords(
+        names,
+        query,
+        below(own, query),
+        'searched as words, since this database has no headings',
+      );
     }
     const { id, name } = target.vocabulary;
     const settled = settledAs(settlements, query.vocabulary, query.label, id);
@@ -63,7 +69,8 @@ export function readingIn(
         return asHeadings(query, settled.labels, target);
       case 'words': {
         const heading = own === null ? null : headingByLabel(own, query.label);
-        return asWords(heading === null ? [query.label] : wordsFor(heading), query, 'searched as words');
+        const names = heading === null ? [query.label] : wordsFor(heading);
+        return asWords(names, query, below(own, query), 'searched as words');
       }
     }
   };
@@ -88,15 +95,32 @@ function asHeadings(query: HeadingQuery, labels: readonly string[], target: Voca
   return { ok: true as const, query: whole, changes };
 }
 
-function asWords(names: readonly string[], { central, subheadings }: HeadingQuery, change: string) {
+/** How many headings a query searches beside its own. */
+function below(tree: VocabularyTree | null, { label, narrower }: HeadingQuery): number {
+  return narrower && tree !== null ? (allNarrower(tree, label)?.length ?? 0) : 0;
+}
+
+/** @param narrower how many headings below it are left out, since their names are not its own */
+function asWords(
+  names: readonly string[],
+  { central, subheadings }: HeadingQuery,
+  narrower: number,
+  change: string,
+) {
   const operands = names.flatMap((name): Query[] => {
     const parsed = parsePhrase(name);
     return parsed.ok ? [{ kind: 'words', field: 'words', phrase: parsed.phrase }] : [];
   });
   const lost = [
+    ...(narrower > 0
+      ? [narrower === 1 ? 'the heading below it' : `the ${counted(narrower, 'heading')} below it`]
+      : []),
     ...(central ? ['that it is central'] : []),
     ...(subheadings.length > 0 ? [`the subheading ${subheadings.join(', ')}`] : []),
   ];
-  const changes = [change, ...(lost.length > 0 ? [`words cannot say ${lost.join(' and ')}`] : [])];
+  const changes = [
+    change,
+    ...(lost.length > 0 ? [`words cannot say ${new Intl.ListFormat('en-GB').format(lost)}`] : []),
+  ];
   return { ok: true as const, query: { kind: 'or', operands } as Query, changes };
 }
