@@ -2,10 +2,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type {
   ExploredServer,
-  GivenRecords,
-  HandAnswer,
   Ledger,
-  NewHandDatabase,
   NewSruDatabase,
   Problem,
   RecordPage,
@@ -15,10 +12,10 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { PERSON_HEADER } from '@even-lantern/contract';
-import { escapeXml, vocabularyToTurtle, type DialectDescription, type Vocabulary } from '@even-lantern/core';
+import { escapeXml, type DialectDescription } from '@even-lantern/core';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
-import { heading, lightReview, vocabulary } from '../testing/lightReview.js';
+import { heading, treeWith } from '../testing/lightReview.js';
 import { indexedConnector } from '../testing/indexedConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { isPublicAddress } from './sru/publicAddresses.js';
@@ -77,24 +74,7 @@ const osier = (address: string, more: Partial<NewSruDatabase> = {}): NewSruDatab
   ...more,
 });
 
-/** A vocabulary of Light, and headings below it. */
-const treeWith = (...below: string[]): Vocabulary => ({
-  ...vocabulary,
-  headings: [
-    ...vocabulary.headings,
-    ...vocabulary.headings.flatMap((light) =>
-      below.map((label) => ({ ...light, label, broader: [light.label], entryTerms: [] })),
-    ),
-  ],
-});
-
 const body = <T>(response: { body: unknown }) => response.body as T;
-const put = (path: string, content: object) =>
-  request(application.application.getHttpServer())
-    .put(path)
-    .set({ Host: 'localhost', [PERSON_HEADER]: application.person })
-    .send(content);
-
 describe('an SRU server that is added by its address', () => {
   beforeEach(async () => {
     application = await testApplication({}, undefined, { privateAddresses: true });
@@ -232,7 +212,7 @@ describe('an SRU server that is added by its address', () => {
     const database = osier(await plainServer());
     await application.post('/api/databases', database);
     const named = { ...database, name: 'Osier Deposits', dialect: { ...database.dialect, lacks: ['near'] } };
-    expect((await put('/api/databases/osier', named)).body).toEqual({ id: 'osier', ...named });
+    expect((await application.put('/api/databases/osier', named)).body).toEqual({ id: 'osier', ...named });
     expect((await application.get('/api/databases')).body).toMatchObject({
       databases: [{ id: 'osier', name: 'Osier Deposits', dialect: { lacks: ['near'] } }],
     });
@@ -240,9 +220,12 @@ describe('an SRU server that is added by its address', () => {
     await application.application.close();
     application = await testApplication({}, storePath, { privateAddresses: true });
     expect((await application.get('/api/databases/osier/said')).body).toEqual({ id: 'osier', ...named });
-    const elsewhere = await put('/api/databases/osier', { ...named, address: 'http://example.org/' });
+    const elsewhere = await application.put('/api/databases/osier', {
+      ...named,
+      address: 'http://example.org/',
+    });
     expect(body<Problem>(elsewhere).title).toMatch(/add it as another database/);
-    expect((await put('/api/databases/none', named)).status).toBe(404);
+    expect((await application.put('/api/databases/none', named)).status).toBe(404);
   });
 
   test('while it does not answer it is told as failing by its name, and can still be changed', async () => {
@@ -251,7 +234,9 @@ describe('an SRU server that is added by its address', () => {
     server?.closeAllConnections();
     await new Promise((done) => server?.close(done));
     server = undefined;
-    expect((await put('/api/databases/osier', { ...database, name: 'Osier Deposits' })).status).toBe(200);
+    expect(
+      (await application.put('/api/databases/osier', { ...database, name: 'Osier Deposits' })).status,
+    ).toBe(200);
     expect((await application.get('/api/databases')).body).toMatchObject({
       databases: [],
       failed: [{ id: 'osier', name: 'Osier Deposits', added: true }],
@@ -298,145 +283,4 @@ test('addresses of this machine and its networks are refused unless the server i
     Array(5).fill(false),
   );
   expect(['9.9.9.9', '2620:fe::fe'].map(isPublicAddress)).toEqual([true, true]);
-});
-
-describe('a database that is asked by hand', () => {
-  const database: NewHandDatabase = {
-    how: 'hand', name: 'Ferrow Index', description: '', release: '', vocabulary: null,
-    dialect: { kind: 'corvane', names: { words: 'any' }, lacks: [] },
-  }; // prettier-ignore
-  const RIS = (...titles: string[]) =>
-    titles.map((title) => `TY  - JOUR\nTI  - ${title}\nPY  - 2020\nER  - \n`).join('');
-  const give = (answer: HandAnswer, file: string) =>
-    request(application.application.getHttpServer())
-      .post(`/api/databases/ferrow-index/answers/${answer.id}/records`)
-      .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/plain' })
-      .send(file);
-
-  beforeEach(async () => {
-    application = await testApplication({});
-    await application.post('/api/databases', database);
-  });
-
-  test('gets strings in its dialect; counts are entered, corrected, and counted again everywhere', async () => {
-    const review = await application.reviewWithLane();
-    const path = `/api/reviews/${review.id}/rehearsal?database=ferrow-index`;
-    expect(body<Rehearsal>(await application.get(path)).whole.error).toBe(
-      'Nobody has entered what it finds yet.',
-    );
-    const { lines } = body<Translation>(await application.get(path.replace('rehearsal', 'translation')));
-    expect(lines.at(-1)?.sent).toBe('any("light")');
-    for (const hits of [31, 3]) {
-      const answer = await put('/api/databases/ferrow-index/answers', { text: ' any( "light" )', hits });
-      expect(body<HandAnswer>(answer)).toMatchObject({ hits, enteredBy: 'Ada', records: 0 });
-      expect(body<Rehearsal>(await application.get(path)).whole.hits).toBe(hits);
-    }
-  });
-
-  test('is run and logged with the records of its files, each once', async () => {
-    const review = await application.reviewWithLane();
-    const start = () =>
-      application.post(`/api/reviews/${review.id}/runs`, {
-        database: 'ferrow-index',
-        timeZone: 'Europe/Lisbon',
-      });
-    expect(body<Problem>(await start()).title).toMatch(
-      /Enter what the whole strategy finds in Ferrow Index first/,
-    );
-    const answer = body<HandAnswer>(
-      await put('/api/databases/ferrow-index/answers', { text: 'any("light")', hits: 3 }),
-    );
-    expect(body<GivenRecords>(await give(answer, RIS('One', 'Two')))).toEqual({
-      read: 2,
-      added: 2,
-      total: 2,
-      troubles: [],
-    });
-    expect(body<GivenRecords>(await give(answer, RIS('Two', 'Three')))).toMatchObject({
-      read: 2,
-      added: 1,
-      total: 3,
-    });
-    const run = body<Run>(await start());
-    await application.application.get(RunsService).finished(run.id);
-    const { entries } = body<Ledger>(await application.get(`/api/reviews/${review.id}/ledger`));
-    expect(entries[0]?.content).toMatchObject({
-      outcome: 'complete',
-      hits: 3,
-      fetched: 3,
-      dialect: 'call form, asked by hand: counts entered, records from exported files',
-    });
-    const { rows } = body<RecordPage>(await application.get(`/api/reviews/${review.id}/records`));
-    expect(rows.map(({ title }) => title)).toEqual(['One', 'Two', 'Three']);
-  });
-
-  test('a run with fewer records than were counted says so, and keeps what there is', async () => {
-    const review = await application.reviewWithLane();
-    const answer = body<HandAnswer>(
-      await put('/api/databases/ferrow-index/answers', { text: 'any("light")', hits: 5 }),
-    );
-    await give(answer, RIS('One'));
-    const run = body<Run>(
-      await application.post(`/api/reviews/${review.id}/runs`, {
-        database: 'ferrow-index',
-        timeZone: 'Europe/Lisbon',
-      }),
-    );
-    expect(await application.application.get(RunsService).finished(run.id)).toMatchObject({
-      status: 'interrupted',
-      fetched: 1,
-      reason: expect.stringContaining('gave 1 of 5 records'),
-    });
-  });
-
-  test('has its headings from a vocabulary that another database serves', async () => {
-    await application.application.close();
-    const light = await lightReview({}, heading);
-    application = light.server;
-    const named = { kind: 'mindry', names: { heading: 'topic' }, lacks: [] };
-    await application.post('/api/databases', { ...database, vocabulary: 'tree', dialect: named });
-    const { lines, problems } = body<Translation>(
-      await application.get(`/api/reviews/${light.review.id}/translation?database=ferrow-index`),
-    );
-    expect(problems).toEqual([]);
-    expect(lines[0]).toMatchObject({ sent: 'topic.below:"Light"', losses: [] });
-    expect((await application.post('/api/databases', { ...database, vocabulary: 'none' })).status).toBe(404);
-  });
-
-  test('of a vocabulary that was read from a file it has the release that was read last', async () => {
-    const readIn = async (tree: Vocabulary) =>
-      request(application.application.getHttpServer())
-        .post('/api/vocabularies')
-        .query({ file: 'tree.ttl' })
-        .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/turtle' })
-        .send(await vocabularyToTurtle({ ...tree, id: 'file-tree' }))
-        .expect(201);
-    await readIn(treeWith('Lamps'));
-    const dialect = { kind: 'mindry', names: {}, lacks: ['narrower'] };
-    await application.post('/api/databases', { ...database, vocabulary: 'file-tree', dialect });
-    const review = await application.reviewWithLane();
-    const elementId = review.elements.find(({ key }) => key === 'I')?.id;
-    const content = { ...heading, vocabulary: 'file-tree' };
-    await application.post(`/api/reviews/${review.id}/terms`, { elementId, origin: 'typed', content });
-    const sent = async () =>
-      body<Translation>(
-        await application.get(`/api/reviews/${review.id}/translation?database=ferrow-index-2`),
-      ).lines[0]?.sent;
-    expect(await sent()).toBe('(descriptor:"Light" OR descriptor:"Lamps")');
-    await readIn(treeWith('Torches'));
-    expect(await sent()).toBe('(descriptor:"Light" OR descriptor:"Torches")');
-  });
-
-  test('a string or a file that cannot be read is refused with its place', async () => {
-    expect(
-      body<Problem>(await put('/api/databases/ferrow-index/answers', { text: 'any("light"', hits: 1 })).title,
-    ).toMatch(/end of the call/);
-    const answer = body<HandAnswer>(
-      await application.post('/api/databases/ferrow-index/answers', { text: 'any("a")' }),
-    );
-    expect(answer.hits).toBeNull();
-    expect(body<Problem>(await give(answer, 'Dear all')).errors?.[0]?.path).toBe('line 1');
-    expect((await give(answer, ' ')).status).toBe(400);
-    expect((await put('/api/databases/corvane/answers', { text: 'any("a")', hits: 1 })).status).toBe(404);
-  });
 });

@@ -1,5 +1,4 @@
 import {
-  PERSON_HEADER,
   type LineTextChange,
   type Problem,
   type Rehearsal,
@@ -7,7 +6,6 @@ import {
   type Translation,
 } from '@even-lantern/contract';
 import { headingCalled, indexVocabulary } from '@even-lantern/core';
-import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
 import { heading, lightReview, vocabulary, words, type LightReview } from '../testing/lightReview.js';
 
@@ -15,10 +13,13 @@ let light: LightReview;
 afterEach(() => light.server.application.close());
 
 const write = (change: Partial<LineTextChange>) =>
-  request(light.server.application.getHttpServer())
-    .put(`/api/reviews/${light.review.id}/lines`)
-    .set({ Host: 'localhost', [PERSON_HEADER]: light.server.person })
-    .send({ database: 'db', line: 'whole', language: 'own', version: 0, ...change });
+  light.server.put(`/api/reviews/${light.review.id}/lines`, {
+    database: 'db',
+    line: 'whole',
+    language: 'own',
+    version: 0,
+    ...change,
+  });
 const written = async (change: Partial<LineTextChange>) =>
   (await write(change).expect(200)).body as Translation;
 const rehearse = async () =>

@@ -82,3 +82,14 @@ export const heading: TermContent = {
   central: false,
   subheadings: [],
 };
+
+/** A vocabulary of Light, and headings below it. */
+export const treeWith = (...below: string[]): Vocabulary => ({
+  ...vocabulary,
+  headings: [
+    ...vocabulary.headings,
+    ...vocabulary.headings.flatMap((light) =>
+      below.map((label) => ({ ...light, label, broader: [light.label], entryTerms: [] })),
+    ),
+  ],
+});

@@ -1,13 +1,11 @@
 import { emptyRecord, type TermField, type Vocabulary } from '@even-lantern/core';
 import {
-  PERSON_HEADER,
   type DatabaseChoice,
   type Rehearsal,
   type Review,
   type Run,
   type Translation,
 } from '@even-lantern/contract';
-import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
 import { heading, lightReview, vocabulary, words } from '../testing/lightReview.js';
 import type { TestApplication } from '../testing/testApplication.js';
@@ -141,11 +139,7 @@ test('databases are chosen for a review, and one left out keeps the reason and w
   const review = await reviewIn({}, words('light'));
   const path = `/api/reviews/${review.id}/databases`;
   expect((await server.get(path)).body).toEqual([]);
-  const put = (database: string, body: object) =>
-    request(server.application.getHttpServer())
-      .put(`${path}/${database}`)
-      .set({ Host: 'localhost', [PERSON_HEADER]: server.person })
-      .send(body);
+  const put = (database: string, body: object) => server.put(`${path}/${database}`, body);
   await put('db', { chosen: true, note: '' }).expect(200);
   const [choice, ...more] = (await put('db', { chosen: false, note: 'Too small' }).expect(200))
     .body as DatabaseChoice[];

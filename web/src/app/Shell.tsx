@@ -1,7 +1,7 @@
 /** The frame: header, stage rail, stage area, ledger strip. */
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { releaseText } from '../parts/release.js';
-import { elementShape, questionSentence, counted, formatCount } from '@even-lantern/core';
+import { counted, elementShape, formatCount, questionSentence } from '@even-lantern/core';
 import { lanesOfReview } from './lanes.js';
 import {
   BookOpen,

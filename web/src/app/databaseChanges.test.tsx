@@ -21,6 +21,11 @@ test('a database that answers again makes them out of date, too', () => {
   expect(outOfDateBy(list([database]), list([]), [tree])).toEqual(['Counts', 'Vocabularies']);
 });
 
+test('one that goes away makes nothing of the others out of date', () => {
+  const other = { ...database, id: 'other' };
+  expect(outOfDateBy(list([other]), list([database, other]), [tree])).toEqual([]);
+});
+
 test('where nothing changed, or nothing was known before, nothing is asked again', () => {
   expect(outOfDateBy(list([database]), list([{ ...database }]), [tree])).toEqual([]);
   expect(outOfDateBy(list([database]), undefined, undefined)).toEqual([]);

@@ -1,5 +1,5 @@
 /** What a new list of databases makes out of date: releases and vocabularies change while people work. */
-import type { DatabaseList, VocabularySummary } from '@even-lantern/contract';
+import type { DatabaseList, DatabaseProfile, VocabularySummary } from '@even-lantern/contract';
 
 export type OutOfDate = 'Counts' | 'Vocabularies';
 
@@ -12,7 +12,9 @@ export function outOfDateBy(
   before: DatabaseList | undefined,
   vocabularies: readonly VocabularySummary[] | undefined,
 ): OutOfDate[] {
-  const changed = before !== undefined && statesOf(after) !== statesOf(before);
+  const known = new Set(before?.databases.map(stateOf));
+  // One that goes away changes nothing of the others; what it told stays until it answers again.
+  const changed = before !== undefined && after.databases.some((each) => !known.has(stateOf(each)));
   // A database that was late when vocabularies were listed answers now.
   const unlisted = after.databases.some(
     ({ vocabulary }) => vocabulary !== null && vocabularies?.every(({ id }) => id !== vocabulary.id) === true,
@@ -20,6 +22,6 @@ export function outOfDateBy(
   return [...(changed ? ['Counts' as const] : []), ...(changed || unlisted ? ['Vocabularies' as const] : [])];
 }
 
-function statesOf({ databases }: DatabaseList): string {
-  return JSON.stringify(databases.map(({ id, release, vocabulary }) => [id, release, vocabulary?.id]));
+function stateOf({ id, release, vocabulary }: DatabaseProfile): string {
+  return JSON.stringify([id, release, vocabulary?.id]);
 }

@@ -1,4 +1,4 @@
-import { describeTerm, searchedTerms, settledAs, counted } from '@even-lantern/core';
+import { counted, describeTerm, searchedTerms, settledAs } from '@even-lantern/core';
 import type { DatabaseProfile, Rehearsal, ReviewTerm, VocabularySummary } from '@even-lantern/contract';
 import { ArrowLeft } from 'lucide-react';
 import { api } from '../../app/api.js';

@@ -1,11 +1,11 @@
 import {
+  counted,
   headingByLabel,
   readPasted,
   textKey,
   type PastedTerm,
   type TermContent,
   type VocabularyTree,
-  counted,
 } from '@even-lantern/core';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';

@@ -1,6 +1,6 @@
 import { useReview } from '../../app/useReview.js';
 import { useDraggable } from '@dnd-kit/core';
-import { describeTerm, type Settled, formatCount } from '@even-lantern/core';
+import { describeTerm, formatCount, type Settled } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Signpost, TriangleAlert } from 'lucide-react';
 import { useSettledHere } from '../../app/useCrosswalk.js';

@@ -1,4 +1,4 @@
-import { questionTypeOf, formatCount } from '@even-lantern/core';
+import { formatCount, questionTypeOf } from '@even-lantern/core';
 import type { DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
 import { Link, useParams } from 'react-router';
 import { api, problemOf } from '../../app/api.js';

@@ -1,13 +1,13 @@
 /** What the list of databases and the page of each have in common. */
 import {
+  counted,
   dialectFrom,
   questionTypeOf,
   recommend,
+  type Advice,
   type Dialect,
   type QuestionType,
   type Recommendation,
-  type Advice,
-  counted,
 } from '@even-lantern/core';
 import type {
   DatabaseChoice,

@@ -43,7 +43,7 @@ export function DatabasesStage() {
         <p className="quiet">
           The question asks {QUESTIONS[type]}.{' '}
           <Named names={advised('begin')} before="Begin with" after="." />
-          <Named names={advised('add')} before="Add" after="for what only they have." />
+          <Named names={advised('add')} before="Add" after=" for what only they have." />
           Choose below, and write why a database is left out.
         </p>
       </div>
@@ -73,7 +73,6 @@ function Named({ names, before, after }: { names: string[]; before: string; afte
   return (
     <>
       {before} <b className="text-base-content">{new Intl.ListFormat('en-GB').format(names)}</b>
-      {after === '.' ? '' : ' '}
       {after}{' '}
     </>
   );

@@ -1,4 +1,4 @@
-import { elementShape, type TermContent, formatCount } from '@even-lantern/core';
+import { elementShape, formatCount, type TermContent } from '@even-lantern/core';
 import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';

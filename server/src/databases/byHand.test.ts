@@ -1,0 +1,167 @@
+/** A database that no program can ask: people enter what it finds, and give the files that it exports. */
+import {
+  PERSON_HEADER,
+  type GivenRecords,
+  type HandAnswer,
+  type Ledger,
+  type NewHandDatabase,
+  type Problem,
+  type RecordPage,
+  type Rehearsal,
+  type Run,
+  type Translation,
+} from '@even-lantern/contract';
+import { vocabularyToTurtle, type Vocabulary } from '@even-lantern/core';
+import request from 'supertest';
+import { RunsService } from '../runs/runsService.js';
+import { heading, lightReview, treeWith } from '../testing/lightReview.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+
+let application: TestApplication;
+afterEach(() => application.application.close());
+
+const body = <T>(response: { body: unknown }) => response.body as T;
+const database: NewHandDatabase = {
+  how: 'hand', name: 'Ferrow Index', description: '', release: '', vocabulary: null,
+  dialect: { kind: 'corvane', names: { words: 'any' }, lacks: [] },
+}; // prettier-ignore
+const RIS = (...titles: string[]) =>
+  titles.map((title) => `TY  - JOUR\nTI  - ${title}\nPY  - 2020\nER  - \n`).join('');
+const give = (answer: HandAnswer, file: string) =>
+  request(application.application.getHttpServer())
+    .post(`/api/databases/ferrow-index/answers/${answer.id}/records`)
+    .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/plain' })
+    .send(file);
+
+beforeEach(async () => {
+  application = await testApplication({});
+  await application.post('/api/databases', database);
+});
+
+test('gets strings in its dialect; counts are entered, corrected, and counted again everywhere', async () => {
+  const review = await application.reviewWithLane();
+  const path = `/api/reviews/${review.id}/rehearsal?database=ferrow-index`;
+  expect(body<Rehearsal>(await application.get(path)).whole.error).toBe(
+    'Nobody has entered what it finds yet.',
+  );
+  const { lines } = body<Translation>(await application.get(path.replace('rehearsal', 'translation')));
+  expect(lines.at(-1)?.sent).toBe('any("light")');
+  for (const hits of [31, 3]) {
+    const answer = await application.put('/api/databases/ferrow-index/answers', {
+      text: ' any( "light" )',
+      hits,
+    });
+    expect(body<HandAnswer>(answer)).toMatchObject({ hits, enteredBy: 'Ada', records: 0 });
+    expect(body<Rehearsal>(await application.get(path)).whole.hits).toBe(hits);
+  }
+});
+
+test('is run and logged with the records of its files, each once', async () => {
+  const review = await application.reviewWithLane();
+  const start = () =>
+    application.post(`/api/reviews/${review.id}/runs`, {
+      database: 'ferrow-index',
+      timeZone: 'Europe/Lisbon',
+    });
+  expect(body<Problem>(await start()).title).toMatch(
+    /Enter what the whole strategy finds in Ferrow Index first/,
+  );
+  const answer = body<HandAnswer>(
+    await application.put('/api/databases/ferrow-index/answers', { text: 'any("light")', hits: 3 }),
+  );
+  expect(body<GivenRecords>(await give(answer, RIS('One', 'Two')))).toEqual({
+    read: 2,
+    added: 2,
+    total: 2,
+    troubles: [],
+  });
+  expect(body<GivenRecords>(await give(answer, RIS('Two', 'Three')))).toMatchObject({
+    read: 2,
+    added: 1,
+    total: 3,
+  });
+  const run = body<Run>(await start());
+  await application.application.get(RunsService).finished(run.id);
+  const { entries } = body<Ledger>(await application.get(`/api/reviews/${review.id}/ledger`));
+  expect(entries[0]?.content).toMatchObject({
+    outcome: 'complete',
+    hits: 3,
+    fetched: 3,
+    dialect: 'call form, asked by hand: counts entered, records from exported files',
+  });
+  const { rows } = body<RecordPage>(await application.get(`/api/reviews/${review.id}/records`));
+  expect(rows.map(({ title }) => title)).toEqual(['One', 'Two', 'Three']);
+});
+
+test('a run with fewer records than were counted says so, and keeps what there is', async () => {
+  const review = await application.reviewWithLane();
+  const answer = body<HandAnswer>(
+    await application.put('/api/databases/ferrow-index/answers', { text: 'any("light")', hits: 5 }),
+  );
+  await give(answer, RIS('One'));
+  const run = body<Run>(
+    await application.post(`/api/reviews/${review.id}/runs`, {
+      database: 'ferrow-index',
+      timeZone: 'Europe/Lisbon',
+    }),
+  );
+  expect(await application.application.get(RunsService).finished(run.id)).toMatchObject({
+    status: 'interrupted',
+    fetched: 1,
+    reason: expect.stringContaining('gave 1 of 5 records'),
+  });
+});
+
+test('has its headings from a vocabulary that another database serves', async () => {
+  await application.application.close();
+  const light = await lightReview({}, heading);
+  application = light.server;
+  const named = { kind: 'mindry', names: { heading: 'topic' }, lacks: [] };
+  await application.post('/api/databases', { ...database, vocabulary: 'tree', dialect: named });
+  const { lines, problems } = body<Translation>(
+    await application.get(`/api/reviews/${light.review.id}/translation?database=ferrow-index`),
+  );
+  expect(problems).toEqual([]);
+  expect(lines[0]).toMatchObject({ sent: 'topic.below:"Light"', losses: [] });
+  expect((await application.post('/api/databases', { ...database, vocabulary: 'none' })).status).toBe(404);
+});
+
+test('of a vocabulary that was read from a file it has the release that was read last', async () => {
+  const readIn = async (tree: Vocabulary) =>
+    request(application.application.getHttpServer())
+      .post('/api/vocabularies')
+      .query({ file: 'tree.ttl' })
+      .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/turtle' })
+      .send(await vocabularyToTurtle({ ...tree, id: 'file-tree' }))
+      .expect(201);
+  await readIn(treeWith('Lamps'));
+  const dialect = { kind: 'mindry', names: {}, lacks: ['narrower'] };
+  await application.post('/api/databases', { ...database, vocabulary: 'file-tree', dialect });
+  const review = await application.reviewWithLane();
+  const elementId = review.elements.find(({ key }) => key === 'I')?.id;
+  const content = { ...heading, vocabulary: 'file-tree' };
+  await application.post(`/api/reviews/${review.id}/terms`, { elementId, origin: 'typed', content });
+  const sent = async () =>
+    body<Translation>(await application.get(`/api/reviews/${review.id}/translation?database=ferrow-index-2`))
+      .lines[0]?.sent;
+  expect(await sent()).toBe('(descriptor:"Light" OR descriptor:"Lamps")');
+  await readIn(treeWith('Torches'));
+  expect(await sent()).toBe('(descriptor:"Light" OR descriptor:"Torches")');
+});
+
+test('a string or a file that cannot be read is refused with its place', async () => {
+  expect(
+    body<Problem>(
+      await application.put('/api/databases/ferrow-index/answers', { text: 'any("light"', hits: 1 }),
+    ).title,
+  ).toMatch(/end of the call/);
+  const answer = body<HandAnswer>(
+    await application.post('/api/databases/ferrow-index/answers', { text: 'any("a")' }),
+  );
+  expect(answer.hits).toBeNull();
+  expect(body<Problem>(await give(answer, 'Dear all')).errors?.[0]?.path).toBe('line 1');
+  expect((await give(answer, ' ')).status).toBe(400);
+  expect(
+    (await application.put('/api/databases/corvane/answers', { text: 'any("a")', hits: 1 })).status,
+  ).toBe(404);
+});
