@@ -13,13 +13,14 @@ import {
 } from '../model.js';
 import { normaliseQuery } from '../normalise.js';
 import { parsePhrase, type PhraseProblem } from '../phrase.js';
+import { interpretLimit, interpretYear } from './interpretLimits.js';
+import { modifierName, refuseModifiers, Stop, stop } from './stop.js';
 import {
   parseCqlSyntax,
   unescapeQuoted,
   type CqlBoolean,
   type CqlClause,
   type CqlError,
-  type CqlModifier,
   type CqlNode,
   type CqlSortKey,
   type MixedOperators,
@@ -68,16 +69,6 @@ const PHRASE_DIAGNOSTICS: Readonly<Record<PhraseProblem, number>> = {
   'star-not-at-end': 28,
   'no-letters': 27,
 };
-
-class Stop extends Error {
-  constructor(readonly error: CqlError) {
-    super(error.message);
-  }
-}
-
-function stop(diagnostic: number, at: number, found: string, expected: string, message: string): never {
-  throw new Stop({ diagnostic, at, found, expected, message });
-}
 
 /**
  * Reads CQL text as a query.
@@ -331,79 +322,10 @@ function refuseOtherVocabulary(clause: CqlClause, { vocabulary }: CqlOptions): v
   }
 }
 
-function interpretYear(clause: CqlClause): Query {
-  refuseModifiers(clause, []);
-  const relation = clause.relation ?? '=';
-  const years = unescapeQuoted(clause.term.text).trim().split(/\s+/);
-  const year = (text: string | undefined): number => {
-    if (text !== undefined && /^\d{4}$/.test(text)) return Number(text);
-    return stop(
-      36,
-      clause.term.at,
-      text ?? '',
-      'a year of four digits',
-      'A year is written with four digits.',
-    );
-  };
-  const range = (from: number | null, to: number | null): Query => ({
-    kind: 'limit',
-    field: 'year',
-    from,
-    to,
-  });
-  const single = () => {
-    if (years.length !== 1) stop(36, clause.term.at, years.join(' '), 'one year', 'Give one year.');
-    return year(years[0]);
-  };
-  switch (relation) {
-    case 'within':
-      if (years.length !== 2)
-        stop(36, clause.term.at, years.join(' '), 'two years', 'within takes two years.');
-      return range(year(years[0]), year(years[1]));
-    case '=':
-    case '==':
-      return range(single(), single());
-    case '>=':
-      return range(single(), null);
-    case '<=':
-      return range(null, single());
-    case '>':
-      return range(single() + 1, null);
-    case '<':
-      return range(null, single() - 1);
-    default:
-      return stop(19, clause.at, relation, 'within, =, <= or >=', `“${relation}” does not go with a year.`);
-  }
-}
-
-function interpretLimit(clause: CqlClause, field: string): Query {
-  refuseModifiers(clause, []);
-  const relation = clause.relation ?? '==';
-  if (relation !== '==' && relation !== '=' && relation !== 'exact') {
-    stop(19, clause.at, relation, '==', `“${relation}” does not go with ${field}: use ==.`);
-  }
-  const value = unescapeQuoted(clause.term.text).trim();
-  if (value === '') stop(27, clause.term.at, '', 'a value', 'The value is empty.');
-  return { kind: 'limit', field, values: [value] };
-}
-
 function interpretLine(clause: CqlClause): Query {
   const match = /^L([1-9]\d{0,5})$/i.exec(unescapeQuoted(clause.term.text));
   if (match === null) {
     return stop(51, clause.term.at, clause.term.text, 'L and a number', 'A line is named L1, L2 and so on.');
   }
   return { kind: 'line', line: Number(match[1]) };
-}
-
-function modifierName(modifier: CqlModifier): string {
-  return modifier.name.toLowerCase().replace(/^el\./, '');
-}
-
-function refuseModifiers(clause: CqlClause, allowed: readonly string[]): void {
-  for (const modifier of clause.modifiers) {
-    if (!allowed.includes(modifierName(modifier))) {
-      const expected = allowed.length > 0 ? allowed.join(', ') : 'no modifier';
-      stop(20, modifier.at, modifier.name, expected, `The modifier “${modifier.name}” is not known here.`);
-    }
-  }
 }
