@@ -18,6 +18,26 @@ export default typescript.config(
     rules: { '@typescript-eslint/no-extraneous-class': 'off' },
   },
   {
+    // One place opens transactions: the store. Everybody else changes through its queue.
+    files: ['server/**/*.ts'],
+    ignores: ['server/src/store/**'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: 'typeorm', importNames: ['DataSource', 'QueryRunner'], message: 'Use the Store.' }],
+        },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'MemberExpression[property.name=/^(transaction|startTransaction|createQueryRunner)$/]',
+          message: 'Changes go through Store.write, one after the other.',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },

@@ -5,9 +5,13 @@ import { answering, server, standIns, together } from './programs.mjs';
 preparePackages();
 buildPrograms();
 together([
-  { command: 'npx', args: ['tsc', '-b', 'tsconfig.build.json', '--watch', '--preserveWatchOutput'] },
+  {
+    name: 'The compiler',
+    command: 'npx',
+    args: ['tsc', '-b', 'tsconfig.build.json', '--watch', '--preserveWatchOutput'],
+  },
   standIns('--watch'),
-  { command: 'npm', args: ['run', 'dev', '-w', 'web'] },
+  { name: 'The interface', command: 'npm', args: ['run', 'dev', '-w', 'web'] },
 ]);
 await answering(`http://127.0.0.1:${process.env.STANDINS_PORT ?? '4311'}/`);
 together([server('--watch')]);

@@ -76,9 +76,11 @@ const address = Joi.string()
   .trim()
   .max(2000)
   .uri({ scheme: ['http', 'https'] })
+  .custom((value: string, { error }) => (URL.canParse(value) ? value : error('string.uri')))
   .required()
   .messages({
     'string.empty': 'Write the address of the SRU server.',
+    'string.uri': 'This is no address that can be called: look at its name and port.',
     'string.uriCustomScheme': 'Write the whole address, which begins with http:// or https://.',
   });
 

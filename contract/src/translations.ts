@@ -53,6 +53,14 @@ export interface TranslatedLine extends ShownLine, Counted {
   lanes: FromLanes | null;
 }
 
+/** A line was written by hand, or taken back: that much is kept, whatever becomes of the rest. */
+export interface LineWritten {
+  /** how often it has been written or taken back now */
+  version: number;
+  /** the strategy as it stands now; null where it could not be told, and is to be asked for again */
+  translation: Translation | null;
+}
+
 /** A strategy in the dialect of one database. */
 export interface Translation {
   database: string;

@@ -4,32 +4,47 @@ import { createApplication } from './application/application.js';
 import { DatabasesService } from './databases/databasesService.js';
 import { shippedServer, sruConnector } from './databases/sru/connector.js';
 import { DemoService } from './demo/demoService.js';
+import { storeTroubleIn } from './store/storeTrouble.js';
 
 /** The databases that ship with the program. */
 const STAND_INS = ['corvane', 'wardline', 'mindry', 'assayhouse', 'skein'];
+/** Started again, it would end again: what starts the programs need not try (EX_CONFIG of sysexits). */
+const CANNOT_START = 78;
 
 const port = Number(process.env.PORT ?? 4310);
 const standInsPort = Number(process.env.STANDINS_PORT ?? 4311);
 const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
 
-const application = await createApplication({
-  storePath: join(dataFolder, 'even-lantern.sqlite'),
-  connectors: new Map(
-    STAND_INS.map((id) => [id, sruConnector(shippedServer(`http://127.0.0.1:${standInsPort}/sru/${id}`))]),
-  ),
-  privateAddresses: process.env.EVEN_LANTERN_PRIVATE_ADDRESSES === 'yes',
-  programs: import.meta.dirname,
-  webFolder: join(import.meta.dirname, '..', '..', 'web', 'dist'),
-});
-await application.init();
-await application.get(DemoService).fillIfEmpty();
+// Where whatever started this has gone, nobody would ever end it.
+process.once('disconnect', () => process.kill(process.pid, 'SIGTERM'));
+
 try {
+  const application = await createApplication({
+    storePath: join(dataFolder, 'even-lantern.sqlite'),
+    connectors: new Map(
+      STAND_INS.map((id) => [id, sruConnector(shippedServer(`http://127.0.0.1:${standInsPort}/sru/${id}`))]),
+    ),
+    privateAddresses: process.env.EVEN_LANTERN_PRIVATE_ADDRESSES === 'yes',
+    programs: import.meta.dirname,
+    webFolder: join(import.meta.dirname, '..', '..', 'web', 'dist'),
+  });
+  await application.init();
+  await application.get(DemoService).fillIfEmpty();
   await application.listen(port, '127.0.0.1');
   console.log(`Even Lantern: http://localhost:${port}`);
   await application.get(DatabasesService).makeReady();
 } catch (error) {
-  console.error(
-    `Even Lantern cannot listen on port ${port}: ${error instanceof Error ? error.message : String(error)}`,
-  );
-  process.exit(1);
+  console.error(whyNot(error));
+  process.exit(CANNOT_START);
+}
+
+/** In a sentence or two, for the person who started it. */
+function whyNot(error: unknown): string {
+  const trouble = storeTroubleIn(error);
+  if (trouble !== null) return `Even Lantern cannot start. ${trouble.message} ${trouble.advice}`;
+  const code = typeof error === 'object' && error !== null && 'code' in error ? error.code : null;
+  if (code === 'EADDRINUSE') {
+    return `Even Lantern cannot start: another program listens on port ${port}. End it, or choose another port with PORT.`;
+  }
+  return `Even Lantern cannot start: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`;
 }

@@ -2,6 +2,9 @@
 import { join } from 'node:path';
 import { openDatabases, standInApplication } from './application.js';
 
+/** Started again, it would end again: what starts the programs need not try (EX_CONFIG of sysexits). */
+const CANNOT_START = 78;
+
 const port = Number(process.env.STANDINS_PORT ?? 4311);
 const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
 const contentFolder = join(import.meta.dirname, '..', 'content');
@@ -19,11 +22,17 @@ const databases = openDatabases({ contentFolder, dataFolder: join(dataFolder, 's
 const application = standInApplication(databases);
 const server = application.listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
-    console.error(`The stand-ins cannot listen on port ${port}: ${error.message}`);
-    process.exit(1);
+    const taken = 'code' in error && error.code === 'EADDRINUSE';
+    const why = taken
+      ? 'another program listens there. End it, or choose another port with STANDINS_PORT.'
+      : error.message;
+    console.error(`The stand-ins cannot listen on port ${port}: ${why}`);
+    process.exit(CANNOT_START);
   }
   console.log(`stand-ins: http://127.0.0.1:${port}/`);
 });
+// Where whatever started this has gone, nobody would ever end it.
+process.once('disconnect', () => process.kill(process.pid, 'SIGTERM'));
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => process.exit(0));

@@ -8,7 +8,6 @@ import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { LoggerModule } from 'nestjs-pino';
-import { DataSource } from 'typeorm';
 import { CrosswalkController } from '../crosswalk/crosswalkController.js';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ChoicesService } from '../databases/choicesService.js';
@@ -39,7 +38,7 @@ import { TranslationController } from '../translation/translationController.js';
 import { TranslationService } from '../translation/translationService.js';
 import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
 import { PROGRAMS, VocabulariesService } from '../vocabularies/vocabulariesService.js';
-import { openStore } from '../store/store.js';
+import { openStore, Store } from '../store/store.js';
 import { loopbackOnly } from './loopback.js';
 import { ProblemFilter } from './problem.js';
 import { APPLICATION_VERSION } from './version.js';
@@ -60,7 +59,7 @@ export interface ApplicationOptions {
 @Module({})
 class ApplicationModule {
   static with(
-    store: DataSource,
+    store: Store,
     { connectors, programs, privateAddresses = false, quiet = false }: ApplicationOptions,
   ): DynamicModule {
     return {
@@ -85,7 +84,7 @@ class ApplicationModule {
         HealthController,
       ],
       providers: [
-        { provide: DataSource, useValue: store },
+        { provide: Store, useValue: store },
         { provide: PROGRAMS, useValue: programs },
         { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses } },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors) },

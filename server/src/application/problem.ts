@@ -2,6 +2,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import { PROBLEM_TYPE, type Problem } from '@even-lantern/contract';
 import type { Response } from 'express';
+import { storeTroubleIn, type StoreTrouble } from '../store/storeTrouble.js';
 
 export class ProblemException extends HttpException {
   constructor(readonly problem: Problem) {
@@ -52,6 +53,18 @@ export function conflict(title: string, detail: string): ProblemException {
   return problem(409, 'conflict', title, { detail });
 }
 
+/** Statuses of RFC 9110 and, for a full disk, RFC 4918. */
+const STORE_STATUS: Partial<Record<StoreTrouble['kind'], number>> = {
+  locked: 503,
+  full: 507,
+  'read-only': 507,
+};
+
+function storeProblem({ kind, message, advice }: StoreTrouble): Problem {
+  const status = STORE_STATUS[kind] ?? 500;
+  return { type: `${PROBLEM_TYPE}store-trouble`, title: message, status, detail: advice };
+}
+
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
   private readonly logger = new Logger('problem');
@@ -77,6 +90,11 @@ export class ProblemFilter implements ExceptionFilter {
         status,
         detail: error.message,
       };
+    }
+    const trouble = storeTroubleIn(error);
+    if (trouble !== null) {
+      this.logger.error(trouble.message);
+      return storeProblem(trouble);
     }
     // Errors of the body parser carry a status of their own.
     const status =

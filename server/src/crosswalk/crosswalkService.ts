@@ -13,24 +13,29 @@ import {
   type VocabularyTree,
 } from '@even-lantern/core';
 import type { NewSettlement, Person, SettledStep } from '@even-lantern/contract';
-import { DataSource } from 'typeorm';
 import { badInput } from '../application/problem.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
-import { PersonRow, SettlementRow } from '../store/entities.js';
+import { SettlementRow } from '../store/entities.js';
+import { PeopleService } from '../people/people.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
+import { Store } from '../store/store.js';
 
 /** Which heading of one vocabulary stands for which of another, as people settle it. It holds for all reviews. */
 @Injectable()
 export class CrosswalkService {
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly vocabularies: VocabulariesService,
+    private readonly people: PeopleService,
   ) {}
 
   /** What is settled now; what was taken back is left out. */
-  async settled(): Promise<SettledStep[]> {
-    const rows = await this.store.getRepository(SettlementRow).find({ order: { position: 'ASC' } });
-    const people = await this.store.getRepository(PersonRow).find();
+  async settled(manager = this.store.read): Promise<SettledStep[]> {
+    const rows = await manager.find(SettlementRow, { order: { position: 'ASC' } });
+    const nameOf = await this.people.namesOf(
+      rows.map(({ personId }) => personId),
+      manager,
+    );
     const latest = new Map<string, SettlementRow>();
     for (const row of rows) {
       const key = JSON.stringify([row.vocabulary, row.label, row.target, row.targetLabel]);
@@ -41,8 +46,7 @@ export class CrosswalkService {
       const verdict = VERDICTS.find((each) => each === row.verdict);
       if (verdict === undefined) return [];
       const { vocabulary, label, target, targetLabel, at, personId } = row;
-      const person = people.find(({ id }) => id === personId)?.name ?? '';
-      return [{ vocabulary, label, target, targetLabel, verdict, at, person }];
+      return [{ vocabulary, label, target, targetLabel, verdict, at, person: nameOf(personId) }];
     });
   }
 
@@ -64,7 +68,7 @@ export class CrosswalkService {
   async settle(step: NewSettlement, person: Person): Promise<SettledStep[]> {
     await this.check('label', step.vocabulary, step.label);
     if (step.targetLabel !== null) await this.check('targetLabel', step.target, step.targetLabel);
-    await this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const position = (await manager.maximum(SettlementRow, 'position')) ?? 0;
       await manager.insert(SettlementRow, {
         ...step,
@@ -73,8 +77,8 @@ export class CrosswalkService {
         at: new Date().toISOString(),
         personId: person.id,
       });
+      return this.settled(manager);
     });
-    return this.settled();
   }
 
   /** How a database reads headings of some vocabularies. */

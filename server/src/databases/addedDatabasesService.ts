@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Inject, Injectable, type OnModuleInit } from '@nestjs/common';
+import { Inject, Injectable, Logger, type OnModuleInit } from '@nestjs/common';
 import { dialectFrom, readRecords, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
 import type {
   EnteredCount,
@@ -11,9 +11,10 @@ import type {
   Person,
   SaidOfDatabase,
 } from '@even-lantern/contract';
-import { DataSource, IsNull } from 'typeorm';
-import { badInput, databaseTrouble, notFound } from '../application/problem.js';
-import { AddedDatabaseRow, HandCountRow, HandRecordRow, PersonRow } from '../store/entities.js';
+import { IsNull, type EntityManager } from 'typeorm';
+import { badInput, conflict, databaseTrouble, notFound } from '../application/problem.js';
+import { AddedDatabaseRow, HandCountRow, HandRecordRow } from '../store/entities.js';
+import { PeopleService } from '../people/people.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
 import { DatabasesService } from './databasesService.js';
@@ -22,6 +23,7 @@ import { handConnector, handKey, type HandDatabase } from './handConnector.js';
 import { exploreServer } from './sru/explorer.js';
 import { sruConnector } from './sru/connector.js';
 import type { SruOptions } from './sru/calls.js';
+import { Store } from '../store/store.js';
 
 /** How servers that people add are called. */
 export const ADDED_SERVERS = Symbol('added servers');
@@ -38,19 +40,32 @@ export class AddedDatabasesService implements OnModuleInit {
   /** by id, those that are asked by hand */
   private readonly byHand = new Map<string, HandDatabase>();
 
+  private readonly logger = new Logger('added databases');
+
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly databases: DatabasesService,
     private readonly vocabularies: VocabulariesService,
+    private readonly people: PeopleService,
     @Inject(ADDED_SERVERS) private readonly options: Partial<SruOptions>,
   ) {}
 
   async onModuleInit(): Promise<void> {
-    const rows = await this.store.getRepository(AddedDatabaseRow).find({
+    const rows = await this.store.read.getRepository(AddedDatabaseRow).find({
       where: { removedAt: IsNull() },
       order: { addedAt: 'ASC' },
     });
-    for (const { id, content } of rows) this.connect(id, JSON.parse(content) as KeptDatabase);
+    for (const row of rows) {
+      try {
+        this.connect(row.id, keptIn(row));
+      } catch (error) {
+        // One that cannot be used must not keep the program from starting.
+        this.logger.error(
+          `“${row.id}” is set aside: ${error instanceof Error ? error.message : String(error)}`,
+        );
+        this.databases.connect(row.id, row.id, setAside());
+      }
+    }
   }
 
   /** @throws ProblemException where there is no SRU server at the address */
@@ -69,17 +84,20 @@ export class AddedDatabasesService implements OnModuleInit {
   async add(database: NewDatabase, person: Person): Promise<SaidOfDatabase> {
     checkNames(database);
     const described = await this.described(database, null);
-    const rows = this.store.getRepository(AddedDatabaseRow);
-    const id = await this.freeId(database.name);
-    await rows.insert({
-      id,
-      content: JSON.stringify(described),
-      addedAt: new Date().toISOString(),
-      addedBy: person.id,
-      removedAt: null,
+    return this.store.write(async (manager) => {
+      const id = await this.freeId(database.name, manager);
+      // Whatever cannot be reached in this way fails here, before anything is saved.
+      this.connectorOf(id, described);
+      await manager.insert(AddedDatabaseRow, {
+        id,
+        content: JSON.stringify(described),
+        addedAt: new Date().toISOString(),
+        addedBy: person.id,
+        removedAt: null,
+      });
+      this.connect(id, described);
+      return { ...database, id };
     });
-    this.connect(id, described);
-    return { ...database, id };
   }
 
   /** What people said of a database that was added. */
@@ -101,15 +119,18 @@ export class AddedDatabasesService implements OnModuleInit {
     }
     checkNames(database);
     const described = await this.described(database, before.vocabulary);
-    await this.store.getRepository(AddedDatabaseRow).update({ id }, { content: JSON.stringify(described) });
+    const content = JSON.stringify(described);
+    await this.store.write((manager) => manager.update(AddedDatabaseRow, { id }, { content }));
     this.connect(id, described);
     return { ...database, id };
   }
 
   /** Takes a database from the list. What was run in it stays in the ledger, with its records. */
   async remove(id: string): Promise<void> {
-    const rows = this.store.getRepository(AddedDatabaseRow);
-    const changed = await rows.update({ id, removedAt: IsNull() }, { removedAt: new Date().toISOString() });
+    const removed = { removedAt: new Date().toISOString() };
+    const changed = await this.store.write((manager) =>
+      manager.update(AddedDatabaseRow, { id, removedAt: IsNull() }, removed),
+    );
     if (changed.affected === 0) throw notFound(`The added database “${id}”`);
     this.byHand.delete(id);
     this.databases.disconnect(id);
@@ -118,20 +139,20 @@ export class AddedDatabasesService implements OnModuleInit {
   /** Brings back a database that was taken from the list. */
   async restore(id: string): Promise<SaidOfDatabase> {
     const kept = await this.kept(id);
-    await this.store.getRepository(AddedDatabaseRow).update({ id }, { removedAt: null });
+    await this.store.write((manager) => manager.update(AddedDatabaseRow, { id }, { removedAt: null }));
     this.connect(id, kept);
     return saidOf(id, kept);
   }
 
   private async kept(id: string): Promise<KeptDatabase> {
-    const row = await this.store.getRepository(AddedDatabaseRow).findOneBy({ id });
+    const row = await this.store.read.getRepository(AddedDatabaseRow).findOneBy({ id });
     if (row === null) throw notFound(`The added database “${id}”`);
-    return JSON.parse(row.content) as KeptDatabase;
+    return keptIn(row);
   }
 
   async enter(id: string, { text, hits }: EnteredCount, person: Person): Promise<HandAnswer> {
     const meaning = this.meaningOf(id, text);
-    await this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const position = 1 + (await manager.countBy(HandCountRow, { database: id }));
       const now = { at: new Date().toISOString(), personId: person.id };
       await manager.insert(HandCountRow, {
@@ -143,21 +164,20 @@ export class AddedDatabasesService implements OnModuleInit {
         hits,
         ...now,
       });
+      return this.answer(id, text, manager);
     });
-    return this.answer(id, text);
   }
 
   /** What has been given for a string so far. */
-  async answer(id: string, text: string): Promise<HandAnswer> {
+  async answer(id: string, text: string, manager = this.store.read): Promise<HandAnswer> {
     const meaning = this.meaningOf(id, text);
-    const row = await this.latestCount(id, meaning);
-    const person =
-      row === null ? null : await this.store.getRepository(PersonRow).findOneBy({ id: row.personId });
-    const records = await this.store.getRepository(HandRecordRow).countBy({ database: id, meaning });
+    const row = await latestCount(manager, id, meaning);
+    const nameOf = await this.people.namesOf(row === null ? [] : [row.personId], manager);
+    const records = await manager.countBy(HandRecordRow, { database: id, meaning });
     return {
       id: meaning,
       hits: row?.hits ?? null,
-      enteredBy: person?.name ?? null,
+      enteredBy: row === null ? null : nameOf(row.personId),
       enteredAt: row?.at ?? null,
       records,
     };
@@ -173,7 +193,7 @@ export class AddedDatabasesService implements OnModuleInit {
     if (records.length === 0) {
       throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
     }
-    return this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const there = await manager.find(HandRecordRow, {
         where: { database: id, meaning },
         select: { accession: true },
@@ -208,12 +228,6 @@ export class AddedDatabasesService implements OnModuleInit {
     }
   }
 
-  private latestCount(database: string, meaning: string): Promise<HandCountRow | null> {
-    return this.store
-      .getRepository(HandCountRow)
-      .findOne({ where: { database, meaning }, order: { position: 'DESC' } });
-  }
-
   /**
    * With the name of its vocabulary, so that it can be told before anything else answers.
    * @param before the vocabulary that it had, which is known also while nobody serves it
@@ -241,14 +255,14 @@ export class AddedDatabasesService implements OnModuleInit {
     const byHand: HandDatabase = database;
     this.byHand.set(id, byHand);
     const answers = {
-      hits: async (meaning: string) => (await this.latestCount(id, meaning))?.hits ?? null,
+      hits: async (meaning: string) => (await latestCount(this.store.read, id, meaning))?.hits ?? null,
       records: (meaning: string, page: Page) => this.recordsOf(id, meaning, page),
     };
     return handConnector(byHand, answers, turtle);
   }
 
   private async recordsOf(database: string, meaning: string, { start, size }: Page): Promise<BibRecord[]> {
-    const rows = await this.store.getRepository(HandRecordRow).find({
+    const rows = await this.store.read.getRepository(HandRecordRow).find({
       where: { database, meaning },
       order: { position: 'ASC' },
       skip: start - 1,
@@ -258,19 +272,57 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** The name in small letters, with a number where another database is called so. */
-  private async freeId(name: string): Promise<string> {
+  private async freeId(name: string, manager: EntityManager): Promise<string> {
     const stem =
       name
         .toLowerCase()
         .normalize('NFKD')
         .replace(/[^a-z0-9]+/g, '-')
         .replace(/^-|-$/g, '') || 'database';
-    const rows = this.store.getRepository(AddedDatabaseRow);
     for (let i = 1; ; i += 1) {
       const id = i === 1 ? stem : `${stem}-${i}`;
-      if (!this.databases.knows(id) && !(await rows.existsBy({ id }))) return id;
+      if (!this.databases.knows(id) && !(await manager.existsBy(AddedDatabaseRow, { id }))) return id;
     }
   }
+}
+
+function latestCount(
+  manager: EntityManager,
+  database: string,
+  meaning: string,
+): Promise<HandCountRow | null> {
+  return manager.findOne(HandCountRow, { where: { database, meaning }, order: { position: 'DESC' } });
+}
+
+function keptIn({ content }: AddedDatabaseRow): KeptDatabase {
+  try {
+    return JSON.parse(content) as KeptDatabase;
+  } catch {
+    throw conflict(
+      'What is kept of this database cannot be read.',
+      'Take it from the list and add it again.',
+    );
+  }
+}
+
+/** In the place of a database that cannot be used as it is kept. */
+function setAside(): DatabaseConnector {
+  const cannot = () =>
+    Promise.reject(
+      new DatabaseError(
+        'What is kept of this database cannot be used, so it is set aside. Take it from the list and add it again.',
+        true,
+      ),
+    );
+  return {
+    explain: cannot,
+    count: cannot,
+    search: cannot,
+    facets: cannot,
+    scan: cannot,
+    vocabulary: cannot,
+    advance: cannot,
+  };
 }
 
 function saidOf(id: string, { vocabulary, ...others }: KeptDatabase): SaidOfDatabase {

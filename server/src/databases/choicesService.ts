@@ -1,29 +1,33 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { ChoiceChange, DatabaseChoice, Person } from '@even-lantern/contract';
-import { DataSource } from 'typeorm';
 import { notFound } from '../application/problem.js';
+import { PeopleService } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { DatabaseChoiceRow, PersonRow } from '../store/entities.js';
+import { DatabaseChoiceRow } from '../store/entities.js';
 import { DatabasesService } from './databasesService.js';
+import { Store } from '../store/store.js';
 
 /** Which databases are searched for a review; those left out have a note that says why. */
 @Injectable()
 export class ChoicesService {
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly reviews: ReviewsService,
     private readonly databases: DatabasesService,
+    private readonly people: PeopleService,
   ) {}
 
   /** What has been decided so far; nothing for databases that nobody has decided on. */
-  async of(reviewId: string): Promise<DatabaseChoice[]> {
-    await this.reviews.get(reviewId);
-    const rows = await this.store.getRepository(DatabaseChoiceRow).findBy({ reviewId });
-    const people = await this.store.getRepository(PersonRow).find();
+  async of(reviewId: string, manager = this.store.read): Promise<DatabaseChoice[]> {
+    await this.reviews.expect(reviewId, manager);
+    const rows = await manager.findBy(DatabaseChoiceRow, { reviewId });
+    const nameOf = await this.people.namesOf(
+      rows.map(({ personId }) => personId),
+      manager,
+    );
     return rows.map(({ database, chosen, note, at, personId }) => {
-      const person = people.find(({ id }) => id === personId)?.name ?? '';
-      return { database, chosen, note, at, person };
+      return { database, chosen, note, at, person: nameOf(personId) };
     });
   }
 
@@ -34,13 +38,15 @@ export class ChoicesService {
     change: ChoiceChange,
     person: Person,
   ): Promise<DatabaseChoice[]> {
-    await this.reviews.get(reviewId);
     if (!this.databases.knows(database)) throw notFound(`The database “${database}”`);
-    const choices = this.store.getRepository(DatabaseChoiceRow);
-    const known = await choices.findOneBy({ reviewId, database });
-    const now = { ...change, at: new Date().toISOString(), personId: person.id };
-    if (known === null) await choices.insert({ id: randomUUID(), reviewId, database, ...now });
-    else await choices.update({ id: known.id }, now);
-    return this.of(reviewId);
+    return this.store.write(async (manager) => {
+      await this.reviews.expect(reviewId, manager);
+      const known = await manager.findOneBy(DatabaseChoiceRow, { reviewId, database });
+      const now = { ...change, at: new Date().toISOString(), personId: person.id };
+      if (known === null) {
+        await manager.insert(DatabaseChoiceRow, { id: randomUUID(), reviewId, database, ...now });
+      } else await manager.update(DatabaseChoiceRow, { id: known.id }, now);
+      return this.of(reviewId, manager);
+    });
   }
 }

@@ -1,21 +1,21 @@
 import { Controller, Get } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { DataSource } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { DatabasesService } from '../databases/databasesService.js';
+import { Store } from '../store/store.js';
 
 @ApiTags('health')
 @Controller('health')
 export class HealthController {
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly databases: DatabasesService,
   ) {}
 
   @Get()
   @ApiOperation({ summary: 'The state of the store and of each database' })
   async get() {
-    await this.store.query('SELECT 1');
+    await this.store.read.query('SELECT 1');
     const { databases, failed } = await this.databases.list();
     return {
       version: APPLICATION_VERSION,

@@ -1,5 +1,6 @@
 import {
   type LineTextChange,
+  type LineWritten,
   type Problem,
   type Rehearsal,
   type Run,
@@ -7,6 +8,8 @@ import {
 } from '@even-lantern/contract';
 import { headingCalled, indexVocabulary } from '@even-lantern/core';
 import { RunsService } from '../runs/runsService.js';
+import { LineTextRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 import { heading, lightReview, vocabulary, words, type LightReview } from '../testing/lightReview.js';
 
 let light: LightReview;
@@ -21,7 +24,7 @@ const write = (change: Partial<LineTextChange>) =>
     ...change,
   });
 const written = async (change: Partial<LineTextChange>) =>
-  (await write(change).expect(200)).body as Translation;
+  ((await write(change).expect(200)).body as LineWritten).translation as Translation;
 const rehearse = async () =>
   (await light.server.get(`/api/reviews/${light.review.id}/rehearsal?database=db`)).body as Rehearsal;
 const translation = async (database = 'db') =>
@@ -134,4 +137,20 @@ test('an empty text and a line of no kind are refused', async () => {
   light = await lightReview({}, words('light'));
   expect(((await write({ text: '' }).expect(400)).body as Problem).title).toMatch(/take what the lanes give/);
   await write({ line: 'L3', text: 'title("a")' }).expect(400);
+});
+
+test('quick saves are one state; what was taken back, and what others wrote, are states of their own', async () => {
+  light = await lightReview({}, words('light'));
+  for (const [version, text] of ['title("l")', 'title("li")', 'title("lig")'].entries()) {
+    expect((await write({ text, version }).expect(200)).body).toMatchObject({ version: version + 1 });
+  }
+  await write({ text: null, version: 3 }).expect(200);
+  await write({ text: 'title("lamps")', version: 4 }).expect(200);
+  const rows = await light.server.application.get(Store).read.find(LineTextRow, { order: { version: 'ASC' } });
+  expect(rows.map(({ version, text, latest }) => [version, text, latest])).toEqual([
+    [3, 'title("lig")', false],
+    [4, null, false],
+    [5, 'title("lamps")', true],
+  ]);
+  await write({ text: 'title("x")', version: 3 }).expect(412);
 });

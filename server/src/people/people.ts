@@ -12,30 +12,43 @@ import {
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { newPersonSchema, PERSON_HEADER, type NewPerson, type Person } from '@even-lantern/contract';
 import type { Request } from 'express';
-import { DataSource } from 'typeorm';
 import { bodyOf } from '../application/openApi.js';
 import { whoAreYou } from '../application/problem.js';
 import { Validated } from '../application/validated.js';
+import { In } from 'typeorm';
 import { PersonRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 
 @Injectable()
 export class PeopleService {
-  constructor(private readonly store: DataSource) {}
+  constructor(private readonly store: Store) {}
 
   async list(): Promise<Person[]> {
-    const rows = await this.store.getRepository(PersonRow).find({ order: { createdAt: 'ASC' } });
+    const rows = await this.store.read.getRepository(PersonRow).find({ order: { createdAt: 'ASC' } });
     return rows.map(({ id, name }) => ({ id, name }));
   }
 
   async add({ name }: NewPerson): Promise<Person> {
     const person = { id: randomUUID(), name: name.trim(), createdAt: new Date().toISOString() };
-    await this.store.getRepository(PersonRow).insert(person);
+    await this.store.write((manager) => manager.insert(PersonRow, person));
     return { id: person.id, name: person.name };
+  }
+
+  /**
+   * What people are called.
+   * @param manager of the change that this is part of
+   * @returns an empty name for somebody who is not known
+   */
+  async namesOf(ids: Iterable<string>, manager = this.store.read): Promise<(id: string) => string> {
+    const wanted = [...new Set(ids)];
+    const rows = wanted.length === 0 ? [] : await manager.findBy(PersonRow, { id: In(wanted) });
+    const names = new Map(rows.map(({ id, name }) => [id, name]));
+    return (id) => names.get(id) ?? '';
   }
 
   /** @throws ProblemException when nobody of that id works here */
   async get(id: string | undefined): Promise<Person> {
-    const row = id === undefined ? null : await this.store.getRepository(PersonRow).findOneBy({ id });
+    const row = id === undefined ? null : await this.store.read.getRepository(PersonRow).findOneBy({ id });
     if (row === null) throw whoAreYou();
     return { id: row.id, name: row.name };
   }

@@ -9,9 +9,10 @@ import {
   type RecordSort,
   type ReviewRecord,
 } from '@even-lantern/contract';
-import { DataSource, type FindOptionsOrder } from 'typeorm';
+import { type FindOptionsOrder } from 'typeorm';
 import { notFound } from '../application/problem.js';
 import { RecordRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 
 /** Ties end with the id, so that pages never overlap. */
 const ORDERS: Readonly<Record<RecordSort, FindOptionsOrder<RecordRow>>> = {
@@ -22,10 +23,10 @@ const ORDERS: Readonly<Record<RecordSort, FindOptionsOrder<RecordRow>>> = {
 
 @Injectable()
 export class RecordsService {
-  constructor(private readonly store: DataSource) {}
+  constructor(private readonly store: Store) {}
 
   async page(reviewId: string, { sort, decision, offset, limit }: RecordQuery): Promise<RecordPage> {
-    const records = this.store.getRepository(RecordRow);
+    const records = this.store.read.getRepository(RecordRow);
     const [rows, total] = await records.findAndCount({
       where: { reviewId, ...(decision === 'any' ? {} : { decision }) },
       order: ORDERS[sort],
@@ -52,8 +53,8 @@ export class RecordsService {
     };
   }
 
-  async get(id: string): Promise<ReviewRecord> {
-    const row = await this.store.getRepository(RecordRow).findOneBy({ id });
+  async get(id: string, manager = this.store.read): Promise<ReviewRecord> {
+    const row = await manager.findOneBy(RecordRow, { id });
     if (row === null) throw notFound('This record');
     const { database, decision, decidedBy, decidedAt } = row;
     return { id, database, decision: decision as Decision, decidedBy, decidedAt, record: bibRecord(row) };
@@ -61,13 +62,15 @@ export class RecordsService {
 
   async decide(id: string, decision: Decision, person: Person): Promise<ReviewRecord> {
     const decided = { decision, decidedBy: person.id, decidedAt: new Date().toISOString() };
-    await this.store.getRepository(RecordRow).update({ id }, decided);
-    return this.get(id);
+    return this.store.write(async (manager) => {
+      await manager.update(RecordRow, { id }, decided);
+      return this.get(id, manager);
+    });
   }
 
   /** The records that were kept, in order of relevance. */
   async kept(reviewId: string): Promise<BibRecord[]> {
-    const rows = await this.store.getRepository(RecordRow).find({
+    const rows = await this.store.read.getRepository(RecordRow).find({
       where: { reviewId, decision: 'keep' },
       order: ORDERS.relevance,
     });

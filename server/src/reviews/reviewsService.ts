@@ -23,34 +23,44 @@ import type {
   ReviewTerm,
   Wording,
 } from '@even-lantern/contract';
-import { DataSource, In, IsNull, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
+import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, PersonRow, RecordRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
+import { ElementRow, RecordRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 
 const FIRST_FRAMEWORK = 'pico';
 
 @Injectable()
 export class ReviewsService {
-  constructor(private readonly store: DataSource) {}
+  constructor(
+    private readonly store: Store,
+    private readonly people: PeopleService,
+  ) {}
 
   async list(): Promise<ReviewSummary[]> {
-    const reviews = await this.store.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
+    const reviews = await this.store.read.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
     return Promise.all(
       reviews.map(async ({ id, title, version, framework, createdAt }) => ({
         id,
         title,
         version,
         createdAt,
-        sentence: questionSentence((await this.elementRows(id)).map(elementOf), framework as FrameworkId),
-        unread: await this.store.getRepository(RecordRow).countBy({ reviewId: id, decision: 'undecided' }),
+        sentence: questionSentence(
+          (await elementRows(this.store.read, id)).map(elementOf),
+          framework as FrameworkId,
+        ),
+        unread: await this.store.read
+          .getRepository(RecordRow)
+          .countBy({ reviewId: id, decision: 'undecided' }),
       })),
     );
   }
 
   async create({ title }: NewReview, person: Person): Promise<Review> {
     const id = randomUUID();
-    await this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const review = {
         id,
         title: title.trim(),
@@ -65,15 +75,22 @@ export class ReviewsService {
         ElementRow,
         elements.map((key) => newElement(id, key, searchedAtFirst.includes(key))),
       );
+      return this.get(id, manager);
     });
-    return this.get(id);
   }
 
-  async get(id: string): Promise<Review> {
-    const review = await this.store.getRepository(ReviewRow).findOneBy({ id });
+  /** @throws ProblemException where there is no such review */
+  async expect(id: string, manager = this.store.read): Promise<ReviewRow> {
+    const review = await manager.findOneBy(ReviewRow, { id });
     if (review === null) throw notFound('This review');
-    const elements = await this.elementRows(id);
-    const terms = await this.store.getRepository(TermRow).find({
+    return review;
+  }
+
+  /** @param manager of the change that this is part of */
+  async get(id: string, manager = this.store.read): Promise<Review> {
+    const review = await this.expect(id, manager);
+    const elements = await elementRows(manager, id);
+    const terms = await manager.find(TermRow, {
       where: { elementId: In(elements.map((element) => element.id)), removedAt: IsNull() },
       order: { position: 'ASC' },
     });
@@ -91,15 +108,15 @@ export class ReviewsService {
 
   /** Renames a review, or frames its question in another way. Whatever was written stays. */
   async change(id: string, { title, framework }: ReviewChange, version: number): Promise<Review> {
-    await this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const columns = {
         ...(title === undefined ? {} : { title: title.trim() }),
         ...(framework === undefined ? {} : { framework }),
       };
       await changeVersion(manager, ReviewRow, { id, version }, columns, 'review', (row) => row);
       if (framework !== undefined) await this.frame(manager, id, frameworkOf(framework));
+      return this.get(id, manager);
     });
-    return this.get(id);
   }
 
   /** Adds the elements that a framework has and the review lacks, and no longer searches on empty ones it has not. */
@@ -131,7 +148,7 @@ export class ReviewsService {
     version: number,
     person: Person,
   ): Promise<Omit<ReviewElement, 'terms'>> {
-    return this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const element = await changeVersion(manager, ElementRow, { id, version }, change, 'element', elementOf);
       if (change.text !== undefined) await keepWording(manager, id, change.text, person);
       return element;
@@ -140,15 +157,12 @@ export class ReviewsService {
 
   /** What an element said before, the latest first; the present wording is not among them. */
   async wordings(elementId: string): Promise<Wording[]> {
-    const element = await this.store.getRepository(ElementRow).findOneBy({ id: elementId });
+    const element = await this.store.read.getRepository(ElementRow).findOneBy({ id: elementId });
     if (element === null) throw notFound('This element');
-    const rows = await this.store
+    const rows = await this.store.read
       .getRepository(WordingRow)
       .find({ where: { elementId }, order: { position: 'DESC' } });
-    const people = await this.store
-      .getRepository(PersonRow)
-      .findBy({ id: In(rows.map(({ personId }) => personId)) });
-    const nameOf = (personId: string) => people.find(({ id }) => id === personId)?.name ?? '';
+    const nameOf = await this.people.namesOf(rows.map(({ personId }) => personId));
     return rows
       .filter(({ text }, i) => text !== '' && !(i === 0 && text === element.text))
       .map(({ text, at, personId }) => ({ text, at, person: nameOf(personId) }));
@@ -158,10 +172,10 @@ export class ReviewsService {
   async lanes(reviewId: string): Promise<Lane[]> {
     return lanesOf(await this.get(reviewId));
   }
+}
 
-  private elementRows(reviewId: string): Promise<ElementRow[]> {
-    return this.store.getRepository(ElementRow).find({ where: { reviewId }, order: { position: 'ASC' } });
-  }
+function elementRows(manager: EntityManager, reviewId: string): Promise<ElementRow[]> {
+  return manager.find(ElementRow, { where: { reviewId }, order: { position: 'ASC' } });
 }
 
 export function lanesOf(review: Review): Lane[] {

@@ -2,21 +2,26 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { ElementKey, LanesDocument, TermContent } from '@even-lantern/core';
 import type { LaneEvent, LanesRead, NewTerm, Person, ReviewTerm, TermChange } from '@even-lantern/contract';
-import { DataSource, In, IsNull, type EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
+import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, LaneEventRow, PersonRow, ReviewRow, TermRow } from '../store/entities.js';
+import { ElementRow, LaneEventRow, ReviewRow, TermRow } from '../store/entities.js';
 import { newElement, termOf } from './reviewsService.js';
+import { Store } from '../store/store.js';
 
 type Step = Omit<LaneEvent, 'at' | 'person'> & { elementId: string };
 
 /** The terms of lanes, and the history of what was done to them. */
 @Injectable()
 export class TermsService {
-  constructor(private readonly store: DataSource) {}
+  constructor(
+    private readonly store: Store,
+    private readonly people: PeopleService,
+  ) {}
 
   async add(reviewId: string, { elementId, content, origin }: NewTerm, person: Person): Promise<ReviewTerm> {
-    return this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const element = await manager.findOneBy(ElementRow, { id: elementId, reviewId });
       if (element === null) throw notFound('This lane');
       const parts = { content: JSON.stringify(content), origin, heldBack: null };
@@ -34,7 +39,7 @@ export class TermsService {
   }
 
   async change(id: string, change: TermChange, version: number, person: Person): Promise<ReviewTerm> {
-    return this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       const before = await manager.findOneBy(TermRow, { id });
       if (before === null) throw notFound('This term');
       const { content, removed, heldBack, elementId } = change;
@@ -54,7 +59,7 @@ export class TermsService {
 
   /** Adds the terms of exported lanes to the elements of the same name, all of them or none. */
   async addLanes(reviewId: string, { lanes }: LanesDocument, person: Person): Promise<LanesRead> {
-    return this.store.transaction(async (manager) => {
+    return this.store.write(async (manager) => {
       let [added, present] = [0, 0];
       for (const { element: key, name, terms } of lanes) {
         const element = await ensureElement(manager, reviewId, key, name);
@@ -81,16 +86,13 @@ export class TermsService {
 
   /** What was done in a lane, the earliest first. */
   async history(elementId: string): Promise<LaneEvent[]> {
-    const events = await this.store
+    const events = await this.store.read
       .getRepository(LaneEventRow)
       .find({ where: { elementId }, order: { position: 'ASC' } });
-    const people = await this.store
-      .getRepository(PersonRow)
-      .findBy({ id: In([...new Set(events.map(({ personId }) => personId))]) });
-    const names = new Map(people.map(({ id, name }) => [id, name]));
+    const nameOf = await this.people.namesOf(events.map(({ personId }) => personId));
     return events.map(({ at, personId, termId, what, content, before, reason }) => ({
       at,
-      person: names.get(personId) ?? '',
+      person: nameOf(personId),
       termId,
       what: what as LaneEvent['what'],
       content: JSON.parse(content) as TermContent,

@@ -1,17 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { firstBrokenEntry, sealEntry, type LedgerContent, type LedgerEntry } from '@even-lantern/core';
-import { DataSource, type EntityManager } from 'typeorm';
+import { type EntityManager } from 'typeorm';
 import { LedgerEntryRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 
 /** The append-only ledger. There is no way here to change or delete an entry. */
 @Injectable()
 export class LedgerService {
-  constructor(private readonly store: DataSource) {}
+  constructor(private readonly store: Store) {}
 
   /** All entries of a review, the oldest first. */
   async entries(reviewId: string): Promise<LedgerEntry[]> {
-    const rows = await this.store
+    const rows = await this.store.read
       .getRepository(LedgerEntryRow)
       .find({ where: { reviewId }, order: { entry: 'ASC' } });
     return rows.map((row) => ({

@@ -1,8 +1,8 @@
 import type { LedgerEntry } from '@even-lantern/core';
 import { resultFingerprint } from '@even-lantern/core';
 import type { Ledger, RecordPage, Review, Run } from '@even-lantern/contract';
-import { DataSource } from 'typeorm';
 import { RunRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { RunsService } from './runsService.js';
@@ -56,10 +56,13 @@ test('entries are chained, and the chain is checked', async () => {
   const { entries, brokenAt } = await ledger();
   expect(entries[1]?.previousHash).toBe(entries[0]?.hash);
   expect(brokenAt).toBeNull();
-  const store = server.application.get(DataSource);
-  await store.query(
-    `UPDATE ledger_entry SET content = replace(content, '"hits":25', '"hits":26') WHERE entry = 1`,
-  );
+  await server.application
+    .get(Store)
+    .write((manager) =>
+      manager.query(
+        `UPDATE ledger_entry SET content = replace(content, '"hits":25', '"hits":26') WHERE entry = 1`,
+      ),
+    );
   expect((await ledger()).brokenAt).toBe(1);
 });
 
@@ -110,9 +113,10 @@ test('a run can be stopped, and a second one is not started beside it', async ()
 
 test('a run left open by a crash is closed as interrupted at the next start', async () => {
   await finish();
-  const store = server.application.get(DataSource);
-  const [row] = await store.getRepository(RunRow).find();
-  await store.getRepository(RunRow).insert({ ...row, id: 'crashed', status: 'running' } as RunRow);
+  await server.application.get(Store).write(async (manager) => {
+    const [row] = await manager.find(RunRow);
+    await manager.insert(RunRow, { ...row, id: 'crashed', status: 'running' } as RunRow);
+  });
   const { storePath } = server;
   await server.application.close();
   server = await testApplication({ faulty: database }, storePath);

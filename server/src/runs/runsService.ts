@@ -1,5 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common';
+import {
+  Injectable,
+  Logger,
+  type BeforeApplicationShutdown,
+  type OnApplicationBootstrap,
+} from '@nestjs/common';
 import {
   describeLine,
   resultFingerprint,
@@ -13,13 +18,13 @@ import {
 } from '@even-lantern/core';
 import type { NewDatabase, NewRun, Person, Run, RunStatus } from '@even-lantern/contract';
 import { BehaviorSubject, type Observable } from 'rxjs';
-import { DataSource } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService } from '../databases/readingService.js';
 import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 import { LedgerService } from './ledgerService.js';
 
 interface ActiveRun {
@@ -37,23 +42,24 @@ const STOPPED_BY_PERSON = 'stopped by the person who ran it';
  * happens. What a cut-off run had is kept.
  */
 @Injectable()
-export class RunsService implements OnApplicationBootstrap, OnApplicationShutdown {
+export class RunsService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly logger = new Logger('runs');
   private readonly active = new Map<string, ActiveRun>();
 
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly ledger: LedgerService,
     private readonly readings: ReadingService,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
   async onApplicationBootstrap(): Promise<void> {
-    const open = await this.store.getRepository(RunRow).findBy({ status: 'running' });
+    const open = await this.store.read.getRepository(RunRow).findBy({ status: 'running' });
     for (const row of open) await this.close(row, 'interrupted', 'the application stopped during the run');
   }
 
-  async onApplicationShutdown(): Promise<void> {
+  /** Before the store closes: what goes on is closed as interrupted. */
+  async beforeApplicationShutdown(): Promise<void> {
     for (const run of this.active.values()) run.stop.abort('the application stopped during the run');
     await Promise.all([...this.active.values()].map(({ done }) => done));
   }
@@ -81,10 +87,6 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       const message = `${description.name} does not answer for the release “${release}”.`;
       throw badInput([{ path: 'release', message }]);
     }
-    const running = await this.running(reviewId);
-    if (running !== null) {
-      throw conflict('A search of this review is running already.', 'Wait for it to end, or stop it.');
-    }
     const row: RunRow = {
       id: randomUUID(),
       reviewId,
@@ -108,7 +110,12 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
       fetched: 0,
       reason: null,
     };
-    await this.store.getRepository(RunRow).insert(row);
+    await this.store.write(async (manager) => {
+      if (await manager.existsBy(RunRow, { reviewId, status: 'running' })) {
+        throw conflict('A search of this review is running already.', 'Wait for it to end, or stop it.');
+      }
+      await manager.insert(RunRow, row);
+    });
     const stop = new AbortController();
     const progress = new BehaviorSubject(runOf(row));
     const done = this.carryOut(row, database, progress, stop.signal).finally(() => {
@@ -138,13 +145,13 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
   }
 
   async get(id: string): Promise<Run> {
-    const row = await this.store.getRepository(RunRow).findOneBy({ id });
+    const row = await this.store.read.getRepository(RunRow).findOneBy({ id });
     if (row === null) throw notFound('This run');
     return runOf(row);
   }
 
   async running(reviewId: string): Promise<Run | null> {
-    const row = await this.store.getRepository(RunRow).findOneBy({ reviewId, status: 'running' });
+    const row = await this.store.read.getRepository(RunRow).findOneBy({ reviewId, status: 'running' });
     return row === null ? null : runOf(row);
   }
 
@@ -240,7 +247,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
 
   /** Keeps a page of records. A record found before keeps its decision and takes on what the database says now. */
   private async keep(row: RunRow, records: readonly BibRecord[]): Promise<void> {
-    await this.store.transaction(async (manager) => {
+    await this.store.write(async (manager) => {
       for (const [i, record] of records.entries()) {
         const rank = row.fetched + i + 1;
         const own = { reviewId: row.reviewId, database: row.database, accession: record.accession };
@@ -270,7 +277,8 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
   ): Promise<void> {
     row.lines = JSON.stringify(lines);
     const { hits, fetched } = row;
-    await this.store.getRepository(RunRow).update({ id: row.id }, { lines: row.lines, hits, fetched });
+    const change = { lines: row.lines, hits, fetched };
+    await this.store.write((manager) => manager.update(RunRow, { id: row.id }, change));
     progress.next(runOf(row));
   }
 
@@ -283,7 +291,7 @@ export class RunsService implements OnApplicationBootstrap, OnApplicationShutdow
     row.reason = reason;
     const lines = linesOf(row);
     row.hits = lines.at(-1)?.hits ?? null;
-    await this.store.transaction(async (manager) => {
+    await this.store.write(async (manager) => {
       const found = await manager.find(RunRecordRow, {
         where: { runId: row.id },
         select: { accession: true },

@@ -148,7 +148,7 @@ export class HandRecordRow {
   @Column('text') record: string;
 }
 
-/** A line of a strategy as somebody wrote it by hand for a database. Rows are only ever added. */
+/** A line of a strategy as somebody wrote it by hand for a database. Quick saves one after the other are one row. */
 @Entity({ name: 'line_text' })
 export class LineTextRow {
   @PrimaryColumn('varchar') id: string;
@@ -161,6 +161,8 @@ export class LineTextRow {
   @Column('varchar') language: string;
   /** null where it was taken back to what the lanes give */
   @Column('text', { nullable: true }) text: string | null;
+  /** whether this is how the line stands now */
+  @Column('boolean') latest: boolean;
   /** which line each number in the text was, as JSON */
   @Column('text') refersTo: string;
   @Column('varchar') at: string;

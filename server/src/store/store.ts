@@ -1,38 +1,166 @@
+/**
+ * The store: one writer, and reading beside it.
+ *
+ * All changes go through `write`, one after the other, each in a transaction of its own that begins by taking the lock
+ * for writing; what belongs together, with its checks, is one such change. `read` is a connection of its own, so it sees
+ * only what is committed and never what a change is in the middle of. On an engine with a pool, such as PostgreSQL,
+ * the same calls would be transactions of the pool.
+ */
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { mkdirSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { DataSource } from 'typeorm';
-import { AddedDatabases1798000000000 } from './addedDatabases.js';
-import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
+import { setTimeout as pause } from 'node:timers/promises';
+import type { OnApplicationShutdown } from '@nestjs/common';
+import pLimit from 'p-limit';
+import { DataSource, type EntityManager } from 'typeorm';
 import { ENTITIES } from './entities.js';
-import { FirstTables1790000000000 } from './firstTables.js';
-import { LaneHistory1795000000000 } from './laneHistory.js';
-import { LineTexts1799000000000 } from './lineTexts.js';
-import { MoreDatabases1797000000000 } from './moreDatabases.js';
-import { QuestionHistory1795000000001 } from './questionHistory.js';
+import { holdFolder, type FolderHold } from './folderHold.js';
+import { MIGRATIONS } from './migrations/index.js';
+import { StoreTrouble, storeTroubleIn } from './storeTrouble.js';
 
-/** Opens the store, bringing its tables up to date first. */
-export async function openStore(path: string): Promise<DataSource> {
-  mkdirSync(dirname(path), { recursive: true });
-  const store = new DataSource({
+/** How long the driver waits for a lock, with everything else waiting: the rest of the wait is ours, and holds nobody up. */
+const BUSY_MS = 100;
+/** How long a change waits for a store that another program holds. */
+const PATIENCE_MS = 10_000;
+const AGAIN_MS = 150;
+
+export interface WriteOptions {
+  /** how long to wait for a store that another program holds, in milliseconds */
+  patience?: number;
+}
+
+export class Store implements OnApplicationShutdown {
+  private readonly queue = pLimit(1);
+  private readonly writing = new AsyncLocalStorage<true>();
+
+  constructor(
+    private readonly writer: DataSource,
+    private readonly reader: DataSource,
+    private readonly hold: FolderHold,
+  ) {}
+
+  /** For reading alone: what is committed. */
+  get read(): EntityManager {
+    return this.reader.manager;
+  }
+
+  /**
+   * Makes a change: all of it or, when `work` fails, nothing. Reads that the change depends on belong into `work`, and
+   * so does what is answered of it, so that nobody is told that something failed which is saved.
+   *
+   * @throws StoreTrouble when the store cannot take it; and whatever `work` throws
+   */
+  write<T>(
+    work: (manager: EntityManager) => Promise<T>,
+    { patience = PATIENCE_MS }: WriteOptions = {},
+  ): Promise<T> {
+    if (this.writing.getStore() === true) {
+      throw new Error('A change within a change would wait for itself: use the manager of the outer one.');
+    }
+    const until = Date.now() + patience;
+    return this.queue(() => this.writing.run(true, () => this.change(work, until)));
+  }
+
+  onApplicationShutdown(): Promise<void> {
+    return this.close();
+  }
+
+  /** Waits for the changes that go on, then closes the file. */
+  async close(): Promise<void> {
+    await this.queue(() => this.reader.destroy());
+    await this.writer.destroy();
+    this.hold.release();
+  }
+
+  private async change<T>(work: (manager: EntityManager) => Promise<T>, until: number): Promise<T> {
+    await this.begin(until);
+    try {
+      const result = await work(this.writer.manager);
+      await this.writer.query('COMMIT');
+      return result;
+    } catch (error) {
+      await this.rollBack();
+      throw storeTroubleIn(error) ?? error;
+    }
+  }
+
+  private async begin(until: number): Promise<void> {
+    for (;;) {
+      try {
+        await this.writer.query('BEGIN IMMEDIATE');
+        return;
+      } catch (error) {
+        const trouble = storeTroubleIn(error);
+        if (trouble?.kind !== 'locked' || Date.now() >= until) throw trouble ?? error;
+        await pause(AGAIN_MS);
+      }
+    }
+  }
+
+  private async rollBack(): Promise<void> {
+    try {
+      await this.writer.query('ROLLBACK');
+    } catch {
+      // A full disk makes the engine roll back by itself.
+    }
+  }
+}
+
+/**
+ * Opens the store, bringing its tables up to date first.
+ * @throws StoreTrouble where it cannot be used, in words for a person
+ */
+export async function openStore(path: string): Promise<Store> {
+  let hold: FolderHold | null = null;
+  const opened: DataSource[] = [];
+  try {
+    mkdirSync(dirname(path), { recursive: true });
+    hold = holdFolder(dirname(path));
+    const writer = sourceOf(path, 'synchronous = FULL');
+    opened.push(writer);
+    await writer.initialize();
+    await refuseNewer(writer);
+    await writer.runMigrations();
+    const reader = sourceOf(path, 'query_only = ON');
+    opened.push(reader);
+    await reader.initialize();
+    return new Store(writer, reader, hold);
+  } catch (error) {
+    await Promise.allSettled(opened.map((source) => source.destroy()));
+    hold?.release();
+    throw storeTroubleIn(error) ?? error;
+  }
+}
+
+/** @param pragma what this connection has of its own */
+function sourceOf(path: string, pragma: string): DataSource {
+  return new DataSource({
     type: 'better-sqlite3',
     database: path,
     entities: ENTITIES,
-    migrations: [
-      FirstTables1790000000000,
-      LaneHistory1795000000000,
-      QuestionHistory1795000000001,
-      CrosswalkTables1796000000000,
-      MoreDatabases1797000000000,
-      AddedDatabases1798000000000,
-      LineTexts1799000000000,
-    ],
-    migrationsRun: true,
+    migrations: MIGRATIONS,
     synchronize: false,
     enableWAL: true,
+    timeout: BUSY_MS,
     prepareDatabase: (database: { pragma(text: string): void }) => {
       database.pragma('foreign_keys = ON');
-      database.pragma('busy_timeout = 5000');
+      database.pragma(pragma);
     },
   });
-  return store.initialize();
+}
+
+/** A store that a later release has changed is left alone: this one would misread it. */
+async function refuseNewer(writer: DataSource): Promise<void> {
+  const [table] = await writer.query<unknown[]>(
+    `SELECT name FROM sqlite_master WHERE type = 'table' AND name = 'migrations'`,
+  );
+  if (table === undefined) return;
+  const rows = await writer.query<{ name: string }[]>('SELECT name FROM migrations');
+  const known = new Set(MIGRATIONS.map(({ name }) => name));
+  if (rows.every(({ name }) => known.has(name))) return;
+  throw new StoreTrouble(
+    'newer',
+    'This data folder was written by a later release of Even Lantern.',
+    'Nothing was changed. Start that release, or choose another folder with EVEN_LANTERN_DATA.',
+  );
 }

@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, Logger } from '@nestjs/common';
 import {
   describeLine,
   lineKeyOf,
@@ -17,6 +17,7 @@ import type {
   Counted,
   FromLanes,
   LineTextChange,
+  LineWritten,
   Person,
   TranslatedLine,
   TranslatedLoss,
@@ -30,6 +31,8 @@ import { LineTextsService } from '../lines/lineTextsService.js';
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
 @Injectable()
 export class TranslationService {
+  private readonly logger = new Logger('translation');
+
   constructor(
     private readonly asking: AskingService,
     private readonly readings: ReadingService,
@@ -55,7 +58,7 @@ export class TranslationService {
   }
 
   /** Writes a line by hand, readable or not: what cannot be read yet is kept, and told. */
-  async write(reviewId: string, change: LineTextChange, person: Person): Promise<Translation> {
+  async write(reviewId: string, change: LineTextChange, person: Person): Promise<LineWritten> {
     const { database, dialect, strategies } = await this.readings.ofReview(reviewId, change.database);
     const refersTo: Record<number, string> = {};
     if (change.text !== null) {
@@ -66,8 +69,14 @@ export class TranslationService {
         if (line !== undefined) refersTo[number] = lineKeyOf(line);
       }
     }
-    await this.lineTexts.write(reviewId, change, refersTo, person);
-    return this.translate(reviewId, change.database);
+    const version = await this.lineTexts.write(reviewId, change, refersTo, person);
+    try {
+      return { version, translation: await this.translate(reviewId, change.database) };
+    } catch (error) {
+      // It is saved, so nobody may be told that it was not.
+      this.logger.error(error instanceof Error ? error.stack : String(error));
+      return { version, translation: null };
+    }
   }
 
   private async translateLine(

@@ -3,11 +3,13 @@ import type { Readable } from 'node:stream';
 import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { treeOf, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
-import { DataSource, IsNull } from 'typeorm';
+import { IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import { ImportedVocabularyRow, PersonRow, TermRow } from '../store/entities.js';
+import { ImportedVocabularyRow, TermRow } from '../store/entities.js';
+import { PeopleService } from '../people/people.js';
 import { skosReading, type SkosReading } from './readSkos.js';
+import { Store } from '../store/store.js';
 
 const NAMED = 5;
 
@@ -22,8 +24,9 @@ export class VocabulariesService implements OnApplicationShutdown {
   private readonly imported = new Map<string, Vocabulary>();
 
   constructor(
-    private readonly store: DataSource,
+    private readonly store: Store,
     private readonly databases: DatabasesService,
+    private readonly people: PeopleService,
     @Inject(PROGRAMS) programs: string,
   ) {
     this.skos = skosReading(programs);
@@ -47,8 +50,8 @@ export class VocabulariesService implements OnApplicationShutdown {
         imported: null,
       });
     }
-    const people = await this.store.getRepository(PersonRow).find();
     const rows = await this.latestRows();
+    const nameOf = await this.people.namesOf(rows.map(({ personId }) => personId));
     const imported = rows
       .filter(({ vocabulary }) => !served.has(vocabulary))
       .map((row): VocabularySummary => ({
@@ -59,7 +62,7 @@ export class VocabulariesService implements OnApplicationShutdown {
         databases: [],
         imported: {
           at: row.at,
-          person: people.find(({ id }) => id === row.personId)?.name ?? '',
+          person: nameOf(row.personId),
           notes: JSON.parse(row.notes) as string[],
         },
       }));
@@ -120,7 +123,7 @@ export class VocabulariesService implements OnApplicationShutdown {
       at: new Date().toISOString(),
       personId: person.id,
     };
-    await this.store.getRepository(ImportedVocabularyRow).insert(row);
+    await this.store.write((manager) => manager.insert(ImportedVocabularyRow, row));
     this.imported.set(row.id, vocabulary);
     this.databases.forgetDescribed(vocabulary.id);
     return {
@@ -138,7 +141,7 @@ export class VocabulariesService implements OnApplicationShutdown {
     const present = new Set(now.headings.map(({ label }) => label));
     const gone = new Set(earlier.headings.map(({ label }) => label).filter((label) => !present.has(label)));
     if (gone.size === 0) return [];
-    const terms = await this.store.getRepository(TermRow).findBy({ removedAt: IsNull() });
+    const terms = await this.store.read.getRepository(TermRow).findBy({ removedAt: IsNull() });
     const used = new Set(
       terms
         .map(({ content }) => JSON.parse(content) as TermContent)
@@ -167,7 +170,7 @@ export class VocabulariesService implements OnApplicationShutdown {
     if (row === undefined) return null;
     const known = this.imported.get(row.id);
     if (known !== undefined) return known;
-    const whole = await this.store.getRepository(ImportedVocabularyRow).findOneByOrFail({ id: row.id });
+    const whole = await this.store.read.getRepository(ImportedVocabularyRow).findOneByOrFail({ id: row.id });
     const vocabulary = JSON.parse(whole.content) as Vocabulary;
     this.imported.set(row.id, vocabulary);
     return vocabulary;
@@ -175,7 +178,7 @@ export class VocabulariesService implements OnApplicationShutdown {
 
   /** The latest of each id, without their content. */
   private async latestRows(): Promise<Omit<ImportedVocabularyRow, 'content'>[]> {
-    const rows = await this.store.getRepository(ImportedVocabularyRow).find({
+    const rows = await this.store.read.getRepository(ImportedVocabularyRow).find({
       select: {
         id: true,
         vocabulary: true,

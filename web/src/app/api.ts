@@ -17,6 +17,7 @@ import {
   type LaneEvent,
   type LanesRead,
   type LineTextChange,
+  type LineWritten,
   type Ledger,
   type NewDatabase,
   type NewRun,
@@ -220,14 +221,15 @@ export const api = createApi({
       query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),
       providesTags: ['Counts'],
     }),
-    writeLine: build.mutation<Translation, { review: string; change: LineTextChange }>({
+    writeLine: build.mutation<LineWritten, { review: string; change: LineTextChange }>({
       query: ({ review, change }) => ({ url: `reviews/${review}/lines`, method: 'PUT', body: change }),
       // The answer is the strategy as it stands now, so it need not be asked for again to be shown.
       async onQueryStarted({ review, change }, { dispatch, queryFulfilled }) {
         const answer = await queryFulfilled.catch(() => null);
-        if (answer === null) return;
+        const translation = answer?.data.translation ?? null;
+        if (translation === null) return;
         const asked = { review, database: change.database };
-        await dispatch(api.util.upsertQueryData('translation', asked, answer.data));
+        await dispatch(api.util.upsertQueryData('translation', asked, translation));
       },
       invalidatesTags: (_result, error) => (error ? [] : ['Counts']),
     }),

@@ -176,7 +176,7 @@ function useLineWriting(review: string, database: string, { key, version: presen
       const change: LineTextChange = { database, line: key, version: version.current, ...next };
       const answer = await write({ review, change });
       if (answer.data !== undefined) {
-        version.current += 1;
+        version.current = answer.data.version;
         setProblem(null);
       } else setProblem(problemOf(answer.error));
     });

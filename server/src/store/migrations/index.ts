@@ -1,0 +1,20 @@
+/** All steps that bring a store up to date, the earliest first. A step that has been released is never changed. */
+import { AddedDatabases1798000000000 } from './addedDatabases.js';
+import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
+import { FirstTables1790000000000 } from './firstTables.js';
+import { LaneHistory1795000000000 } from './laneHistory.js';
+import { LatestLines1800000000000 } from './latestLines.js';
+import { LineTexts1799000000000 } from './lineTexts.js';
+import { MoreDatabases1797000000000 } from './moreDatabases.js';
+import { QuestionHistory1795000000001 } from './questionHistory.js';
+
+export const MIGRATIONS = [
+  FirstTables1790000000000,
+  LaneHistory1795000000000,
+  QuestionHistory1795000000001,
+  CrosswalkTables1796000000000,
+  MoreDatabases1797000000000,
+  AddedDatabases1798000000000,
+  LineTexts1799000000000,
+  LatestLines1800000000000,
+];
