@@ -5,6 +5,7 @@ import { createServer as createHttpServer, request } from 'node:http';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { keepRecords, takeRecords } from './generatedRecords.js';
 
 export interface Stack {
   address: string;
@@ -17,47 +18,58 @@ export interface Stack {
   cutAfter(searches: number | null): void;
   /** tells a stand-in to have a trouble, or none any more; some so many times */
   trouble(database: string, kind: string | null, times?: number): Promise<void>;
+  /** kills a program without warning, and starts it again; it answers when this ends */
+  killAndStart(program: 'server' | 'stand-ins'): Promise<void>;
   stop(): Promise<void>;
+}
+
+export interface StackOptions {
+  /** the server's data folder; one of its own that is thrown away where none is given */
+  data?: string;
 }
 
 const root = join(__dirname, '..', '..');
 
-export async function startStack(): Promise<Stack> {
-  const data = mkdtempSync(join(tmpdir(), 'even-lantern-'));
+export async function startStack(options: StackOptions = {}): Promise<Stack> {
+  const temporary = mkdtempSync(join(tmpdir(), 'even-lantern-'));
+  takeRecords(temporary);
   const [port, standInsPort, linePort] = [await freePort(), await freePort(), await freePort()];
   const env = {
     ...process.env,
     PORT: String(port),
-    EVEN_LANTERN_DATA: data,
     // The server that tests add is on this machine.
     EVEN_LANTERN_PRIVATE_ADDRESSES: 'yes',
   };
   const line = await openLine(linePort, standInsPort);
-  const start = (program: string, itsStandInsPort: number) =>
+  const start = (program: string, itsStandInsPort: number, data: string) =>
     spawn(process.execPath, [join(root, program)], {
-      env: { ...env, STANDINS_PORT: String(itsStandInsPort) },
+      env: { ...env, STANDINS_PORT: String(itsStandInsPort), EVEN_LANTERN_DATA: data },
       stdio: ['ignore', 'ignore', 'inherit'],
     });
   let standIns: ChildProcess | null = null;
   const startStandIns = async () => {
-    standIns = start('standins/dist/main.js', standInsPort);
+    standIns = start('standins/dist/main.js', standInsPort, temporary);
     await answering(`http://127.0.0.1:${standInsPort}/`);
+    keepRecords(temporary);
   };
   const stopStandIns = async () => {
     await ended(standIns);
     standIns = null;
   };
   let server: ChildProcess | null = null;
+  const startServer = async () => {
+    server = start('server/dist/main.js', linePort, options.data ?? temporary);
+    await answering(`http://127.0.0.1:${port}/api/health`);
+  };
   const stop = async () => {
     line.close();
     await Promise.all([ended(server), ended(standIns)]);
-    rmSync(data, { recursive: true, force: true });
+    rmSync(temporary, { recursive: true, force: true });
   };
   const address = `http://localhost:${port}`;
   try {
     await startStandIns();
-    server = start('server/dist/main.js', linePort);
-    await answering(`http://127.0.0.1:${port}/api/health`);
+    await startServer();
   } catch (error) {
     await stop();
     throw error;
@@ -67,6 +79,11 @@ export async function startStack(): Promise<Stack> {
     plainServer: `http://127.0.0.1:${standInsPort}/plain`,
     startStandIns,
     stopStandIns,
+    async killAndStart(program) {
+      const ofServer = program === 'server';
+      await ended(ofServer ? server : standIns, 'SIGKILL');
+      await (ofServer ? startServer() : startStandIns());
+    },
     cutAfter: line.cutAfter,
     async trouble(database, kind, times) {
       const control = `http://127.0.0.1:${standInsPort}/control/${database}/trouble`;
@@ -113,7 +130,7 @@ async function openLine(port: number, target: number) {
   };
 }
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   const server = createServer();
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
   const { port } = server.address() as AddressInfo;
@@ -133,10 +150,10 @@ async function answering(address: string): Promise<void> {
   throw new Error(`${address} did not answer within two minutes`);
 }
 
-async function ended(child: ChildProcess | null): Promise<void> {
-  if (child === null || child.exitCode !== null) return;
+async function ended(child: ChildProcess | null, signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+  if (child === null || child.exitCode !== null || child.signalCode !== null) return;
   const exit = new Promise((resolve) => child.once('exit', resolve));
-  child.kill('SIGTERM');
+  child.kill(signal);
   const timer = setTimeout(() => child.kill('SIGKILL'), 5000);
   await exit;
   clearTimeout(timer);

@@ -16,7 +16,9 @@ const standInsPort = Number(process.env.STANDINS_PORT ?? 4311);
 const dataFolder = process.env.EVEN_LANTERN_DATA ?? join(process.cwd(), 'data');
 
 // Where whatever started this has gone, nobody would ever end it.
-process.once('disconnect', () => process.kill(process.pid, 'SIGTERM'));
+const leave = () => process.kill(process.pid, 'SIGTERM');
+if (process.connected === false) leave();
+else process.once('disconnect', leave);
 
 try {
   const application = await createApplication({

@@ -32,7 +32,9 @@ const server = application.listen(port, '127.0.0.1', (error?: Error) => {
   console.log(`stand-ins: http://127.0.0.1:${port}/`);
 });
 // Where whatever started this has gone, nobody would ever end it.
-process.once('disconnect', () => process.kill(process.pid, 'SIGTERM'));
+const leave = () => process.kill(process.pid, 'SIGTERM');
+if (process.connected === false) leave();
+else process.once('disconnect', leave);
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.on(signal, () => {
     server.close(() => process.exit(0));

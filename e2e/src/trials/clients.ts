@@ -1,0 +1,186 @@
+/** People at work while everything goes wrong: each edits and runs a review, and remembers what was acknowledged. */
+import type { Run, RunStatus, Review } from '@even-lantern/contract';
+
+/** A seeded source of chance: the same seed gives the same trial, as far as the machine lets it. */
+export function chanceOf(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+export interface Answer {
+  status: number;
+  body: unknown;
+}
+
+/** A request that the server may be killed under; null where no answer came. */
+export type Ask = (method: string, path: string, body?: object, version?: number) => Promise<Answer | null>;
+
+export function asker(address: string, person: string): Ask {
+  return async (method, path, body, version) => {
+    try {
+      const response = await fetch(`${address}/api${path}`, {
+        method,
+        headers: {
+          'Content-Type': 'application/json',
+          'el-person': person,
+          ...(version === undefined ? {} : { 'If-Match': `"${version}"` }),
+        },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      });
+      return { status: response.status, body: await response.json() };
+    } catch {
+      return null;
+    }
+  };
+}
+
+/** What a client was told, and what the review must hold at the end. */
+export interface Remembered {
+  review: string;
+  /** words of terms, by id: those that were acknowledged */
+  terms: Map<string, string>;
+  /** an element's text: the last that was acknowledged, and those sent since without an answer */
+  texts: Map<string, { acknowledged: string; unsure: string[] }>;
+  /** lines written by hand, likewise */
+  lines: Map<string, { acknowledged: string; unsure: string[] }>;
+  /** runs whose start was acknowledged */
+  runs: Set<string>;
+  acknowledged: number;
+  refused: Map<number, number>;
+}
+
+export interface Client {
+  remembered: Remembered;
+  /** makes one edit or run */
+  step(): Promise<void>;
+}
+
+const WORDS = ['light', 'night', 'shift', 'nurse', 'sleep', 'lamp', 'ward', 'fatigue', 'alertness', 'roster'];
+
+export async function newClient(ask: Ask, title: string, chance: () => number): Promise<Client> {
+  const review = (await ask('POST', '/reviews', { title }))?.body as Review;
+  const elements = review.elements.map(({ id }) => id);
+  const lane = review.elements.find(({ searched }) => searched)?.id ?? '';
+  for (const other of review.elements.filter(({ searched, id }) => searched && id !== lane)) {
+    await ask('PATCH', `/elements/${other.id}`, { searched: false }, other.version);
+  }
+  const remembered: Remembered = {
+    review: review.id,
+    terms: new Map(),
+    texts: new Map(),
+    lines: new Map(),
+    runs: new Set(),
+    acknowledged: 0,
+    refused: new Map(),
+  };
+  let made = 0;
+  const pick = <T>(from: readonly T[]): T => from[Math.floor(chance() * from.length)] as T;
+  const told = (answer: Answer | null): answer is Answer => {
+    if (answer === null) return false;
+    if (answer.status < 300) {
+      remembered.acknowledged += 1;
+      return true;
+    }
+    remembered.refused.set(answer.status, (remembered.refused.get(answer.status) ?? 0) + 1);
+    return false;
+  };
+
+  const addTerm = async () => {
+    const text = `${pick(WORDS)}${made}`;
+    const content = { kind: 'words', text, field: 'words', near: null };
+    const answer = await ask('POST', `/reviews/${review.id}/terms`, {
+      elementId: lane,
+      origin: 'typed',
+      content,
+    });
+    if (told(answer)) remembered.terms.set((answer.body as { id: string }).id, text);
+  };
+  const write = async () => {
+    const now = (await ask('GET', `/reviews/${review.id}`))?.body as Review | undefined;
+    const element = now?.elements.find(({ id }) => id === pick(elements));
+    if (element === undefined) return;
+    await overwrite(remembered.texts, element.id, `text ${made}`, (text) =>
+      ask('PATCH', `/elements/${element.id}`, { text }, element.version),
+    );
+  };
+  const writeLine = async () => {
+    const lines = (await ask('GET', `/reviews/${review.id}/translation?database=corvane`))?.body as
+      { lines?: { key: string; version: number }[] } | undefined;
+    const version = lines?.lines?.find(({ key }) => key === 'whole')?.version;
+    if (version === undefined) return;
+    const change = { database: 'corvane', line: 'whole', language: 'cql', version };
+    await overwrite(
+      remembered.lines,
+      'whole',
+      `el.words = "${pick(WORDS)}" or el.title = "made${made}"`,
+      (text) => ask('PUT', `/reviews/${review.id}/lines`, { ...change, text }),
+    );
+  };
+  const overwrite = async (
+    kept: Remembered['texts'],
+    key: string,
+    text: string,
+    send: (text: string) => Promise<Answer | null>,
+  ) => {
+    const known = kept.get(key) ?? { acknowledged: '', unsure: [] };
+    kept.set(key, known);
+    known.unsure.push(text);
+    if (told(await send(text))) kept.set(key, { acknowledged: text, unsure: [] });
+  };
+  const run = async () => {
+    const answer = await ask('POST', `/reviews/${review.id}/runs`, { database: 'corvane', timeZone: 'UTC' });
+    if (told(answer)) remembered.runs.add((answer.body as Run).id);
+  };
+
+  return {
+    remembered,
+    async step() {
+      made += 1;
+      const which = chance();
+      await (which < 0.5 ? addTerm() : which < 0.75 ? write() : which < 0.9 ? writeLine() : run());
+    },
+  };
+}
+
+/** What does not agree with what was acknowledged, in words; nothing when all does. */
+export async function missing(
+  ask: Ask,
+  { review: id, terms, texts, lines, runs }: Remembered,
+): Promise<string[]> {
+  const found: string[] = [];
+  const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
+  const present = new Map(review.elements.flatMap((element) => element.terms.map((term) => [term.id, term])));
+  for (const [term, text] of terms) {
+    const content = present.get(term)?.content;
+    if (content?.kind !== 'words' || content.text !== text) found.push(`the term ${text} (${term})`);
+  }
+  for (const [element, { acknowledged, unsure }] of texts) {
+    const text = review.elements.find((each) => each.id === element)?.text ?? '';
+    if (![acknowledged, ...unsure].includes(text)) found.push(`the text “${acknowledged}”: it is “${text}”`);
+  }
+  const translation = (await ask('GET', `/reviews/${id}/translation?database=corvane`))?.body as {
+    lines: { key: string; written: { text: string } | null }[];
+  };
+  for (const [key, { acknowledged, unsure }] of lines) {
+    const text = translation.lines.find((line) => line.key === key)?.written?.text ?? '';
+    if (![acknowledged, ...unsure].includes(text)) found.push(`the line “${acknowledged}”: it is “${text}”`);
+  }
+  const ledger = (await ask('GET', `/reviews/${id}/ledger`))?.body as {
+    entries: { content: { fetched: number; outcome: RunStatus } }[];
+    brokenAt: number | null;
+    running: Run | null;
+  };
+  if (ledger.brokenAt !== null) found.push(`the chain: it is broken at ${ledger.brokenAt}`);
+  if (ledger.running !== null) found.push(`the end of the run ${ledger.running.id}`);
+  if (ledger.entries.length < runs.size) found.push(`entries: ${ledger.entries.length} of ${runs.size}`);
+  for (const run of runs) {
+    const state = (await ask('GET', `/runs/${run}`))?.body as Run;
+    if (!['complete', 'interrupted'].includes(state.status)) found.push(`the run ${run}: ${state.status}`);
+  }
+  return found;
+}
