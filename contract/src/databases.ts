@@ -3,8 +3,17 @@ import type { BibRecord, DialectDescription, StrategyProblem, Suitability } from
 /** How a database is reached: it ships with the program, somebody gave its address, or a person asks it by hand. */
 export type DatabaseReach = 'shipped' | 'address' | 'hand';
 
+/**
+ * How a database answers. A slow one keeps what it said last and is still asked; one is away when several calls in a row
+ * have failed, and its last answers are shown as such.
+ */
+export type DatabaseState = 'ready' | 'slow' | 'away';
+
 export interface DatabaseProfile {
   id: string;
+  state: DatabaseState;
+  /** in a sentence, why it is slow or away; null when it is ready */
+  trouble: string | null;
   name: string;
   description: string;
   release: string;
@@ -26,7 +35,7 @@ export interface DatabaseProfile {
 /** All databases that are known. */
 export interface DatabaseList {
   databases: DatabaseProfile[];
-  /** those that do not answer, by the names that they were last known by; whether a person added them */
+  /** those that have never answered, by the names that they were last known by; whether a person added them */
   failed: { id: string; name: string; reason: string; added: boolean }[];
   /** the ids of all, those that ship with the program first */
   order: string[];

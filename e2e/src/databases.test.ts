@@ -173,9 +173,7 @@ describe('when a database is in trouble', () => {
   test.each([
     ['refusing', 'refuses to answer (status 403)'],
     ['unavailable', 'is not available just now (status 503)'],
-    ['too many requests', 'is asked too often just now (status 429)'],
-    ['cut off', 'cannot be reached'],
-    ['slow', 'it has not answered yet'],
+    ['cut off', 'broke off in the middle of its answer'],
   ])('%s: the person reads which database and why, and the others go on', async (kind, reason) => {
     await stack.trouble('wardline', kind);
     await browser.goTo(`${base}/databases`);
@@ -188,6 +186,36 @@ describe('when a database is in trouble', () => {
     await browser.sees('Corvane Medical Index');
     await browser.goTo(`${base}/searches?database=corvane`);
     await browser.sees('Finds');
+  });
+
+  test('a slow one is marked as slow: its headings and counts stay, and it comes back by itself', async () => {
+    await browser.goTo(`${base}/concepts?database=wardline`);
+    await browser.sees('adds');
+    const lanes = async () => (await browser.textOf('main')).replace(/\s+/g, ' ');
+    const before = await lanes();
+    await stack.trouble('wardline', 'slow', undefined, 3000);
+    await browser.textWhen('header', (text) => text.includes('slow'));
+    await browser.sees('Wardline Nursing & Allied Index is slow.');
+    const during = await lanes();
+    expect(during.includes('does not answer')).toBe(false);
+    expect(during.includes('Heading of')).toBe(before.includes('Heading of'));
+    await stack.trouble('wardline', null);
+    await browser.textWhen('header', (text) => !text.includes('slow'));
+    expect(await lanes()).toBe(before);
+  });
+
+  test('one that fails every third call changes nothing on screen', async () => {
+    await browser.goTo(`${base}/searches?database=wardline`);
+    await browser.sees('Finds');
+    const order = () => browser.textOf('[role=tablist], nav');
+    const before = await order();
+    await stack.trouble('wardline', 'flickering');
+    for (let i = 0; i < 4; i += 1) {
+      await new Promise((done) => setTimeout(done, 2500));
+      expect(await browser.textOf('body')).not.toContain('does not answer');
+      expect(await order()).toBe(before);
+    }
+    await stack.trouble('wardline', null);
   });
 
   test('an answer that cannot be read ends the run, with the place where it is broken', async () => {

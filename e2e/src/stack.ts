@@ -16,8 +16,8 @@ export interface Stack {
   startStandIns(): Promise<void>;
   /** cuts every connection to the stand-ins after so many more searches; null lets all through */
   cutAfter(searches: number | null): void;
-  /** tells a stand-in to have a trouble, or none any more; some so many times */
-  trouble(database: string, kind: string | null, times?: number): Promise<void>;
+  /** tells a stand-in to have a trouble, or none any more; some so many times; slow ones take so many milliseconds */
+  trouble(database: string, kind: string | null, times?: number, delay?: number): Promise<void>;
   /** kills a program without warning, and starts it again; it answers when this ends */
   killAndStart(program: 'server' | 'stand-ins'): Promise<void>;
   stop(): Promise<void>;
@@ -85,13 +85,13 @@ export async function startStack(options: StackOptions = {}): Promise<Stack> {
       await (ofServer ? startServer() : startStandIns());
     },
     cutAfter: line.cutAfter,
-    async trouble(database, kind, times) {
+    async trouble(database, kind, times, delay = 12_000) {
       const control = `http://127.0.0.1:${standInsPort}/control/${database}/trouble`;
       const headers = { 'Content-Type': 'application/json' };
       const response = await fetch(control, {
         method: 'POST',
         headers,
-        body: JSON.stringify({ kind, times, delay: 12_000 }),
+        body: JSON.stringify({ kind, times, delay }),
       });
       if (!response.ok) throw new Error(`no trouble could be made: ${response.status}`);
     },

@@ -85,6 +85,7 @@ export function standInApplication(databases: readonly StandIn[]): Express {
   const trouble = (id: string): Trouble | null => {
     const own = troubles.get(id);
     if (own === undefined) return null;
+    own.met += 1;
     if (own.times !== null) {
       own.times -= 1;
       if (own.times <= 0) troubles.delete(id);
@@ -158,6 +159,7 @@ export function standInApplication(databases: readonly StandIn[]): Express {
       troubles.set(database.id, {
         kind: known,
         times: typeof times === 'number' ? times : null,
+        met: 0,
         delay: typeof delay === 'number' ? delay : DEFAULT_DELAY,
       });
     }

@@ -4,6 +4,7 @@ import type { SruParameters } from './sru/operations.js';
 
 export const TROUBLES = [
   'slow',
+  'flickering',
   'refusing',
   'too many requests',
   'unavailable',
@@ -18,6 +19,8 @@ export interface Trouble {
   kind: TroubleKind;
   /** how many more answers it spoils; null until it is told otherwise */
   times: number | null;
+  /** how many it has met so far */
+  met: number;
   /** how long a slow answer takes, in milliseconds */
   delay: number;
 }
@@ -45,6 +48,11 @@ export async function sendWith(
     case 'slow':
       await new Promise((done) => setTimeout(done, trouble.delay));
       send(answer(parameters));
+      return;
+    case 'flickering':
+      // Every third fails.
+      if (trouble.met % 3 === 0) response.status(503).type('text/plain').send('Try again.');
+      else send(answer(parameters));
       return;
     case 'refusing':
       response.status(403).type('text/plain').send('Not allowed.');

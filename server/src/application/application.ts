@@ -17,6 +17,7 @@ import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { AskingService } from '../databases/askingService.js';
 import { DatabasesService } from '../databases/databasesService.js';
+import type { WatchTimes } from '../databases/databaseWatch.js';
 import { CandidatesService } from '../databases/candidatesService.js';
 import { ReadingService } from '../databases/readingService.js';
 import { OverlapService } from '../databases/overlapService.js';
@@ -53,6 +54,8 @@ export interface ApplicationOptions {
   webFolder: string | null;
   /** whether servers on this machine and its networks may be added by their address */
   privateAddresses?: boolean;
+  /** how databases are watched, where it is not as usual */
+  watchTimes?: WatchTimes;
   quiet?: boolean;
 }
 
@@ -60,7 +63,7 @@ export interface ApplicationOptions {
 class ApplicationModule {
   static with(
     store: Store,
-    { connectors, programs, privateAddresses = false, quiet = false }: ApplicationOptions,
+    { connectors, programs, privateAddresses = false, quiet = false, watchTimes }: ApplicationOptions,
   ): DynamicModule {
     return {
       module: ApplicationModule,
@@ -87,7 +90,7 @@ class ApplicationModule {
         { provide: Store, useValue: store },
         { provide: PROGRAMS, useValue: programs },
         { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses } },
-        { provide: DatabasesService, useFactory: () => new DatabasesService(connectors) },
+        { provide: DatabasesService, useFactory: () => new DatabasesService(connectors, watchTimes) },
         AskingService,
         PeopleService,
         PersonPipe,

@@ -27,7 +27,11 @@ export class CandidatesService {
     private readonly readings: ReadingService,
   ) {}
 
-  async count(
+  count(reviewId: string, candidates: Candidates): Promise<TermCount[]> {
+    return this.databases.inOneRelease(candidates.database, () => this.countOnce(reviewId, candidates));
+  }
+
+  private async countOnce(
     reviewId: string,
     { database: id, elementId, instead, contents }: Candidates,
   ): Promise<TermCount[]> {

@@ -62,7 +62,14 @@ export interface Page {
   size: number;
 }
 
+/** Is told of every single call as it begins; what it gives back is told whether the call was answered. */
+export interface CallObserver {
+  begins(): (answered: boolean) => void;
+}
+
 export interface DatabaseConnector {
+  /** Tells of every single call from now on; left out where each question is one call. */
+  observe?(observer: CallObserver): void;
   explain(signal?: AbortSignal): Promise<DatabaseDescription>;
   /** @param query canonical text, unless `asking` names another language */
   count(query: string, signal?: AbortSignal, asking?: Asking): Promise<CountAnswer>;
@@ -87,6 +94,8 @@ export class DatabaseError extends Error {
     message: string,
     /** what the database itself said was wrong with the query, as opposed to not answering */
     readonly refused: boolean,
+    /** whether somebody on our side ended the call, which tells nothing of the database */
+    readonly stopped = false,
   ) {
     super(message);
   }

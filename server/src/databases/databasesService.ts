@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import {
   allNarrower,
   dialectFrom,
@@ -8,9 +8,10 @@ import {
   type DialectContext,
   type Vocabulary,
 } from '@even-lantern/core';
-import type { DatabaseList, DatabaseProfile } from '@even-lantern/contract';
+import type { DatabaseList, DatabaseProfile, DatabaseState } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
 import { within } from './patience.js';
+import { DatabaseWatch, WATCH_TIMES, type KnownDatabase, type WatchTimes } from './databaseWatch.js';
 import { describedAddress } from './described.js';
 import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
 
@@ -25,79 +26,95 @@ export interface OpenDatabase {
   dialect: Dialect | null;
 }
 
-/** How long a list waits for one database. */
+/** How long a list waits for a database that has never been heard. */
 const PATIENCE_MS = 1500;
 /** How long looking for a vocabulary waits for one that never answered yet. */
 const VOCABULARY_MS = 8000;
 /** How long listing vocabularies waits for one that never answered yet: it comes into the list when it does. */
 const UNHEARD_MS = 3000;
-/** How long news is waited for from one that answered before. */
-const FRESH_MS = 400;
+/** How often an answer is asked for anew because the database moved to another release meanwhile. */
+const MOST_MOVES = 2;
 
-/** The databases that are known: which answer, how they describe themselves, and the vocabularies that they serve. */
+/** The databases that are known: how they answer, how they describe themselves, and the vocabularies that they serve. */
 @Injectable()
-export class DatabasesService {
+export class DatabasesService implements OnApplicationShutdown {
   /** by address */
   private readonly vocabularies = new Map<string, Vocabulary>();
 
-  /** how databases describe themselves, while they are being asked, by database */
-  private readonly descriptions = new Map<string, Promise<DatabaseDescription>>();
-
-  /** how they last described themselves */
-  private readonly lastDescriptions = new Map<string, DatabaseDescription>();
-
-  private readonly connectors: Map<string, DatabaseConnector>;
+  private readonly watches = new Map<string, DatabaseWatch>();
 
   /** what each is called, as far as it was told */
   private readonly names = new Map<string, string>();
 
   /** @param shipped the databases that ship with the program; others are connected later */
-  constructor(private readonly shipped: ReadonlyMap<string, DatabaseConnector>) {
-    this.connectors = new Map(shipped);
+  constructor(
+    private readonly shipped: ReadonlyMap<string, DatabaseConnector>,
+    private readonly times: WatchTimes = WATCH_TIMES,
+  ) {
+    for (const [id, connector] of shipped) this.watch(id, connector);
+  }
+
+  onApplicationShutdown(): void {
+    for (const watch of this.watches.values()) watch.stop();
   }
 
   /** Adds a database, or reaches one otherwise than before. */
   connect(id: string, name: string, connector: DatabaseConnector): void {
-    this.descriptions.delete(id);
-    this.lastDescriptions.delete(id);
-    this.connectors.set(id, connector);
     this.names.set(id, name);
+    this.watch(id, connector).start();
   }
 
   disconnect(id: string): void {
-    this.connectors.delete(id);
+    this.watches.get(id)?.stop();
+    this.watches.delete(id);
+  }
+
+  private watch(id: string, connector: DatabaseConnector): DatabaseWatch {
+    this.watches.get(id)?.stop();
+    const read = (direct: DatabaseConnector, description: DatabaseDescription) =>
+      this.vocabularyOf(direct, description);
+    const watch = new DatabaseWatch(connector, read, this.times);
+    this.watches.set(id, watch);
+    return watch;
   }
 
   /**
-   * All databases; one that does not answer is left out of the list and named in `failed`. One that takes its time
-   * does not hold up the others.
+   * All databases, as they described themselves last; one that has never been heard is named in `failed`. Nobody waits
+   * here for one that is slow or away.
    */
   async list(): Promise<DatabaseList> {
+    const unheard = [...this.watches.values()].filter(({ present }) => present === null);
+    await Promise.all(
+      unheard.map((watch) =>
+        within(
+          PATIENCE_MS,
+          watch.heard().catch(() => null),
+          null,
+        ),
+      ),
+    );
+    for (const watch of this.watches.values()) watch.refreshWhenOlder();
     const databases: DatabaseProfile[] = [];
     const failed: DatabaseList['failed'] = [];
-    const asked = [...this.connectors].map(([id, connector]) =>
-      within(PATIENCE_MS, this.profileOf(id, connector), { id, reason: 'it has not answered yet.' }),
-    );
-    for (const answer of await Promise.all(asked)) {
-      if ('reason' in answer) {
-        const { id, reason } = answer;
-        failed.push({ id, name: this.names.get(id) ?? id, reason, added: !this.shipped.has(id) });
-      } else databases.push(answer);
+    for (const [id, watch] of this.watches) {
+      const { state, trouble } = watch.state();
+      if (watch.present !== null) databases.push(profileOf(id, watch.present, watch));
+      else {
+        const name = this.names.get(id) ?? id;
+        const reason = state === 'away' && trouble ? trouble : 'it has not answered yet.';
+        failed.push({ id, name, reason, added: !this.shipped.has(id) });
+      }
     }
-    return { databases, failed, order: [...this.connectors.keys()] };
+    return { databases, failed, order: [...this.watches.keys()] };
   }
 
-  private async profileOf(
-    id: string,
-    connector: DatabaseConnector,
-  ): Promise<DatabaseProfile | { id: string; reason: string }> {
-    try {
-      const { pageCap: _pageCap, vocabulary, ...shown } = await this.describedNow(id, connector);
-      return { id, ...shown, vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name } };
-    } catch (error) {
-      if (!(error instanceof DatabaseError)) throw error;
-      return { id, reason: error.message };
-    }
+  /** How each answers, without asking any. */
+  states(): { id: string; state: DatabaseState; release: string | null; reason: string | null }[] {
+    return [...this.watches].map(([id, watch]) => {
+      const { state, trouble } = watch.state();
+      const release = watch.present?.description.release ?? null;
+      return { id, state: release === null ? 'away' : state, release, reason: trouble };
+    });
   }
 
   /**
@@ -105,34 +122,44 @@ export class DatabasesService {
    * @throws ProblemException when it does not answer
    */
   async profile(id: string): Promise<DatabaseProfile> {
-    const connector = this.connectors.get(id);
-    if (connector === undefined) throw notFound(`The database “${id}”`);
-    const profile = await this.profileOf(id, connector);
-    if ('reason' in profile) throw databaseTrouble(profile.reason, 'Try again.');
-    return profile;
+    const watch = this.watchOf(id);
+    try {
+      return profileOf(id, await watch.refresh(), watch);
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+      throw databaseTrouble(error.message, 'Try again.');
+    }
   }
 
   knows(id: string): boolean {
-    return this.connectors.has(id);
+    return this.watches.has(id);
   }
 
   /**
-   * A vocabulary that one of the databases serves: of the first that tells so, since the others may take their time.
-   * Where the one that serves it does not answer now, as it was last read.
+   * A vocabulary that one of the databases serves, as it was last read.
    * @param patience how long databases are waited for that nothing is known of yet, in milliseconds
    * @returns null when none does
    */
   async vocabularyById(id: string, patience = VOCABULARY_MS): Promise<Vocabulary | null> {
-    const serving = async ([database, connector]: [string, DatabaseConnector]): Promise<Vocabulary> => {
-      const description = await this.lastDescribed(database, connector, patience);
-      // One that people ask by hand has its vocabulary from another, so it serves none.
-      const serves = description?.reached === 'shipped' && description.vocabulary?.id === id;
-      const vocabulary = serves ? await this.vocabularyOf(connector, description) : null;
-      if (vocabulary === null) throw new DatabaseError('It does not serve it.', false);
-      return vocabulary;
+    // Those that people add have theirs from others, so waiting for them could be waiting for oneself.
+    const watches = [...this.watches].flatMap(([each, watch]) => (this.shipped.has(each) ? [watch] : []));
+    const known = watches.find((watch) => serves(watch.present, id))?.present?.vocabulary ?? null;
+    if (known !== null) return known;
+    const serving = async (watch: DatabaseWatch): Promise<Vocabulary> => {
+      const heard = await within(
+        patience,
+        watch.heard().catch((error: unknown) => {
+          if (error instanceof DatabaseError) return null;
+          throw error;
+        }),
+        null,
+      );
+      if (!serves(heard, id) || heard?.vocabulary == null)
+        throw new DatabaseError('It does not serve it.', true);
+      return heard.vocabulary;
     };
     try {
-      return await Promise.any([...this.connectors].map(serving));
+      return await Promise.any(watches.filter(({ present }) => present === null).map(serving));
     } catch (error) {
       if (error instanceof AggregateError && error.errors.every((each) => each instanceof DatabaseError))
         return null;
@@ -142,50 +169,39 @@ export class DatabasesService {
 
   /** The vocabularies that databases serve, and the names of those that do, also while they do not answer. */
   async servedVocabularies(): Promise<{ id: string; name: string; databases: string[] }[]> {
-    const descriptions = await Promise.all(
-      [...this.connectors].map(([id, connector]) => this.lastDescribed(id, connector, UNHEARD_MS)),
+    const heard = await Promise.all(
+      [...this.watches.values()].map((watch) =>
+        within(
+          UNHEARD_MS,
+          watch.heard().catch((error: unknown) => {
+            if (error instanceof DatabaseError) return null;
+            throw error;
+          }),
+          null,
+        ),
+      ),
     );
     const served = new Map<string, { id: string; name: string; databases: string[] }>();
-    for (const description of descriptions) {
-      if (description === null || description.vocabulary === null) continue;
-      const { id, name } = description.vocabulary;
+    for (const each of heard) {
+      if (each === null || each.description.vocabulary === null) continue;
+      const { id, name } = each.description.vocabulary;
       const known = served.get(id);
-      if (known === undefined) served.set(id, { id, name, databases: [description.name] });
-      else known.databases.push(description.name);
+      if (known === undefined) served.set(id, { id, name, databases: [each.description.name] });
+      else known.databases.push(each.description.name);
     }
     return [...served.values()];
   }
 
   /**
-   * How a database describes itself, or did when it last answered.
-   * @param patience how long it is waited for where it never has, in milliseconds
-   * @returns null where it never has
-   */
-  private lastDescribed(
-    id: string,
-    connector: DatabaseConnector,
-    patience: number,
-  ): Promise<DatabaseDescription | null> {
-    const last = this.lastDescriptions.get(id) ?? null;
-    const now = this.describedNow(id, connector).catch((error: unknown) => {
-      if (error instanceof DatabaseError) return last;
-      throw error;
-    });
-    return within(last === null ? patience : FRESH_MS, now, last);
-  }
-
-  /**
-   * Asks a database how it is now, so that counts remembered from another release are not used.
-   * @throws ProblemException when it does not answer
+   * A database as it was last heard; only one that never was is waited for.
+   * @throws ProblemException when nothing is known of it and it does not answer
    */
   async open(id: string): Promise<OpenDatabase> {
-    const connector = this.connectors.get(id);
-    if (connector === undefined) throw notFound(`The database “${id}”`);
+    const watch = this.watchOf(id);
     try {
-      const description = await this.describedNow(id, connector);
-      const vocabulary = await this.vocabularyOf(connector, description);
+      const { description, vocabulary } = await watch.heard();
       const dialect = description.dialect === null ? null : dialectFrom(description.dialect);
-      return { id, connector, description, vocabulary, dialect };
+      return { id, connector: watch.connector, description, vocabulary, dialect };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       const detail = 'What you have written is kept. Counts come back when the database answers; try again.';
@@ -193,25 +209,33 @@ export class DatabasesService {
     }
   }
 
-  /** Whoever asks while the database is describing itself waits for the same answer. */
-  private describedNow(id: string, connector: DatabaseConnector): Promise<DatabaseDescription> {
-    const known = this.descriptions.get(id);
-    if (known !== undefined) return known;
-    const asked = connector
-      .explain()
-      .then((description) => {
-        this.names.set(id, description.name);
-        this.lastDescriptions.set(id, description);
-        return description;
-      })
-      .finally(() => this.descriptions.delete(id));
-    this.descriptions.set(id, asked);
-    return asked;
+  /**
+   * Does something in one release of a database: where it turns out that it moved to another one meanwhile, it is done
+   * again, so that figures of two releases never stand side by side.
+   */
+  async inOneRelease<T>(id: string, work: () => Promise<T>): Promise<T> {
+    const watch = this.watchOf(id);
+    for (let moves = 0; ; moves += 1) {
+      const before = watch.present?.description.release;
+      const result = await work();
+      // One that was never heard is heard for the first time while the work is done.
+      const after = (await watch.settled())?.description.release;
+      if (before === undefined || before === after || moves === MOST_MOVES) return result;
+    }
   }
 
-  /** Reads what the databases describe and their vocabularies, so that whoever comes first need not wait for it. */
+  /** Asks a database how it is now; what it said last stays when it does not answer. */
+  async refresh(id: string): Promise<void> {
+    try {
+      await this.watchOf(id).refresh();
+    } catch (error) {
+      if (!(error instanceof DatabaseError)) throw error;
+    }
+  }
+
+  /** Begins to watch all, so that whoever comes first need not wait. @returns when all have been asked once */
   async makeReady(): Promise<void> {
-    await Promise.allSettled([...this.connectors.keys()].map((id) => this.open(id)));
+    await Promise.allSettled([...this.watches.values()].map((watch) => watch.refresh()));
   }
 
   /**
@@ -219,18 +243,24 @@ export class DatabasesService {
    * @throws ProblemException when it cannot be moved
    */
   async advance(id: string): Promise<DatabaseProfile> {
+    await this.refresh(id);
     const { connector, description } = await this.open(id);
     if (description.nextRelease === null) {
       throw conflict(`${description.name} has no later release.`, 'It stays as it is.');
     }
     try {
       await connector.advance();
-      this.descriptions.delete(id);
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       throw databaseTrouble(error.message, 'Look at its release, then try again.');
     }
     return this.profile(id);
+  }
+
+  private watchOf(id: string): DatabaseWatch {
+    const watch = this.watches.get(id);
+    if (watch === undefined) throw notFound(`The database “${id}”`);
+    return watch;
   }
 
   private async vocabularyOf(
@@ -251,7 +281,26 @@ export class DatabasesService {
   /** Where people said that a database has this vocabulary, it is read anew: there is another release of it. */
   forgetDescribed(vocabulary: string): void {
     this.vocabularies.delete(describedAddress(vocabulary));
+    for (const watch of this.watches.values()) {
+      const described = watch.present?.description.vocabulary;
+      if (described?.address === describedAddress(vocabulary)) void watch.refresh().catch(() => undefined);
+    }
   }
+}
+
+/** One that people ask by hand, or whose headings somebody described, has its vocabulary from another. */
+function serves(known: KnownDatabase | null, vocabulary: string): boolean {
+  return known?.description.reached === 'shipped' && known.description.vocabulary?.id === vocabulary;
+}
+
+function profileOf(id: string, { description }: KnownDatabase, watch: DatabaseWatch): DatabaseProfile {
+  const { pageCap: _pageCap, vocabulary, ...shown } = description;
+  return {
+    id,
+    ...shown,
+    ...watch.state(),
+    vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name },
+  };
 }
 
 /** What strings are written and read with in a database. */

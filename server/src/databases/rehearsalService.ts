@@ -22,7 +22,7 @@ import type {
 } from '@even-lantern/contract';
 import { ReadingService } from './readingService.js';
 import { askedText, AskingService } from './askingService.js';
-import type { OpenDatabase } from './databasesService.js';
+import { DatabasesService, type OpenDatabase } from './databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
 const NO_PARTS = { headingsOnly: null, both: null, wordsOnly: null, awaitingHeadings: null };
@@ -34,11 +34,16 @@ const INDEXING = { field: 'indexing', awaiting: 'not yet indexed' };
 @Injectable()
 export class RehearsalService {
   constructor(
+    private readonly databases: DatabasesService,
     private readonly asking: AskingService,
     private readonly readings: ReadingService,
   ) {}
 
-  async rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
+  rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
+    return this.databases.inOneRelease(databaseId, () => this.rehearseOnce(reviewId, databaseId));
+  }
+
+  private async rehearseOnce(reviewId: string, databaseId: string): Promise<Rehearsal> {
     const {
       lanes,
       database,

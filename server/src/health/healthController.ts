@@ -16,14 +16,10 @@ export class HealthController {
   @ApiOperation({ summary: 'The state of the store and of each database' })
   async get() {
     await this.store.read.query('SELECT 1');
-    const { databases, failed } = await this.databases.list();
     return {
       version: APPLICATION_VERSION,
       store: 'ready',
-      databases: [
-        ...databases.map(({ id, release }) => ({ id, state: 'ready', release })),
-        ...failed.map(({ id, reason }) => ({ id, state: 'not answering', reason })),
-      ],
+      databases: this.databases.states(),
     };
   }
 }

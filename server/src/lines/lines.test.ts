@@ -146,7 +146,9 @@ test('quick saves are one state; what was taken back, and what others wrote, are
   }
   await write({ text: null, version: 3 }).expect(200);
   await write({ text: 'title("lamps")', version: 4 }).expect(200);
-  const rows = await light.server.application.get(Store).read.find(LineTextRow, { order: { version: 'ASC' } });
+  const rows = await light.server.application
+    .get(Store)
+    .read.find(LineTextRow, { order: { version: 'ASC' } });
   expect(rows.map(({ version, text, latest }) => [version, text, latest])).toEqual([
     [3, 'title("lig")', false],
     [4, null, false],

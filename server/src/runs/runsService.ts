@@ -21,7 +21,8 @@ import { BehaviorSubject, type Observable } from 'rxjs';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
-import type { OpenDatabase } from '../databases/databasesService.js';
+import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { within } from '../databases/patience.js';
 import { ReadingService } from '../databases/readingService.js';
 import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
@@ -35,6 +36,8 @@ interface ActiveRun {
 
 /** Behind the dialect in the ledger, where a person asked. */
 const BY_HAND = ', asked by hand: counts entered, records from exported files';
+/** How long a run waits for the database to tell its release. */
+const PATIENCE_MS = 4000;
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
 /**
@@ -50,6 +53,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     private readonly store: Store,
     private readonly ledger: LedgerService,
     private readonly readings: ReadingService,
+    private readonly databases: DatabasesService,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
@@ -70,6 +74,10 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     { database: databaseId, timeZone, release }: NewRun,
     person: Person,
   ): Promise<Run> {
+    // What is logged names the release, so the database is asked how it is now; a slow one is not waited for.
+    if (this.databases.knows(databaseId)) {
+      await within(PATIENCE_MS, this.databases.refresh(databaseId), undefined);
+    }
     const reading = await this.readings.ofReview(reviewId, databaseId, release);
     const { lanes, database, dialect, context, strategies } = reading;
     const { lines, problems } = strategies.meant;

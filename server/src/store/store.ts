@@ -19,10 +19,10 @@ import { MIGRATIONS } from './migrations/index.js';
 import { StoreTrouble, storeTroubleIn } from './storeTrouble.js';
 
 /** How long the driver waits for a lock, with everything else waiting: the rest of the wait is ours, and holds nobody up. */
-const BUSY_MS = 100;
+const BUSY_MS = 50;
 /** How long a change waits for a store that another program holds. */
 const PATIENCE_MS = 10_000;
-const AGAIN_MS = 150;
+const AGAIN_MS = 200;
 
 export interface WriteOptions {
   /** how long to wait for a store that another program holds, in milliseconds */

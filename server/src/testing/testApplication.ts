@@ -23,7 +23,7 @@ export interface TestApplication {
 export async function testApplication(
   connectors: Record<string, DatabaseConnector>,
   storePath = join(mkdtempSync(join(tmpdir(), 'server-')), 'even-lantern.sqlite'),
-  options: Pick<ApplicationOptions, 'privateAddresses'> = {},
+  options: Pick<ApplicationOptions, 'privateAddresses' | 'watchTimes'> = {},
 ): Promise<TestApplication> {
   const application = await createApplication({
     storePath,

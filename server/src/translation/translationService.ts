@@ -24,7 +24,7 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { askedText, AskingService } from '../databases/askingService.js';
-import type { OpenDatabase } from '../databases/databasesService.js';
+import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { ReadingService, type ReviewReading } from '../databases/readingService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 
@@ -34,12 +34,17 @@ export class TranslationService {
   private readonly logger = new Logger('translation');
 
   constructor(
+    private readonly databases: DatabasesService,
     private readonly asking: AskingService,
     private readonly readings: ReadingService,
     private readonly lineTexts: LineTextsService,
   ) {}
 
-  async translate(reviewId: string, databaseId: string): Promise<Translation> {
+  translate(reviewId: string, databaseId: string): Promise<Translation> {
+    return this.databases.inOneRelease(databaseId, () => this.translateOnce(reviewId, databaseId));
+  }
+
+  private async translateOnce(reviewId: string, databaseId: string): Promise<Translation> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
     const { database, dialect, strategies } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);

@@ -1,5 +1,6 @@
 /** The frame: header, stage rail, stage area, ledger strip. */
 import type { DatabaseProfile } from '@even-lantern/contract';
+import { StateSign, stateText } from '../parts/DatabaseStateNote.js';
 import { releaseText } from '../parts/release.js';
 import { counted, elementShape, formatCount, questionSentence } from '@even-lantern/core';
 import { lanesOfReview } from './lanes.js';
@@ -163,6 +164,15 @@ function CountsFrom({ choice: { database, databases, failed, asking, choose } }:
           <span className="truncate">{trouble}</span>
         </span>
       )}
+      {database !== null && database.state !== 'ready' && (
+        <span
+          className={`flex items-center gap-1 text-sm ${database.state === 'away' ? 'problem' : 'quiet'}`}
+          title={stateText(database) ?? undefined}
+        >
+          <StateSign state={database.state} />
+          {database.state === 'away' ? 'does not answer' : 'slow'}
+        </span>
+      )}
       {databases.length > 0 && (
         <span className="max-lg:hidden">
           <ChoiceMenu
@@ -178,6 +188,7 @@ function CountsFrom({ choice: { database, databases, failed, asking, choose } }:
                 ...(each.records === null ? [] : [counted(each.records, 'record')]),
                 ...(each.vocabulary === null ? [] : [each.vocabulary.name]),
                 reached(each),
+                ...(each.state === 'ready' ? [] : [each.state === 'away' ? 'does not answer' : 'slow']),
               ].join(', '),
             }))}
             onChoose={choose}

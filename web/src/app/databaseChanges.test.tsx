@@ -26,6 +26,13 @@ test('one that goes away makes nothing of the others out of date', () => {
   expect(outOfDateBy(list([other]), list([database, other]), [tree])).toEqual([]);
 });
 
+test('one that is slow, or away, makes nothing out of date; one that comes back makes its counts so', () => {
+  const away = { ...database, state: 'away' as const, trouble: 'It cannot be reached.' };
+  expect(outOfDateBy(list([{ ...database, state: 'slow' }]), list([database]), [tree])).toEqual([]);
+  expect(outOfDateBy(list([away]), list([database]), [tree])).toEqual([]);
+  expect(outOfDateBy(list([database]), list([away]), [tree])).toEqual(['Counts', 'Vocabularies']);
+});
+
 test('where nothing changed, or nothing was known before, nothing is asked again', () => {
   expect(outOfDateBy(list([database]), list([{ ...database }]), [tree])).toEqual([]);
   expect(outOfDateBy(list([database]), undefined, undefined)).toEqual([]);

@@ -14,7 +14,10 @@ export function outOfDateBy(
 ): OutOfDate[] {
   const known = new Set(before?.databases.map(stateOf));
   // One that goes away changes nothing of the others; what it told stays until it answers again.
-  const changed = before !== undefined && after.databases.some((each) => !known.has(stateOf(each)));
+  const away = new Set(before?.databases.filter(({ state }) => state === 'away').map(({ id }) => id));
+  const changed =
+    before !== undefined &&
+    after.databases.some((each) => !known.has(stateOf(each)) || (away.has(each.id) && each.state !== 'away'));
   // A database that was late when vocabularies were listed answers now.
   const unlisted = after.databases.some(
     ({ vocabulary }) => vocabulary !== null && vocabularies?.every(({ id }) => id !== vocabulary.id) === true,

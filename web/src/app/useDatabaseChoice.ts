@@ -4,12 +4,12 @@ import { useSearchParams } from 'react-router';
 import { api } from './api.js';
 
 const REMEMBERED = 'even-lantern-database';
-const POLLING_MS = 15_000;
+const POLLING_MS = 5000;
 
 export interface DatabaseChoice {
-  /** the database that counts come from; null while it does not answer */
+  /** the database that counts come from; null while it has never answered */
   database: DatabaseProfile | null;
-  /** those that answer, and why the others do not: the one that is wanted first */
+  /** those that are known, and why others are not: the one that is wanted first */
   databases: DatabaseProfile[];
   failed: DatabaseList['failed'];
   asking: boolean;
@@ -17,8 +17,8 @@ export interface DatabaseChoice {
 }
 
 /**
- * The database that an address names, or that was chosen last, or else the first of all. Null where it does not
- * answer: counts of another would pass for its own.
+ * The database that an address names, or that was chosen last, or else the first of all. Null where it has never
+ * answered: counts of another would pass for its own.
  */
 export function chosenDatabase(
   { databases, order }: Pick<DatabaseList, 'databases' | 'order'>,

@@ -1,13 +1,15 @@
 import { Link } from 'react-router';
 import { useDatabaseChoice } from '../app/useDatabaseChoice.js';
 import { useReview } from '../app/useReview.js';
+import { DatabaseStateNote } from './DatabaseStateNote.js';
 
-/** Why there are no counts while the database does not answer, and how to go on; nothing while it does. */
+/** Why there are no counts, or only earlier ones, and how to go on; nothing while the database answers. */
 export function NoDatabase() {
   const { review, database } = useReview();
   const { failed, asking } = useDatabaseChoice();
   const [wanted] = failed;
-  if (database !== null || asking) return null;
+  if (database !== null) return <DatabaseStateNote database={database} />;
+  if (asking) return null;
   return (
     <p role="status" className="border-warning border-l-[3px] pl-2">
       {wanted === undefined ? 'No database is known.' : `${wanted.name} does not answer: ${wanted.reason}`}{' '}

@@ -52,6 +52,8 @@ export const database: DatabaseProfile = {
   description: '',
   release: '2026-10-01',
   simulated: true,
+  state: 'ready' as const,
+  trouble: null,
   records: 100,
   vocabulary: { id: 'tree', name: 'A tree' },
   limits: {},

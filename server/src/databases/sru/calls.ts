@@ -3,7 +3,8 @@ import { isIP } from 'node:net';
 import pLimit from 'p-limit';
 import pRetry, { AbortError } from 'p-retry';
 import { Agent, fetch, type RequestInit } from 'undici';
-import { DatabaseError } from '../databaseConnector.js';
+import { DatabaseError, type CallObserver } from '../databaseConnector.js';
+import { textOf } from './encoding.js';
 import { isPublicAddress, publicAddressesOnly } from './publicAddresses.js';
 
 export interface SruOptions {
@@ -16,7 +17,7 @@ export interface SruOptions {
   publicOnly: boolean;
 }
 
-const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 2, concurrency: 6, publicOnly: false };
+const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 4, concurrency: 6, publicOnly: false };
 /** Longer answers are not read to their end: no page of records is as long. */
 const MOST_BYTES = 50_000_000;
 /** What the commonest statuses mean to a person, RFC 9110 and 6585. */
@@ -31,12 +32,21 @@ const MEANINGS: Readonly<Record<number, string>> = {
 const WORTH_RETRYING = new Set([408, 429, 500, 502, 503, 504]);
 
 /** One call that failed; the message goes on from the name of the host. */
-class FailedCall extends Error {}
+class FailedCall extends Error {
+  /** @param late whether no answer came in time, which is seldom worth waiting for again */
+  constructor(
+    message: string,
+    readonly late = false,
+  ) {
+    super(message);
+  }
+}
 
 const anywhere = new Agent();
 const publicPlaces = new Agent({ connect: { lookup: publicAddressesOnly } });
 
 export interface SruCalls {
+  observe(observer: CallObserver): void;
   /** As often as it is worth it. @throws DatabaseError with the host's name */
   get(url: URL, init: RequestInit, signal?: AbortSignal): Promise<string>;
   /** Once only, since asked twice it would be done twice. */
@@ -47,6 +57,19 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
   const { timeoutMs, retries, concurrency, publicOnly } = { ...DEFAULTS, ...options };
   const limit = pLimit(concurrency);
   const dispatcher = publicOnly ? publicPlaces : anywhere;
+  let observer: CallObserver | null = null;
+
+  const observed = async (url: URL, init: RequestInit, signal?: AbortSignal): Promise<string> => {
+    const ends = observer?.begins();
+    let answered = false;
+    try {
+      const text = await attempt(url, init, signal);
+      answered = true;
+      return text;
+    } finally {
+      ends?.(answered);
+    }
+  };
 
   const attempt = async (url: URL, init: RequestInit, signal?: AbortSignal): Promise<string> => {
     // Numbers in place of a name are not looked up, so they are judged here.
@@ -55,7 +78,11 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
     const timeout = AbortSignal.timeout(timeoutMs);
     const ends = signal === undefined ? timeout : AbortSignal.any([signal, timeout]);
     try {
-      const response = await fetch(url, { ...init, dispatcher, redirect: 'error', signal: ends });
+      const response = await fetch(url, { ...init, dispatcher, redirect: 'manual', signal: ends });
+      if (response.status >= 300 && response.status < 400) {
+        await response.body?.cancel();
+        throw redirected(url, response.headers.get('location'));
+      }
       if (response.ok) return await bounded(response);
       await response.body?.cancel();
       const { status } = response;
@@ -64,9 +91,8 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
     } catch (error) {
       if (error instanceof FailedCall || error instanceof AbortError) throw error;
       if (isRefusedPlace(error)) throw refusedPlace();
-      throw new FailedCall(
-        timeout.aborted ? `did not answer within ${timeoutMs / 1000} seconds` : 'cannot be reached',
-      );
+      if (timeout.aborted) throw new FailedCall(`did not answer within ${timeoutMs / 1000} seconds`, true);
+      throw new FailedCall(whatBroke(error));
     }
   };
 
@@ -74,22 +100,26 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
     new DatabaseError(`${host} ${error instanceof Error ? error.message : String(error)}.`, false);
 
   return {
+    observe(told) {
+      observer = told;
+    },
     get: (url, init, signal) =>
       limit(async () => {
         try {
-          return await pRetry(() => attempt(url, init, signal), {
+          return await pRetry(() => observed(url, init, signal), {
             retries,
             minTimeout: 150,
             randomize: true,
             ...(signal === undefined ? {} : { signal }),
-            shouldRetry: () => signal?.aborted !== true,
+            shouldRetry: ({ error, attemptNumber }) =>
+              signal?.aborted !== true && !(error instanceof FailedCall && error.late && attemptNumber > 1),
           });
         } catch (error) {
-          throw signal?.aborted === true ? new DatabaseError('It was stopped.', false) : told(error);
+          throw signal?.aborted === true ? new DatabaseError('It was stopped.', false, true) : told(error);
         }
       }),
     once: (url, init) =>
-      attempt(url, init).catch((error: unknown) => {
+      observed(url, init).catch((error: unknown) => {
         throw told(error);
       }),
   };
@@ -106,7 +136,43 @@ async function bounded(response: Awaited<ReturnType<typeof fetch>>): Promise<str
     }
     parts.push(chunk);
   }
-  return new TextDecoder().decode(Buffer.concat(parts));
+  return textOf(Buffer.concat(parts), response.headers.get('content-type') ?? '');
+}
+
+/** Another address may be another place altogether, so a person decides whether to follow. */
+function redirected(from: URL, location: string | null): AbortError {
+  const to =
+    location !== null && URL.canParse(location, from.href) ? new URL(location, from).href : 'another address';
+  return new AbortError(
+    new FailedCall(`sends on to ${to}, which is not followed: give that address if it is the right one`),
+  );
+}
+
+/** Codes of Node, undici and zlib, as causes of a failed fetch. */
+function whatBroke(error: unknown): string {
+  const codes = codesIn(error);
+  if (
+    codes.some((code) => code.startsWith('Z_') || code.startsWith('ERR_ENCODING') || code.includes('BROTLI'))
+  ) {
+    return 'sent an answer whose compression is broken';
+  }
+  if (
+    codes.some((code) => /^(UND_ERR_(SOCKET|BODY)|ECONNRESET|EPIPE|UND_ERR_RES_CONTENT_LENGTH)/.test(code))
+  ) {
+    return 'broke off in the middle of its answer';
+  }
+  if (codes.some((code) => code.startsWith('HPE_') || code === 'UND_ERR_HTTP_PARSER')) {
+    return 'does not answer as a web server does';
+  }
+  if (codes.some((code) => code === 'ENOTFOUND' || code === 'EAI_AGAIN'))
+    return 'has a name that leads nowhere';
+  return 'cannot be reached';
+}
+
+function codesIn(error: unknown): string[] {
+  if (!(error instanceof Error)) return [];
+  const own = 'code' in error && typeof error.code === 'string' ? [error.code] : [];
+  return [...own, ...codesIn(error.cause)];
 }
 
 function refusedPlace(): AbortError {

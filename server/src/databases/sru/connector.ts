@@ -58,7 +58,7 @@ export function shippedServer(address: string): SruServer {
 export function sruConnector(server: SruServer, options: Partial<SruOptions> = {}): DatabaseConnector {
   const { address, version, added } = server;
   const { host } = new URL(address);
-  const { get, once } = sruCalls(host, options);
+  const { get, once, observe } = sruCalls(host, options);
   const names = added === null ? null : dialectFrom(added.dialect).names;
 
   /** An address that the server names must be its own, so that it cannot send us elsewhere. */
@@ -128,6 +128,7 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
   };
 
   return {
+    observe,
     search,
     async count(query, signal, asking): Promise<CountAnswer> {
       const { hits, release, understood } = await search(query, { start: 1, size: 0 }, signal, asking);

@@ -16,7 +16,8 @@ import { useTermEdits } from './useTermEdits.js';
 
 const COUNT_AFTER_MS = 150;
 const GIVE_UP_AFTER_MS = 1500;
-const NO_DATABASE = 'The database does not answer, so nothing can be counted now. What you type stays.';
+const NO_DATABASE =
+  'The database does not answer, so nothing new can be counted now. What you add is kept, and counted when it answers.';
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
 
@@ -68,7 +69,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         : changes,
   });
   // At first the database is not known yet; only when that lasts does it not answer.
-  const unanswered = useLasting(database === null, GIVE_UP_AFTER_MS);
+  const unanswered = useLasting(database === null || database.state === 'away', GIVE_UP_AFTER_MS);
   const failed = unanswered ? NO_DATABASE : error === undefined ? null : problemOf(error).title;
   const problem = trouble ?? (typed === '' ? null : (unfinished ?? failed));
   const open = combobox.isOpen && typed !== '';

@@ -160,6 +160,8 @@ describe('a lane in all vocabularies', () => {
     description: '',
     release: '',
     simulated: true,
+    state: 'ready' as const,
+    trouble: null,
     records: 9,
     vocabulary: { id: own.id, name: own.name },
     limits: {},

@@ -23,6 +23,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
 import { useUndo } from '../../app/undo.js';
+import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
 import { Count } from '../../parts/Count.js';
 import { releaseText } from '../../parts/release.js';
 
@@ -103,6 +104,7 @@ export function Description({ database, overlap, linked = false }: DescriptionPr
           {reached === 'hand' && 'asked by hand'}
         </span>
       </Heading>
+      <DatabaseStateNote database={database} />
       {reasons.length > 0 && (
         <p>
           <b>{ADVICE[advice]}</b>: {reasons.map((reason) => `${reason}.`).join(' ')}

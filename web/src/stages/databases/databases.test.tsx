@@ -10,6 +10,8 @@ const profile = (id: string, name: string, suits: number): DatabaseProfile => ({
   description: '',
   release: '2026-10-01',
   simulated: true,
+  state: 'ready' as const,
+  trouble: null,
   records: 8000,
   vocabulary: null,
   limits: { careSetting: [] },

@@ -1,6 +1,7 @@
 import type { DatabaseList, DatabaseProfile, Rehearsal, Review } from '@even-lantern/contract';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useEachRehearsal } from '../../app/useEach.js';
+import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
 import { Count, CountSource } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { releaseText } from '../../parts/release.js';
@@ -88,6 +89,9 @@ export function InAll({ review, databases, failed }: InAllProps) {
           })}
         </tbody>
       </table>
+      {databases.map((each) => (
+        <DatabaseStateNote key={each.id} database={each} />
+      ))}
       {failed.map(({ id, name, reason }) => (
         <p key={id} className="problem pt-2">
           {name} does not answer: {reason}

@@ -143,6 +143,8 @@ test('two databases stand side by side, line by line, and each string can be cop
     description: '',
     release: '2026-10-01',
     simulated: true,
+    state: 'ready' as const,
+    trouble: null,
     records: 1,
     vocabulary: null,
     limits: {},
