@@ -191,6 +191,8 @@ describe('when a database is in trouble', () => {
   test('a slow one is marked as slow: its headings and counts stay, and it comes back by itself', async () => {
     await browser.goTo(`${base}/concepts?database=wardline`);
     await browser.sees('adds');
+    // The trouble of the test before is over.
+    await browser.textWhen('header', (text) => !/slow|does not answer/.test(text));
     const lanes = async () => (await browser.textOf('main')).replace(/\s+/g, ' ');
     const before = await lanes();
     await stack.trouble('wardline', 'slow', undefined, 3000);

@@ -4,6 +4,7 @@ import { createApplication } from './application/application.js';
 import { DatabasesService } from './databases/databasesService.js';
 import { shippedServer, sruConnector } from './databases/sru/connector.js';
 import { DemoService } from './demo/demoService.js';
+import { openXmlReading } from './reading/xmlReading.js';
 import { storeTroubleIn } from './store/storeTrouble.js';
 
 /** The databases that ship with the program. */
@@ -21,10 +22,15 @@ if (process.connected === false) leave();
 else process.once('disconnect', leave);
 
 try {
+  const reading = openXmlReading(import.meta.dirname);
   const application = await createApplication({
+    reading,
     storePath: join(dataFolder, 'even-lantern.sqlite'),
     connectors: new Map(
-      STAND_INS.map((id) => [id, sruConnector(shippedServer(`http://127.0.0.1:${standInsPort}/sru/${id}`))]),
+      STAND_INS.map((id) => [
+        id,
+        sruConnector(shippedServer(`http://127.0.0.1:${standInsPort}/sru/${id}`), { reading }),
+      ]),
     ),
     privateAddresses: process.env.EVEN_LANTERN_PRIVATE_ADDRESSES === 'yes',
     programs: import.meta.dirname,

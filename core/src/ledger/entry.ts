@@ -14,21 +14,30 @@ export interface LedgerLine {
   hits: number | null;
 }
 
+/** The form of entries that are written now. Entries of the first form carry none, and stay as they are. */
+export const LEDGER_FORM = 2;
+
 export interface LedgerContent {
   entry: number;
+  /** the form of the entry; the first form did not say */
+  form?: number;
   outcome: 'complete' | 'interrupted';
   /** why it was interrupted, in plain words; null when complete */
   reason: string | null;
   database: string;
   databaseName: string;
   release: string;
-  /** the dialect of the strings, such as CQL */
+  /** the dialect of the strings in words, such as CQL */
   dialect: string;
+  /** the dialect's identifier, which says what reads the strings; not in the first form */
+  queryType?: string;
   lines: LedgerLine[];
   /** hits of the last line, as the database told */
   hits: number | null;
   /** records fetched and kept in the review */
   fetched: number;
+  /** what was odd in the answers, in sentences; not in the first form */
+  remarks?: string[];
   /** SHA-256 of the sorted accession ids, one per line */
   fingerprint: string;
   /** UTC, ISO 8601 */

@@ -7,14 +7,14 @@ export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
   const header = [
     'entry', 'outcome', 'reason', 'database', 'release', 'started (UTC)', 'time zone', 'duration (ms)', 'ran by',
     'line', 'description', 'string sent', 'hits', 'records fetched', 'result fingerprint (SHA-256)',
-    'application version', 'entry hash', 'previous entry hash',
+    'application version', 'entry hash', 'previous entry hash', 'form of the entry', 'dialect', 'remarks',
   ]; // prettier-ignore
   const rows = entries.flatMap(({ content, hash, previousHash }) =>
     content.lines.map((line) => [
       content.entry, content.outcome, content.reason ?? '', content.databaseName, content.release, content.startedAt,
       content.timeZone, content.durationMs, content.ranBy, `L${line.number}`, line.description, line.string,
       line.hits ?? 'not counted', content.fetched, content.fingerprint, content.applicationVersion, hash,
-      previousHash ?? '',
+      previousHash ?? '', content.form ?? 1, content.queryType ?? '', (content.remarks ?? []).join(' '),
     ]),
   ); // prettier-ignore
   return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
@@ -36,6 +36,7 @@ export function ledgerToMarkdown(entries: readonly LedgerEntry[], title: string)
       `- Duration: ${content.durationMs} ms`,
       `- Ran by: ${markdownText(content.ranBy)}`,
       `- Hits: ${content.hits ?? 'not counted'}; records fetched: ${content.fetched}`,
+      ...(content.remarks ?? []).map((remark) => `- Remark: ${markdownText(remark)}`),
       `- Result fingerprint (SHA-256 of the sorted accession ids): \`${content.fingerprint}\``,
       `- Application version: ${content.applicationVersion}`,
       `- Entry hash: \`${hash}\`; previous entry: ${previousHash === null ? 'none' : `\`${previousHash}\``}`,

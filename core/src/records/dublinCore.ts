@@ -50,7 +50,7 @@ export function recordFromDublinCore(element: XmlElement): BibRecord | null {
   const doi = identifiers.map((each) => DOI.exec(each)?.[1]).find((each) => each !== undefined) ?? null;
   return {
     ...emptyRecord(),
-    accession: identifiers.find((each) => !DOI.test(each)) ?? '',
+    accession: identifiers.find((each) => !DOI.test(each) && !ofSomethingElse(each)) ?? '',
     title: [title, ...alternative].join('. '),
     abstract: all('description').map((text) => ({ label: null, text })),
     keywords: all('subject'),
@@ -61,6 +61,32 @@ export function recordFromDublinCore(element: XmlElement): BibRecord | null {
     language: all('language')[0] ?? '',
     publicationTypes: all('type'),
   };
+}
+
+/**
+ * Whether an identifier is that of a journal or a book rather than of the record: ISSN (ISO 3297) and ISBN (ISO 2108)
+ * are shared by all that appeared there.
+ */
+function ofSomethingElse(identifier: string): boolean {
+  const named = /^(?:urn:)?(issn|isbn)\b[\s:]*/i.exec(identifier);
+  if (named !== null) return true;
+  return isIssn(identifier) || isIsbn(identifier);
+}
+
+function isIssn(text: string): boolean {
+  const digits = /^(\d{4})-(\d{3}[\dXx])$/.exec(text);
+  return digits !== null && weighted(`${digits[1]}${digits[2]}`, (i) => 8 - i) % 11 === 0;
+}
+
+function isIsbn(text: string): boolean {
+  const digits = text.replace(/[\s-]/g, '');
+  if (/^\d{9}[\dXx]$/.test(digits)) return weighted(digits, (i) => 10 - i) % 11 === 0;
+  return /^97[89]\d{10}$/.test(digits) && weighted(digits, (i) => (i % 2 === 0 ? 1 : 3)) % 10 === 0;
+}
+
+/** The sum of digits, each by its weight; X stands for ten. */
+function weighted(digits: string, weight: (i: number) => number): number {
+  return [...digits].reduce((sum, digit, i) => sum + weight(i) * (/x/i.test(digit) ? 10 : Number(digit)), 0);
 }
 
 /** A name as catalogues write it: the family name, a comma, the given names. */

@@ -9,5 +9,5 @@ export { recordsToRis } from './ris.js';
 export { recordsFromRis, type ReadRecords, type RecordTrouble } from './risReader.js';
 export { sharedWorks, workSigns, type Shared, type WorkSigns } from './sameWork.js';
 export { sectionsOf } from './sections.js';
-export { childAt, childrenNamed, escapeXml, parseXml, textAt } from './xml.js';
-export type { XmlElement, XmlResult } from './xml.js';
+export { childAt, childrenNamed, escapeXml, parseXml, textAt, XML_BOUNDS } from './xml.js';
+export type { XmlBounds, XmlElement, XmlResult } from './xml.js';

@@ -156,12 +156,13 @@ function furtherOf(mods: XmlElement): Pick<BibRecord, 'fullText' | 'related'> {
 }
 
 function limitsOf(mods: XmlElement): Record<string, string[]> {
-  const limits: Record<string, string[]> = {};
+  // A field may have any name, also one that every object knows.
+  const limits = new Map<string, string[]>();
   for (const note of childrenNamed(mods, 'note')) {
     const type = note.attributes.type ?? '';
     if (!type.startsWith(LIMIT_NOTE)) continue;
     const field = type.slice(LIMIT_NOTE.length);
-    limits[field] = [...(limits[field] ?? []), note.text.trim()];
+    limits.set(field, [...(limits.get(field) ?? []), note.text.trim()]);
   }
-  return limits;
+  return Object.fromEntries(limits);
 }

@@ -147,3 +147,16 @@ test('Dublin Core of other servers: several identifiers, a date with a day, a na
   const untitled = parseXml('<dc><identifier>1</identifier></dc>');
   expect(untitled.ok && recordFromDublinCore(untitled.root)).toBeNull();
 });
+
+test('an ISSN or an ISBN is that of a journal or a book, not of the record', () => {
+  const identified = (...identifiers: string[]) => {
+    const inside = identifiers.map((each) => `<identifier>${each}</identifier>`).join('');
+    const xml = parseXml(`<dc><title>Lamps</title>${inside}</dc>`);
+    return xml.ok ? recordFromDublinCore(xml.root)?.accession : null;
+  };
+  expect(identified('ISSN 1234-5679', 'urn:isbn:9783161484100', 'rec-7')).toBe('rec-7');
+  expect(identified('1234-5679', '978-3-16-148410-0', '3-16-148410-X')).toBe('');
+  // digits that only look like one
+  expect(identified('1234-5670')).toBe('1234-5670');
+  expect(identified('2019-0012')).toBe('2019-0012');
+});

@@ -15,6 +15,14 @@ export type XmlResult = { ok: true; root: XmlElement } | { ok: false; message: s
 
 export const MAX_XML_LENGTH = 50_000_000;
 
+/** What reading a document may cost: a page of 1,000 records has some 150,000 elements. */
+export interface XmlBounds {
+  elements: number;
+  depth: number;
+}
+export const XML_BOUNDS: XmlBounds = { elements: 400_000, depth: 200 };
+
+const [SLASH, QUESTION, EXCLAMATION] = [47, 63, 33];
 const ATTRIBUTES = ':@';
 const TEXT = '#text';
 
@@ -31,10 +39,15 @@ const parser = new XMLParser({
   ignorePiTags: true,
 });
 
-/** Reads an XML document into a tree, or says why it is refused. */
-export function parseXml(text: string): XmlResult {
+/**
+ * Reads an XML document into a tree, or says why it is refused.
+ * @param bounds judged before anything is built, since a few bytes of empty elements make a large tree
+ */
+export function parseXml(text: string, bounds: XmlBounds = XML_BOUNDS): XmlResult {
   if (text.length > MAX_XML_LENGTH) return { ok: false, message: 'The XML is larger than is accepted.' };
   if (/<!DOCTYPE/i.test(text)) return { ok: false, message: 'XML with a document type is refused.' };
+  const beyond = beyondBounds(text, bounds);
+  if (beyond !== null) return { ok: false, message: beyond };
   const valid = XMLValidator.validate(text);
   if (valid !== true) {
     return { ok: false, message: `The XML is broken at line ${valid.err.line}: ${valid.err.msg}` };
@@ -50,6 +63,24 @@ export function parseXml(text: string): XmlResult {
   }
   const [root] = elementsOf(nodes);
   return root === undefined ? { ok: false, message: 'The XML is empty.' } : { ok: true, root };
+}
+
+/** Counts tags without building anything; what stands in comments and CDATA counts too, which only errs on the safe side. */
+function beyondBounds(text: string, { elements, depth }: XmlBounds): string | null {
+  let [count, level] = [0, 0];
+  for (let at = text.indexOf('<'); at >= 0; at = text.indexOf('<', at + 1)) {
+    const next = text.charCodeAt(at + 1);
+    if (next === SLASH) level -= 1;
+    else if (next !== QUESTION && next !== EXCLAMATION) {
+      count += 1;
+      if (count > elements)
+        return `The XML has more than ${elements} elements, which is more than is read at once.`;
+      const end = text.indexOf('>', at);
+      if (end < 0 || text.charCodeAt(end - 1) !== SLASH) level += 1;
+      if (level > depth) return `The XML has elements within elements more than ${depth} deep.`;
+    }
+  }
+  return null;
 }
 
 export function childrenNamed(element: XmlElement, name: string): XmlElement[] {

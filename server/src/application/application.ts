@@ -40,6 +40,7 @@ import { TranslationService } from '../translation/translationService.js';
 import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
 import { PROGRAMS, VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { openStore, Store } from '../store/store.js';
+import type { XmlReading } from '../reading/xmlReading.js';
 import { loopbackOnly } from './loopback.js';
 import { ProblemFilter } from './problem.js';
 import { APPLICATION_VERSION } from './version.js';
@@ -56,6 +57,8 @@ export interface ApplicationOptions {
   privateAddresses?: boolean;
   /** how databases are watched, where it is not as usual */
   watchTimes?: WatchTimes;
+  /** what reads the answers of servers that people add; in this thread where it is not given */
+  reading?: XmlReading;
   quiet?: boolean;
 }
 
@@ -63,7 +66,14 @@ export interface ApplicationOptions {
 class ApplicationModule {
   static with(
     store: Store,
-    { connectors, programs, privateAddresses = false, quiet = false, watchTimes }: ApplicationOptions,
+    {
+      connectors,
+      programs,
+      privateAddresses = false,
+      quiet = false,
+      watchTimes,
+      reading,
+    }: ApplicationOptions,
   ): DynamicModule {
     return {
       module: ApplicationModule,
@@ -89,7 +99,7 @@ class ApplicationModule {
       providers: [
         { provide: Store, useValue: store },
         { provide: PROGRAMS, useValue: programs },
-        { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses } },
+        { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses, reading } },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors, watchTimes) },
         AskingService,
         PeopleService,

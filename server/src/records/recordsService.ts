@@ -49,6 +49,7 @@ export class RecordsService {
         journal: row.journal,
         publicationTypes: bibRecord(row).publicationTypes,
         decision: row.decision as Decision,
+        runId: row.lastRunId,
       })),
     };
   }
@@ -56,8 +57,16 @@ export class RecordsService {
   async get(id: string, manager = this.store.read): Promise<ReviewRecord> {
     const row = await manager.findOneBy(RecordRow, { id });
     if (row === null) throw notFound('This record');
-    const { database, decision, decidedBy, decidedAt } = row;
-    return { id, database, decision: decision as Decision, decidedBy, decidedAt, record: bibRecord(row) };
+    const { database, decision, decidedBy, decidedAt, lastRunId: runId } = row;
+    return {
+      id,
+      database,
+      decision: decision as Decision,
+      decidedBy,
+      decidedAt,
+      runId,
+      record: bibRecord(row),
+    };
   }
 
   async decide(id: string, decision: Decision, person: Person): Promise<ReviewRecord> {

@@ -44,6 +44,12 @@ export class RunsController {
     return this.runs.stop(id);
   }
 
+  @Get('reviews/:id/marks')
+  @ApiOperation({ summary: 'What marks the records that each run of a review found' })
+  marks(@Param('id') id: string) {
+    return this.runs.marks(id);
+  }
+
   @Get('reviews/:id/ledger')
   @ApiOperation({ summary: 'The ledger of a review, checked' })
   async getLedger(@Param('id') id: string): Promise<Ledger> {

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { setTimeout as pause } from 'node:timers/promises';
 import {
   Injectable,
   Logger,
@@ -7,17 +8,30 @@ import {
 } from '@nestjs/common';
 import {
   describeLine,
+  formatCount,
+  LEDGER_FORM,
+  printCql,
   resultFingerprint,
+  standaloneQuery,
   DIALECTS,
   translateLine,
-  type BibRecord,
   type Dialect,
   type DialectContext,
   type Line,
   type LedgerLine,
+  type Strategy,
 } from '@even-lantern/core';
-import type { NewDatabase, NewRun, Person, Run, RunStatus } from '@even-lantern/contract';
-import { BehaviorSubject, type Observable } from 'rxjs';
+import {
+  MOST_RECORDS,
+  type NewDatabase,
+  type NewRun,
+  type Person,
+  type Run,
+  type RunMark,
+  type RunStatus,
+} from '@even-lantern/contract';
+import { BehaviorSubject, of, type Observable } from 'rxjs';
+import { In, type EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
@@ -26,6 +40,9 @@ import { within } from '../databases/patience.js';
 import { ReadingService } from '../databases/readingService.js';
 import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { inBatches } from '../store/inBatches.js';
+import { StoreTrouble } from '../store/storeTrouble.js';
+import { FoundRecords, shownOf, type RankedRecord } from './foundRecords.js';
 import { LedgerService } from './ledgerService.js';
 
 interface ActiveRun {
@@ -38,6 +55,13 @@ interface ActiveRun {
 const BY_HAND = ', asked by hand: counts entered, records from exported files';
 /** How long a run waits for the database to tell its release. */
 const PATIENCE_MS = 4000;
+const CUT_OFF = 'the application stopped during the run';
+/** What goes on by itself can wait longer for the store than a person who looks on. */
+const PATIENT = { patience: 60_000 };
+const AGAIN_MS = 1000;
+const MOST_PAUSE_MS = 30_000;
+const MOST_TRIES = 3;
+const UNDECIDED = { decision: 'undecided', decidedBy: null, decidedAt: null };
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
 /**
@@ -48,6 +72,7 @@ const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 export class RunsService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly logger = new Logger('runs');
   private readonly active = new Map<string, ActiveRun>();
+  private ending = false;
 
   constructor(
     private readonly store: Store,
@@ -59,19 +84,29 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   /** Runs that the last process left open are closed as interrupted. */
   async onApplicationBootstrap(): Promise<void> {
     const open = await this.store.read.getRepository(RunRow).findBy({ status: 'running' });
-    for (const row of open) await this.close(row, 'interrupted', 'the application stopped during the run');
+    for (const row of open) {
+      try {
+        await this.close(row, 'interrupted', CUT_OFF, null);
+      } catch (error) {
+        // One that cannot be closed must not keep the program from starting; stopping it tries again.
+        this.logger.error(
+          `Run ${row.id} cannot be closed: ${error instanceof Error ? error.message : String(error)}`,
+        );
+      }
+    }
   }
 
   /** Before the store closes: what goes on is closed as interrupted. */
   async beforeApplicationShutdown(): Promise<void> {
-    for (const run of this.active.values()) run.stop.abort('the application stopped during the run');
+    this.ending = true;
+    for (const run of this.active.values()) run.stop.abort(CUT_OFF);
     await Promise.all([...this.active.values()].map(({ done }) => done));
   }
 
   /** Starts a run and returns at once; `progress` tells how it goes. */
   async start(
     reviewId: string,
-    { database: databaseId, timeZone, release }: NewRun,
+    { database: databaseId, timeZone, release, most = MOST_RECORDS }: NewRun,
     person: Person,
   ): Promise<Run> {
     // What is logged names the release, so the database is asked how it is now; a slow one is not waited for.
@@ -117,6 +152,10 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       hits: null,
       fetched: 0,
       reason: null,
+      most,
+      lastAt: new Date().toISOString(),
+      remarks: '[]',
+      marks: JSON.stringify(marksOf(strategies.said, context)),
     };
     await this.store.write(async (manager) => {
       if (await manager.existsBy(RunRow, { reviewId, status: 'running' })) {
@@ -165,14 +204,31 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
 
   /** The states of a run as they come, ending with its last. */
   async progress(id: string): Promise<Observable<Run>> {
-    return this.active.get(id)?.progress ?? new BehaviorSubject(await this.get(id));
+    return this.active.get(id)?.progress ?? of(await this.get(id));
   }
 
+  /** Stops a run; one that was left open by something else is closed. */
   async stop(id: string): Promise<Run> {
     const run = this.active.get(id);
-    run?.stop.abort(STOPPED_BY_PERSON);
-    await run?.done;
+    if (run !== undefined) {
+      run.stop.abort(STOPPED_BY_PERSON);
+      await run.done;
+      return this.get(id);
+    }
+    const row = await this.store.read.findOneBy(RunRow, { id, status: 'running' });
+    if (row !== null) await this.close(row, 'interrupted', STOPPED_BY_PERSON, null);
     return this.get(id);
+  }
+
+  /** What marks the records that the runs of a review found, by run. */
+  async marks(reviewId: string): Promise<Record<string, RunMark[]>> {
+    const rows = await this.store.read.find(RunRow, {
+      where: { reviewId },
+      select: { id: true, marks: true },
+    });
+    return Object.fromEntries(
+      rows.flatMap(({ id, marks }) => (marks === null ? [] : [[id, JSON.parse(marks) as RunMark[]]])),
+    );
   }
 
   /** Waits until a run has ended. */
@@ -187,21 +243,25 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     progress: BehaviorSubject<Run>,
     signal: AbortSignal,
   ): Promise<void> {
+    const found = new FoundRecords();
+    let ended: { status: Exclude<RunStatus, 'running'>; reason: string | null };
     try {
       await this.countLines(row, database, progress, signal);
-      await this.fetchRecords(row, database, progress, signal);
-      await this.close(row, 'complete', null);
+      await this.fetchRecords(row, database, found, progress, signal);
+      ended = { status: 'complete', reason: null };
     } catch (error) {
-      const reason = signal.aborted
-        ? String(signal.reason)
-        : error instanceof DatabaseError
-          ? `${row.databaseName}: ${error.message}`
-          : 'the application failed during the run';
-      if (!(error instanceof DatabaseError))
-        this.logger.error(error instanceof Error ? error.stack : String(error));
-      await this.close(row, 'interrupted', reason);
+      ended = { status: 'interrupted', reason: this.reasonOf(error, row, signal) };
     }
+    await this.closeSurely(row, ended.status, ended.reason, found);
     progress.next(runOf(row));
+  }
+
+  private reasonOf(error: unknown, row: RunRow, signal: AbortSignal): string {
+    if (signal.aborted) return String(signal.reason);
+    if (error instanceof DatabaseError) return `${row.databaseName}: ${error.message}`;
+    if (error instanceof StoreTrouble) return error.message;
+    this.logger.error(error instanceof Error ? error.stack : String(error));
+    return 'the application failed during the run';
   }
 
   private async countLines(
@@ -229,53 +289,68 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   private async fetchRecords(
     row: RunRow,
     { connector, description }: OpenDatabase,
+    found: FoundRecords,
     progress: BehaviorSubject<Run>,
     signal: AbortSignal,
   ): Promise<void> {
     const lines = linesOf(row);
     const whole = lines.at(-1);
-    while (whole !== undefined && row.fetched < (whole.hits ?? 0)) {
-      const page = { start: row.fetched + 1, size: description.pageCap };
-      const { records, hits, release } = await connector.search(whole.string, page, signal, askingOf(row));
-      this.sameRelease(row, release);
-      if (hits !== whole.hits) {
-        throw new DatabaseError(`the count changed from ${whole.hits} to ${hits} between two pages`, false);
+    const hits = whole?.hits ?? 0;
+    if (hits > row.most) {
+      const [all, most] = [formatCount(hits), formatCount(row.most)];
+      throw new DatabaseError(
+        `it finds ${all} records, more than the ${most} that are fetched without asking. Narrow the strategy, or run it again and say that all are wanted`,
+        true,
+      );
+    }
+    while (whole !== undefined && found.given < hits) {
+      const page = { start: found.given + 1, size: Math.min(description.pageCap, hits - found.given) };
+      const answer = await connector.search(whole.string, page, signal, askingOf(row));
+      this.sameRelease(row, answer.release);
+      if (answer.hits !== hits) {
+        throw new DatabaseError(`the count changed from ${hits} to ${answer.hits} between two pages`, false);
       }
-      if (records.length === 0) {
+      if (answer.records.length === 0) {
         throw new DatabaseError(
-          `the database gave ${row.fetched} of ${whole.hits} records and then no more`,
+          `the database gave ${found.given} of ${hits} records and then no more`,
           false,
         );
       }
-      await this.keep(row, records);
-      row.fetched += records.length;
+      const fresh = found.take(answer.records, page.size);
+      row.remarks = JSON.stringify(found.remarks());
+      await this.keep(row, fresh);
+      row.fetched = found.size;
       await this.save(row, lines, progress);
     }
   }
 
   /** Keeps a page of records. A record found before keeps its decision and takes on what the database says now. */
-  private async keep(row: RunRow, records: readonly BibRecord[]): Promise<void> {
+  private async keep(row: RunRow, records: readonly RankedRecord[]): Promise<void> {
+    if (records.length === 0) return;
     await this.store.write(async (manager) => {
-      for (const [i, record] of records.entries()) {
-        const rank = row.fetched + i + 1;
-        const own = { reviewId: row.reviewId, database: row.database, accession: record.accession };
-        const shown = {
-          lastRunId: row.id,
-          rank,
-          title: record.title,
-          year: record.year,
-          journal: record.journal,
-          record: JSON.stringify(record),
-        };
-        const known = await manager.findOne(RecordRow, { where: own, select: { id: true } });
-        if (known !== null) await manager.update(RecordRow, { id: known.id }, shown);
+      const { reviewId, database } = row;
+      const accession = In(records.map(({ record }) => record.accession));
+      const rows = await manager.find(RecordRow, {
+        where: { reviewId, database, accession },
+        select: { id: true, accession: true },
+      });
+      const known = new Map(rows.map((each) => [each.accession, each.id]));
+      const added: RecordRow[] = [];
+      for (const { record, rank } of records) {
+        const shown = shownOf(record, rank, row.id);
+        const id = known.get(record.accession);
+        if (id !== undefined) await manager.update(RecordRow, { id }, shown);
         else {
-          const undecided = { decision: 'undecided', decidedBy: null, decidedAt: null };
-          await manager.insert(RecordRow, { id: randomUUID(), ...own, ...shown, ...undecided });
+          const own = { id: randomUUID(), reviewId, database, accession: record.accession };
+          added.push({ ...own, ...shown, ...UNDECIDED });
         }
-        await manager.insert(RunRecordRow, { runId: row.id, accession: record.accession, rank });
       }
-    });
+      await inBatches(added, (batch) => manager.insert(RecordRow, batch));
+      await inBatches(
+        records.map(({ record, rank }) => ({ runId: row.id, accession: record.accession, rank })),
+        (batch) => manager.insert(RunRecordRow, batch),
+      );
+    }, PATIENT);
   }
 
   private async save(
@@ -284,48 +359,76 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     progress: BehaviorSubject<Run>,
   ): Promise<void> {
     row.lines = JSON.stringify(lines);
-    const { hits, fetched } = row;
-    const change = { lines: row.lines, hits, fetched };
-    await this.store.write((manager) => manager.update(RunRow, { id: row.id }, change));
+    row.lastAt = new Date().toISOString();
+    const { hits, fetched, remarks, lastAt } = row;
+    const change = { lines: row.lines, hits, fetched, remarks, lastAt };
+    await this.store.write((manager) => manager.update(RunRow, { id: row.id }, change), PATIENT);
     progress.next(runOf(row));
   }
 
+  /** Closes a run; where the store cannot take it now, again and again, until it can or the program ends. */
+  private async closeSurely(
+    row: RunRow,
+    status: Exclude<RunStatus, 'running'>,
+    reason: string | null,
+    found: FoundRecords | null,
+  ): Promise<void> {
+    for (let tries = 1; ; tries += 1) {
+      try {
+        await this.close(row, status, reason, found);
+        return;
+      } catch (error) {
+        this.logger.error(
+          `Run ${row.id} cannot be closed yet: ${error instanceof Error ? error.message : String(error)}`,
+        );
+        // What is no trouble of the store would not pass; the next start closes the run.
+        const passes = error instanceof StoreTrouble || tries < MOST_TRIES;
+        if (!passes || this.ending) return;
+        await pause(Math.min(MOST_PAUSE_MS, AGAIN_MS * tries), undefined, { ref: false });
+      }
+    }
+  }
+
+  /** @param found what was fetched, where it is known without reading it back */
   private async close(
     row: RunRow,
     status: Exclude<RunStatus, 'running'>,
     reason: string | null,
+    found: FoundRecords | null,
   ): Promise<void> {
-    row.status = status;
-    row.reason = reason;
     const lines = linesOf(row);
-    row.hits = lines.at(-1)?.hits ?? null;
+    const hits = lines.at(-1)?.hits ?? null;
+    // Of a run that a crash cut off, the time until it was last heard of counts, not that until somebody came back.
+    const endedAt = found === null ? Date.parse(row.lastAt) : Date.now();
     await this.store.write(async (manager) => {
-      const found = await manager.find(RunRecordRow, {
-        where: { runId: row.id },
-        select: { accession: true },
-      });
+      const accessions = found?.accessions() ?? (await accessionsOf(manager, row.id));
       const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
       const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
       const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
       await this.ledger.append(manager, row.reviewId, row.id, {
+        form: LEDGER_FORM,
         outcome: status,
         reason,
         database: row.database,
         databaseName: row.databaseName,
         release: row.release,
         dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
+        queryType: row.queryType,
         lines,
-        hits: row.hits,
-        fetched: found.length,
-        fingerprint: resultFingerprint(found.map(({ accession }) => accession)),
+        hits,
+        fetched: accessions.length,
+        remarks: JSON.parse(row.remarks) as string[],
+        fingerprint: resultFingerprint(accessions),
         startedAt: row.startedAt,
         timeZone: row.timeZone,
-        durationMs: Date.now() - Date.parse(row.startedAt),
+        durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
         ranBy: person.name,
         applicationVersion: APPLICATION_VERSION,
       });
-      await manager.update(RunRow, { id: row.id }, { status, reason, hits: row.hits, fetched: found.length });
-    });
+      const change = { status, reason, hits, fetched: accessions.length };
+      await manager.update(RunRow, { id: row.id }, change);
+      Object.assign(row, change);
+    }, PATIENT);
   }
 
   private sameRelease(row: RunRow, release: string): void {
@@ -359,5 +462,27 @@ function runOf(row: RunRow): Run {
     hits: lines.at(-1)?.hits ?? null,
     fetched: row.fetched,
     reason: row.reason,
+    remarks: JSON.parse(row.remarks) as string[],
+    tooMany: row.status === 'interrupted' && (row.hits ?? 0) > row.most ? row.hits : null,
   };
+}
+
+/**
+ * What the run looks for, by lane, as the database was told it: lines written by hand included. Where the whole was
+ * written by hand, it stands for all lanes.
+ */
+function marksOf({ lines }: Strategy, { vocabulary, limitFields }: DialectContext): RunMark[] {
+  const whole = lines.at(-1);
+  const marking = whole?.edited === true ? [whole] : lines.filter(({ kind }) => kind === 'lane');
+  return marking.map((line) => ({
+    laneId: line.laneId,
+    vocabulary,
+    limitFields: [...limitFields],
+    cql: printCql(standaloneQuery(line, lines), { vocabulary: vocabulary ?? '' }),
+  }));
+}
+
+async function accessionsOf(manager: EntityManager, runId: string): Promise<string[]> {
+  const rows = await manager.find(RunRecordRow, { where: { runId }, select: { accession: true } });
+  return rows.map(({ accession }) => accession);
 }

@@ -95,6 +95,14 @@ export class RunRow {
   @Column('integer', { nullable: true }) hits: number | null;
   @Column('integer') fetched: number;
   @Column('text', { nullable: true }) reason: string | null;
+  /** up to how many records are fetched */
+  @Column('integer') most: number;
+  /** when it was last heard of */
+  @Column('varchar') lastAt: string;
+  /** what was odd in the answers, as JSON */
+  @Column('text') remarks: string;
+  /** what marks the records that it found, as JSON; null for runs made before that was kept */
+  @Column('text', { nullable: true }) marks: string | null;
 }
 
 /** Whether a database is searched for a review, and why not. */

@@ -8,7 +8,7 @@ import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, TermRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';
-import { skosReading, type SkosReading } from './readSkos.js';
+import { skosReading, type SkosReading } from '../reading/skosReading.js';
 import { Store } from '../store/store.js';
 
 const NAMED = 5;

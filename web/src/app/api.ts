@@ -42,6 +42,7 @@ import {
   type SettledStep,
   type TermCount,
   type Run,
+  type RunMark,
   type TermChange,
   type Translation,
   type VocabularyFormat,
@@ -305,6 +306,10 @@ export const api = createApi({
       invalidatesTags: ['Ledger', 'Records'],
     }),
     ledger: build.query<Ledger, string>({ query: (id) => `reviews/${id}/ledger`, providesTags: ['Ledger'] }),
+    marks: build.query<Record<string, RunMark[]>, string>({
+      query: (review) => `reviews/${review}/marks`,
+      providesTags: ['Ledger'],
+    }),
     records: build.query<RecordPage, { review: string } & RecordQuery>({
       query: ({ review, ...params }) => ({ url: `reviews/${review}/records`, params }),
       providesTags: ['Records'],

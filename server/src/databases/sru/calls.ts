@@ -5,6 +5,7 @@ import pRetry, { AbortError } from 'p-retry';
 import { Agent, fetch, type RequestInit } from 'undici';
 import { DatabaseError, type CallObserver } from '../databaseConnector.js';
 import { textOf } from './encoding.js';
+import type { XmlReading } from '../../reading/xmlReading.js';
 import { isPublicAddress, publicAddressesOnly } from './publicAddresses.js';
 
 export interface SruOptions {
@@ -15,6 +16,8 @@ export interface SruOptions {
   concurrency: number;
   /** whether addresses of this machine and of its own networks are refused */
   publicOnly: boolean;
+  /** what reads the answers */
+  reading?: XmlReading;
 }
 
 const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 4, concurrency: 6, publicOnly: false };
@@ -170,9 +173,9 @@ function whatBroke(error: unknown): string {
 }
 
 function codesIn(error: unknown): string[] {
-  if (!(error instanceof Error)) return [];
+  if (typeof error !== 'object' || error === null) return [];
   const own = 'code' in error && typeof error.code === 'string' ? [error.code] : [];
-  return [...own, ...codesIn(error.cause)];
+  return [...own, ...('cause' in error ? codesIn(error.cause) : [])];
 }
 
 function refusedPlace(): AbortError {

@@ -1,6 +1,9 @@
+import { join } from 'node:path';
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { shippedServer, sruConnector as connectorOf } from './connector.js';
+import { emptyRecord, recordToMods } from '@even-lantern/core';
+import { openXmlReading } from '../../reading/xmlReading.js';
 import type { SruOptions } from './calls.js';
 
 const sruConnector = (address: string, options?: Partial<SruOptions>) =>
@@ -20,6 +23,83 @@ afterEach(() => {
 
 const answer = (inside: string) =>
   `<searchRetrieveResponse xmlns="http://docs.oasis-open.org/ns/search-ws/sruResponse">${inside}</searchRetrieveResponse>`;
+
+const count = (number: string) => answer(`<numberOfRecords>${number}</numberOfRecords>`);
+
+test('redirects, cut answers and broken compression are told apart', async () => {
+  const moved = await serving((_request, response) => {
+    response.writeHead(302, { Location: '/elsewhere' }).end();
+  });
+  await expect(sruConnector(moved).count('light')).rejects.toThrow(
+    /sends on to http:.*\/elsewhere, which is not followed/,
+  );
+  server.close();
+  const cut = await serving((_request, response) => {
+    response.writeHead(200, { 'Content-Length': '5000' });
+    response.write(count('7').slice(0, 40), () => response.destroy());
+  });
+  await expect(sruConnector(cut, { retries: 0 }).count('light')).rejects.toThrow('broke off in the middle');
+  server.close();
+  const zipped = await serving((_request, response) => {
+    response.writeHead(200, { 'Content-Encoding': 'gzip' }).end('this is no gzip');
+  });
+  await expect(sruConnector(zipped, { retries: 0 }).count('light')).rejects.toThrow('compression is broken');
+});
+
+test.each([
+  ['as its header says', 'text/xml; charset=iso-8859-1', '', 'latin1'],
+  ['as the XML says', 'text/xml', '<?xml version="1.0" encoding="ISO-8859-1"?>', 'latin1'],
+  ['as its byte order mark says', 'text/xml', '\uFEFF', 'utf16le'],
+])('an answer in another encoding is read %s', async (_how, type, before, encoding) => {
+  const address = await serving((_request, response) => {
+    const echo = '<echoedSearchRetrieveRequest><query>Schläfrigkeit</query></echoedSearchRetrieveRequest>';
+    const text = before + answer(`<numberOfRecords>7</numberOfRecords>${echo}`);
+    response.writeHead(200, { 'Content-Type': type }).end(Buffer.from(text, encoding as BufferEncoding));
+  });
+  expect(await sruConnector(address).count('x')).toMatchObject({ hits: 7, understood: 'Schläfrigkeit' });
+});
+
+test('a number of records that cannot be is told, not taken', async () => {
+  const address = await serving((_request, response) => response.end(count('9'.repeat(400))));
+  await expect(sruConnector(address).count('x')).rejects.toThrow('cannot be, of 400 digits');
+});
+
+test('an answer of millions of empty elements is refused in a moment, and nobody else waits for it', async () => {
+  const reading = openXmlReading(join(__dirname, '..', '..', '..', 'dist'));
+  const many = answer(`<numberOfRecords>1</numberOfRecords>${'<a/>'.repeat(10_000_000)}`);
+  const address = await serving((_request, response) => response.end(many));
+  let longest = 0;
+  let before = performance.now();
+  const watch = setInterval(() => {
+    longest = Math.max(longest, performance.now() - before);
+    before = performance.now();
+  }, 20);
+  const asked = sruConnector(address, { reading, retries: 0 }).search('x', { start: 1, size: 10 });
+  await expect(asked).rejects.toThrow(/more than \d+ elements/);
+  clearInterval(watch);
+  await reading.close();
+  // Far below what reading them would take; how fast the machine is does not matter here.
+  expect(longest).toBeLessThan(2000);
+});
+
+test('what is deep, and what is large but good, is read in its bounds', async () => {
+  const reading = openXmlReading(join(__dirname, '..', '..', '..', 'dist'));
+  expect(await reading.xml('<a>'.repeat(50_000) + '</a>'.repeat(50_000))).toMatchObject({
+    ok: false,
+    message: expect.stringContaining('deep'),
+  });
+  const records = Array.from({ length: 600 }, (_, i) =>
+    recordToMods({ ...emptyRecord(), accession: `M${i}`, title: `Record ${i}` }),
+  );
+  const text = answer(
+    `<numberOfRecords>600</numberOfRecords><records>${records.map((mods) => `<record><recordData>${mods}</recordData></record>`).join('')}</records>`,
+  );
+  const read = await reading.answer(text, true);
+  expect(read.ok && read.answer.records.map(({ accession }) => accession)).toEqual(
+    records.map((_, i) => `M${i}`),
+  );
+  await reading.close();
+});
 
 test('a failure that may pass is tried again', async () => {
   let calls = 0;
@@ -62,7 +142,7 @@ test.each([
   [
     'a cut connection',
     (_: unknown, response: { destroy(): void }) => response.destroy(),
-    'cannot be reached',
+    'broke off in the middle of its answer',
   ],
   [
     'broken XML',

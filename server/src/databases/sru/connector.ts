@@ -1,15 +1,5 @@
 /** Databases that speak SRU over HTTP: 2.0 (OASIS searchRetrieve 1.0), and 1.1 and 1.2 before it. */
-import {
-  accessionFor,
-  childAt,
-  childrenNamed,
-  dialectFrom,
-  parseXml,
-  recordFromXml,
-  textAt,
-  type BibRecord,
-  type XmlElement,
-} from '@even-lantern/core';
+import { childAt, childrenNamed, dialectFrom, textAt, type XmlElement } from '@even-lantern/core';
 import type { NewSruDatabase, SruVersion } from '@even-lantern/contract';
 import {
   DatabaseError,
@@ -25,7 +15,9 @@ import {
 } from '../databaseConnector.js';
 import { describedVocabulary, type Described } from '../described.js';
 import { sruCalls, type SruOptions } from './calls.js';
-import { dataOf, describe, explainIn } from './explain.js';
+import { XML_AT_ONCE } from '../../reading/xmlReading.js';
+import { describe, explainIn } from './explain.js';
+import { searchAnswerIn, type SearchAnswerText } from './searchAnswer.js';
 
 /** How a server is spoken to. */
 export interface SruServer {
@@ -59,6 +51,7 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
   const { address, version, added } = server;
   const { host } = new URL(address);
   const { get, once, observe } = sruCalls(host, options);
+  const { reading = XML_AT_ONCE } = options;
   const names = added === null ? null : dialectFrom(added.dialect).names;
 
   /** An address that the server names must be its own, so that it cannot send us elsewhere. */
@@ -68,44 +61,44 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
     throw new DatabaseError(`${host} names an address on another server, ${url.host}.`, true);
   };
 
-  const request = async (parameters: Record<string, string>, signal?: AbortSignal): Promise<XmlElement> => {
+  const ask = (parameters: Record<string, string>, signal?: AbortSignal): Promise<string> => {
     const url = new URL(address);
     const form = new URLSearchParams([...url.searchParams, ...Object.entries(parameters)]);
     const long = form.toString().length > LONGEST_ADDRESS[version];
     if (!long) url.search = form.toString();
-    const xml = parseXml(await get(url, long ? { method: 'POST', body: form } : {}, signal));
-    if (!xml.ok) throw new DatabaseError(`The answer from ${host} cannot be read: ${xml.message}`, false);
+    return get(url, long ? { method: 'POST', body: form } : {}, signal);
+  };
+  const unreadable = (message: string) =>
+    new DatabaseError(`The answer from ${host} cannot be read: ${message}`, false);
+  const request = async (parameters: Record<string, string>, signal?: AbortSignal): Promise<XmlElement> => {
+    const xml = await reading.xml(await ask(parameters, signal));
+    if (!xml.ok) throw unreadable(xml.message);
     return xml.root;
   };
-
-  /** @returns the answer and how many records it tells of */
-  const searchRetrieve = async (
-    query: string,
-    page: Page,
-    further: Record<string, string>,
-    signal?: AbortSignal,
-  ): Promise<{ root: XmlElement; hits: number }> => {
-    const root = await request(
-      {
-        ...operation(version, 'searchRetrieve'),
-        query,
-        startRecord: String(page.start),
-        // Servers that we do not know may not take 0 for none.
-        maximumRecords: String(added === null ? page.size : Math.max(page.size, 1)),
-        recordSchema: server.recordSchema,
-        ...further,
-      },
-      signal,
-    );
-    const total = textAt(root, 'numberOfRecords');
-    const diagnostic = childAt(root, 'diagnostics', 'diagnostic');
+  /** The parameters of a search. Servers that we do not know may not take 0 for no records. */
+  const searchParameters = (query: string, page: Page, further: Record<string, string>) => ({
+    ...operation(version, 'searchRetrieve'),
+    query,
+    startRecord: String(page.start),
+    maximumRecords: String(added === null ? page.size : Math.max(page.size, 1)),
+    recordSchema: server.recordSchema,
+    ...further,
+  });
+  /** How many records an answer tells of. @throws DatabaseError where it refuses, or tells of no number */
+  const hitsIn = ({ hits, diagnostic }: Pick<SearchAnswerText, 'hits' | 'diagnostic'>): number => {
     // Diagnostic 60 only says that the page is capped; the records that came are good.
-    if (diagnostic !== null && !textAt(diagnostic, 'uri').endsWith('/60')) {
-      throw new DatabaseError(textAt(diagnostic, 'message') || textAt(diagnostic, 'uri'), true);
+    if (diagnostic !== null && !diagnostic.uri.endsWith('/60')) {
+      throw new DatabaseError(diagnostic.message || diagnostic.uri, true);
     }
-    if (!/^\d+$/.test(total))
+    if (!/^\d+$/.test(hits))
       throw new DatabaseError(`The answer from ${host} holds no number of records.`, false);
-    return { root, hits: Number(total) };
+    if (!Number.isSafeInteger(Number(hits))) {
+      throw new DatabaseError(
+        `${host} tells of a number of records that cannot be, of ${hits.length} digits.`,
+        false,
+      );
+    }
+    return Number(hits);
   };
 
   const search = async (
@@ -114,17 +107,22 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
     signal?: AbortSignal,
     { queryType = 'cql', release }: Asking = {},
   ): Promise<SearchAnswer> => {
-    const asked = {
-      ...(version === '2.0' ? { queryType } : {}),
-      ...(release === undefined || added !== null ? {} : { release }),
-    };
-    const { root, hits } = await searchRetrieve(query, page, asked, signal);
-    return {
-      hits,
-      release: textAt(root, 'extraResponseData', 'profile', 'release'),
-      understood: textAt(root, 'echoedSearchRetrieveRequest', 'query'),
-      records: page.size === 0 ? [] : recordsOf(root, host),
-    };
+    const text = await ask(
+      searchParameters(query, page, {
+        ...(version === '2.0' ? { queryType } : {}),
+        ...(release === undefined || added !== null ? {} : { release }),
+      }),
+      signal,
+    );
+    const read = await reading.answer(text, page.size > 0);
+    if (!read.ok) throw unreadable(read.message);
+    const { answer } = read;
+    const hits = hitsIn(answer);
+    if (answer.unreadable !== null) {
+      const reason = answer.unreadable === '' ? '' : `: ${answer.unreadable}`;
+      throw new DatabaseError(`A record from ${host} cannot be read${reason}.`, false);
+    }
+    return { hits, release: answer.release, understood: answer.understood, records: answer.records };
   };
 
   return {
@@ -159,7 +157,8 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
       const facetLimit = Object.entries(indexes)
         .map(([index, limit]) => `${limit}:el.${index}`)
         .join(',');
-      const { root, hits } = await searchRetrieve(query, { start: 1, size: 0 }, { facetLimit }, signal);
+      const root = await request(searchParameters(query, { start: 1, size: 0 }, { facetLimit }), signal);
+      const hits = hitsIn(searchAnswerIn(root, false));
       const facets = childAt(root, 'facetedResults', 'datasource', 'facets');
       return { hits, facets: facets === null ? {} : facetsIn(facets) };
     },
@@ -209,20 +208,4 @@ function facetsIn(facets: XmlElement): Record<string, FacetValue[]> {
       return [textAt(facet, 'index').replace(/^el\./, ''), values];
     }),
   );
-}
-
-function recordsOf(root: XmlElement, host: string): BibRecord[] {
-  const records = childAt(root, 'records');
-  if (records === null) return [];
-  return childrenNamed(records, 'record').map((record) => {
-    const data = dataOf(record);
-    const read = data === null ? null : recordFromXml(data);
-    if (read === null || data === null) {
-      // In place of a record, a server may send what hinders it from giving that one.
-      const reason = data?.name === 'diagnostic' ? `: ${textAt(data, 'message')}` : '';
-      throw new DatabaseError(`A record from ${host} cannot be read${reason}.`, false);
-    }
-    const accession = read.accession || textAt(record, 'recordIdentifier') || accessionFor(read);
-    return { ...read, accession };
-  });
 }

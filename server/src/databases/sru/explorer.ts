@@ -7,9 +7,10 @@ import {
   type Lack,
   type Query,
 } from '@even-lantern/core';
-import { parseXml, textAt, type XmlElement } from '@even-lantern/core';
+import { textAt, type XmlElement } from '@even-lantern/core';
 import { SRU_VERSIONS, type ExploredServer, type SruVersion } from '@even-lantern/contract';
 import { DatabaseError, type DatabaseConnector } from '../databaseConnector.js';
+import { XML_AT_ONCE } from '../../reading/xmlReading.js';
 import { sruCalls, type SruOptions } from './calls.js';
 import { sruConnector } from './connector.js';
 import { describe, explainIn, indexesIn, schemasIn } from './explain.js';
@@ -64,7 +65,7 @@ async function explained(
       url.searchParams.set('operation', 'explain');
       url.searchParams.set('version', version);
     }
-    const xml = parseXml(await get(url, {}));
+    const xml = await (options.reading ?? XML_AT_ONCE).xml(await get(url, {}));
     if (!xml.ok) {
       reason = ` ${xml.message}`;
       continue;

@@ -7,6 +7,7 @@ import { LatestLines1800000000000 } from './latestLines.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
+import { RunStates1800000000001 } from './runStates.js';
 
 export const MIGRATIONS = [
   FirstTables1790000000000,
@@ -17,4 +18,5 @@ export const MIGRATIONS = [
   AddedDatabases1798000000000,
   LineTexts1799000000000,
   LatestLines1800000000000,
+  RunStates1800000000001,
 ];

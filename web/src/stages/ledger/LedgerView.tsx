@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { formatCount, type LedgerEntry } from '@even-lantern/core';
 import { releaseText } from '../../parts/release.js';
 import { format } from 'date-fns';
@@ -43,6 +44,17 @@ export function LedgerView({
             <dt className="quiet">started (UTC)</dt>
             <dd>
               {content.startedAt}, took {content.durationMs} ms; time zone of the person {content.timeZone}
+            </dd>
+            {(content.remarks ?? []).map((remark) => (
+              <Fragment key={remark}>
+                <dt className="quiet">remark</dt>
+                <dd>{remark}</dd>
+              </Fragment>
+            ))}
+            <dt className="quiet">strings in</dt>
+            <dd>
+              {content.dialect}
+              {content.queryType !== undefined && ` (${content.queryType})`}
             </dd>
             <dt className="quiet">result fingerprint</dt>
             <dd className="font-mono text-xs break-all">{content.fingerprint}</dd>

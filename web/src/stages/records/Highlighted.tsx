@@ -9,7 +9,7 @@ export function Highlighted({ text, layers }: { text: string; layers: readonly L
     ) : (
       <mark
         key={i}
-        title={`found by ${segment.layers.join(' and ')}`}
+        title={`found by ${segment.layers.map((layer) => (layer === 'whole' ? 'a line written by hand' : layer)).join(' and ')}`}
         style={{ '--mark-line': `var(--line-${segment.layers[0] ?? 'P'})` } as React.CSSProperties}
       >
         {segment.text}

@@ -28,8 +28,8 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
     );
   }
   if (data === undefined) return <p className="quiet p-4">Opening the record …</p>;
-  const { record, decision } = data;
-  const lanes = highlightsOf(record);
+  const { record, decision, runId } = data;
+  const lanes = highlightsOf(record, runId);
   const matched = new Set(lanes.flatMap(({ highlights }) => highlights.headings));
   return (
     <article

@@ -1,18 +1,15 @@
-import type { BibRecord } from '@even-lantern/core';
+import { emptyRecord } from '@even-lantern/core';
 import type { Decision } from '@even-lantern/contract';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Check, CircleHelp, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { Highlighted } from './Highlighted.js';
-import { useLaneHighlights } from './useLaneHighlights.js';
+import { layersFor, useRecordHighlights } from './useLaneHighlights.js';
 import type { RecordPages } from './useRecordPages.js';
 
 const ROW_HEIGHT = 77;
 
-const BLANK: BibRecord = {
-  accession: '', title: '', abstract: [], keywords: [], authors: [], journal: '', year: 0, volume: '', issue: '',
-  pages: '', doi: null, language: '', publicationTypes: [], headings: [], limits: {}, entered: null, changed: null,
-}; // prettier-ignore
+const BLANK = emptyRecord();
 
 interface RecordListProps {
   pages: RecordPages;
@@ -24,7 +21,7 @@ interface RecordListProps {
 /** The list: only the rows in view exist, so ten thousand scroll as ten do. */
 export function RecordList({ pages, openId, position, onOpen }: RecordListProps) {
   const box = useRef<HTMLDivElement>(null);
-  const layersOf = useLaneHighlights();
+  const highlightsOf = useRecordHighlights();
   const list = useVirtualizer({
     count: pages.total,
     getScrollElement: () => box.current,
@@ -77,7 +74,11 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
                     <span className="line-clamp-2 pb-[3px] font-serif text-[15px] leading-[1.3]">
                       <Highlighted
                         text={row.title}
-                        layers={layersOf({ ...BLANK, title: row.title }, 'title', 0)}
+                        layers={layersFor(
+                          highlightsOf({ ...BLANK, title: row.title }, row.runId),
+                          'title',
+                          0,
+                        )}
                       />
                     </span>
                     <span className="quiet block truncate text-xs">

@@ -1,5 +1,6 @@
 import {
   highlight,
+  parseCql,
   searchedTerms,
   termQuery,
   type BibRecord,
@@ -10,29 +11,44 @@ import {
   type Span,
   type TextField,
 } from '@even-lantern/core';
-import type { Review } from '@even-lantern/contract';
+import type { Review, RunMark } from '@even-lantern/contract';
 import { useCallback, useMemo } from 'react';
+import { api } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
 import { useReadings } from '../../app/useCrosswalk.js';
 import { useEvaluationContext, useVocabularies } from '../../app/useVocabulary.js';
 
+/** What marks: a lane, by its element, or a whole that somebody wrote by hand. */
+export type MarkLayer = ElementKey | 'whole';
+
 export interface Layer {
-  layer: ElementKey;
+  layer: MarkLayer;
   spans: readonly Span[];
 }
 
 /** What each lane marks in a record. */
 export interface LaneHighlights {
-  element: ElementKey;
+  element: MarkLayer;
   highlights: Highlights;
 }
 
-export function useRecordHighlights(): (record: BibRecord) => LaneHighlights[] {
+interface LaneQuery {
+  element: MarkLayer;
+  query: Query;
+}
+
+/**
+ * Marks what the run that found a record looked for, lines written by hand included. Runs that did not keep that are
+ * marked by the lanes as they are now.
+ * @returns takes the record and its run
+ */
+export function useRecordHighlights(): (record: BibRecord, run: string | null) => LaneHighlights[] {
   const { review } = useReview();
   const served = useVocabularies().filter(({ databases }) => databases.length > 0);
   const context = useEvaluationContext(served.map(({ id }) => id));
   const readings = useReadings();
+  const { data: marks } = api.useMarksQuery(review.id);
   const lanesFor = useMemo(() => {
     const known = new Map<string | null, LaneQuery[]>();
     return (vocabulary: string | null) => {
@@ -41,20 +57,36 @@ export function useRecordHighlights(): (record: BibRecord) => LaneHighlights[] {
       return lanes;
     };
   }, [review, readings]);
+  const ofRuns = useMemo(() => {
+    const elements = new Map(lanesOfReview(review).map(({ id, element }) => [id, element.key]));
+    return new Map(
+      Object.entries(marks ?? {}).map(([run, ofRun]) => [
+        run,
+        ofRun.flatMap((mark) => readMark(mark, elements)),
+      ]),
+    );
+  }, [marks, review]);
   return useCallback(
-    (record) =>
+    (record, run) => {
+      const ofRun = run === null ? undefined : ofRuns.get(run);
       // A record's headings tell which vocabulary its database has.
-      lanesFor(record.headings[0]?.vocabulary ?? null).map(({ element, query }) => ({
+      const queries = ofRun ?? lanesFor(record.headings[0]?.vocabulary ?? null);
+      return queries.map(({ element, query }) => ({
         element,
         highlights: highlight(query, record, context),
-      })),
-    [lanesFor, context],
+      }));
+    },
+    [lanesFor, ofRuns, context],
   );
 }
 
-interface LaneQuery {
-  element: ElementKey;
-  query: Query;
+function readMark(
+  { laneId, vocabulary, limitFields, cql }: RunMark,
+  elements: ReadonlyMap<string, ElementKey>,
+): LaneQuery[] {
+  const read = parseCql(cql, { vocabulary: vocabulary ?? '', limitFields });
+  if (!read.ok) return [];
+  return [{ element: (laneId === null ? undefined : elements.get(laneId)) ?? 'whole', query: read.query }];
 }
 
 function laneQueries(review: Review, read: TermReading): LaneQuery[] {
@@ -67,15 +99,6 @@ function laneQueries(review: Review, read: TermReading): LaneQuery[] {
         .flatMap((result) => (result.ok ? [result.query] : [])),
     },
   }));
-}
-
-/** The layers of one section of one field of a record. */
-export function useLaneHighlights(): (record: BibRecord, field: TextField, section: number) => Layer[] {
-  const highlightsOf = useRecordHighlights();
-  return useCallback(
-    (record, field, section) => layersFor(highlightsOf(record), field, section),
-    [highlightsOf],
-  );
 }
 
 export function layersFor(lanes: readonly LaneHighlights[], field: TextField, section: number): Layer[] {

@@ -5,7 +5,7 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 import type { RunState } from './useRun.js';
 
 /** How the run goes, or how it ended: never silent about what was kept. */
-export function RunProgress({ run: { run, problem, stop } }: { run: RunState }) {
+export function RunProgress({ run: { run, problem, start, stop } }: { run: RunState }) {
   if (problem !== null) return <ProblemNote problem={problem} />;
   if (run === null) return null;
   if (run.status === 'running') {
@@ -37,21 +37,42 @@ export function RunProgress({ run: { run, problem, stop } }: { run: RunState }) 
     return (
       <div role="alert" className="problem flex gap-2">
         <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-label="Interrupted" />
-        <p>
-          <b>The run was interrupted:</b> {run.reason} What it had is kept: {run.linesCounted} of{' '}
-          {run.linesTotal} lines counted, {formatCount(run.fetched)} records fetched. It is in the ledger,
-          marked as interrupted. Run it again when the database answers.
-        </p>
+        <div className="flex flex-col items-start gap-1">
+          <p>
+            <b>The run was interrupted:</b> {sentence(run.reason ?? '')} What it had is kept:{' '}
+            {run.linesCounted} of {run.linesTotal} lines counted, {formatCount(run.fetched)} records fetched.
+            It is in the ledger, marked as interrupted.{' '}
+            {run.tooMany === null && 'Run it again when the database answers.'}
+          </p>
+          {run.tooMany !== null && (
+            <button className="btn btn-sm" onClick={() => void start(undefined, run.tooMany ?? undefined)}>
+              Run again and fetch all {formatCount(run.tooMany)}
+            </button>
+          )}
+          <Remarks remarks={run.remarks} />
+        </div>
       </div>
     );
   }
   return (
-    <p role="status" className="text-success flex items-center gap-2">
-      <CircleCheck className="h-4 w-4" aria-hidden="true" />
-      Logged: {formatCount(run.hits ?? 0)} hits, {formatCount(run.fetched)} records fetched.{' '}
-      <Link className="link" to="../records" relative="path">
-        Read them
-      </Link>
-    </p>
+    <div className="flex flex-col gap-1">
+      <p role="status" className="text-success flex items-center gap-2">
+        <CircleCheck className="h-4 w-4" aria-hidden="true" />
+        Logged: {formatCount(run.hits ?? 0)} hits, {formatCount(run.fetched)} records fetched.{' '}
+        <Link className="link" to="../records" relative="path">
+          Read them
+        </Link>
+      </p>
+      <Remarks remarks={run.remarks} />
+    </div>
   );
+}
+
+function Remarks({ remarks }: { remarks: readonly string[] }) {
+  return remarks.map((remark) => <p key={remark}>{remark}</p>);
+}
+
+/** A reason goes on from the name of the database, and has no full stop of its own. */
+function sentence(reason: string): string {
+  return /[.?]$/.test(reason) ? reason : `${reason}.`;
 }

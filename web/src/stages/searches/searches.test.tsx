@@ -375,6 +375,8 @@ const run: NonNullable<RunState['run']> = {
   hits: null,
   fetched: 0,
   reason: null,
+  remarks: [],
+  tooMany: null,
 };
 const progress = (parts: Partial<typeof run>, stop = jest.fn()) => {
   const state: RunState = { run: { ...run, ...parts }, problem: null, busy: true, start: jest.fn(), stop };
@@ -392,6 +394,20 @@ test('a run tells which line it counts, then how many records it fetched, and ca
 test('a run that fetches tells how far it is', () => {
   progress({ linesCounted: 7, hits: 1200, fetched: 300 });
   expect(screen.getByText('Fetching records: 300 of 1 200')).toBeTruthy();
+});
+
+test('a run that found more than is fetched without asking offers to fetch all', async () => {
+  const start = jest.fn();
+  const found = { ...run, status: 'interrupted' as const, hits: 31_000, tooMany: 31_000, reason: 'Too many' };
+  const state: RunState = { run: found, problem: null, busy: false, start, stop: jest.fn() };
+  const { user } = renderInReview(reviewWith([]), () => <RunProgress run={state} />);
+  await user.click(screen.getByRole('button', { name: /fetch all 31.000/ }));
+  expect(start).toHaveBeenCalledWith(undefined, 31_000);
+});
+
+test('what was odd in the answers is told', () => {
+  progress({ status: 'complete', remarks: ['One record came twice.'] });
+  expect(screen.getByText('One record came twice.')).toBeTruthy();
 });
 
 test('a run that was cut off tells what was kept and what to do', () => {

@@ -10,8 +10,11 @@ export interface RunState {
   run: Run | null;
   busy: boolean;
   problem: Problem | null;
-  /** @param release an earlier one of the database; the present where it is not given */
-  start(release?: string): Promise<void>;
+  /**
+   * @param release an earlier one of the database; the present where it is not given
+   * @param most fetch up to so many records
+   */
+  start(release?: string, most?: number): Promise<void>;
   stop(): void;
 }
 
@@ -42,12 +45,17 @@ export function useRun(reviewId: string, database: string | null): RunState {
     run,
     busy: followed !== null || starting.isLoading,
     problem: starting.error === undefined ? null : problemOf(starting.error),
-    async start(release) {
+    async start(release, most) {
       if (database === null) return;
       const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
       const result = await startRun({
         reviewId,
-        run: { database, timeZone, ...(release === undefined ? {} : { release }) },
+        run: {
+          database,
+          timeZone,
+          ...(release === undefined ? {} : { release }),
+          ...(most === undefined ? {} : { most }),
+        },
       });
       if (result.data) setRun(result.data);
     },

@@ -25,7 +25,7 @@ export interface SkosReading {
 /** @param programs the folder of the server's compiled programs, where the worker's lies */
 export function skosReading(programs: string): SkosReading {
   const pool = new Piscina<SkosFile, SkosResult>({
-    filename: join(programs, 'vocabularies', 'skosFile.js'),
+    filename: join(programs, 'reading', 'skosFile.js'),
     maxThreads: 1,
     minThreads: 0,
     idleTimeout: IDLE_MS,
