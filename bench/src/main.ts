@@ -7,6 +7,7 @@ import type { Measurement } from './measure.js';
 import { skosBench } from './skosBench.js';
 import { millionBench } from './millionBench.js';
 import { rehearseBench } from './rehearseBench.js';
+import { reviewBench } from './reviewBench.js';
 
 const flags = process.argv.slice(2);
 const json = flags.includes('--json');
@@ -22,6 +23,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   dialects: dialectsBench,
   skos: skosBench,
   rehearse: rehearseBench,
+  review: () => reviewBench(size),
   million: () => millionBench(sizeGiven ?? 1_000_000),
 };
 /** Too long and too large for a run of all. */

@@ -3,6 +3,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { answering, json } from './server.js';
 import { measured, median, quantile, timedAsync, type Measurement } from './measure.js';
 
 const root = join(import.meta.dirname, '..', '..');
@@ -89,31 +90,3 @@ async function anotherReview(api: string): Promise<string> {
 
 const NEXT = ['therapy', 'quality', 'shift', 'staff', 'work', 'scale', 'healing'];
 const WORDS = ['light', 'sleep', 'night', 'nurse', 'shift', 'ward', 'pain', 'wound', 'walk', 'care'];
-
-/** @param body sent as POST; without one it is a GET */
-async function json(address: string, body?: object, headers: Record<string, string> = {}): Promise<unknown> {
-  const response = await fetch(
-    address,
-    body === undefined
-      ? {}
-      : {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json', ...headers },
-          body: JSON.stringify(body),
-        },
-  );
-  if (!response.ok) throw new Error(`${address} answered ${response.status}`);
-  return response.json();
-}
-
-async function answering(address: string): Promise<void> {
-  for (let tries = 0; tries < 600; tries += 1) {
-    try {
-      if ((await fetch(address)).ok) return;
-    } catch {
-      // not listening yet
-    }
-    await new Promise((done) => setTimeout(done, 50));
-  }
-  throw new Error(`${address} does not answer`);
-}

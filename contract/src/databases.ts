@@ -32,6 +32,15 @@ export interface DatabaseProfile {
   about: DatabaseAbout | null;
 }
 
+/** What somebody did to a database. */
+export interface DatabaseEvent {
+  what: 'moved' | 'explored' | 'added' | 'changed' | 'taken away' | 'brought back';
+  /** such as the release it was moved to */
+  detail: string;
+  at: string;
+  person: string;
+}
+
 /** All databases that are known. */
 export interface DatabaseList {
   databases: DatabaseProfile[];

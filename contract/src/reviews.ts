@@ -103,7 +103,12 @@ export const elementChangeSchema = Joi.object<ElementChange>({
 const headingContent = Joi.object({
   kind: Joi.string().valid('heading').required(),
   vocabulary: Joi.string().min(1).max(200).required(),
-  label: Joi.string().min(1).max(500).required(),
+  label: Joi.string()
+    .min(1)
+    .max(500)
+    .pattern(/[\p{L}\p{N}]/u)
+    .required()
+    .messages({ 'string.pattern.base': 'A heading has at least one letter or digit.' }),
   narrower: Joi.alternatives(
     Joi.boolean(),
     Joi.array().items(Joi.string().min(1).max(500)).max(1000).unique(),

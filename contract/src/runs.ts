@@ -1,6 +1,5 @@
 import Joi from 'joi';
-import type { BibRecord, LedgerEntry } from '@even-lantern/core';
-import { DECISIONS, type Decision } from './decisions.js';
+import type { LedgerEntry } from '@even-lantern/core';
 
 export interface NewRun {
   database: string;
@@ -70,61 +69,4 @@ export interface Ledger {
   brokenAt: number | null;
   /** the run that goes on now, if any */
   running: Run | null;
-}
-
-export interface DecisionChange {
-  decision: Decision;
-}
-
-export const decisionChangeSchema = Joi.object<DecisionChange>({
-  decision: Joi.string()
-    .valid(...DECISIONS)
-    .required(),
-});
-
-export type RecordSort = 'relevance' | 'newest' | 'oldest';
-
-export interface RecordQuery {
-  sort: RecordSort;
-  decision: Decision | 'any';
-  offset: number;
-  limit: number;
-}
-
-export const recordQuerySchema = Joi.object<RecordQuery>({
-  sort: Joi.string().valid('relevance', 'newest', 'oldest').default('relevance'),
-  decision: Joi.string()
-    .valid('any', ...DECISIONS)
-    .default('any'),
-  offset: Joi.number().integer().min(0).default(0),
-  limit: Joi.number().integer().min(1).max(200).default(100),
-});
-
-export interface RecordRow {
-  id: string;
-  title: string;
-  year: number;
-  journal: string;
-  publicationTypes: string[];
-  decision: Decision;
-  /** the run that found it last */
-  runId: string;
-}
-
-export interface RecordPage {
-  rows: RecordRow[];
-  /** how many match the narrowing */
-  total: number;
-  counts: Record<Decision, number>;
-}
-
-export interface ReviewRecord {
-  id: string;
-  database: string;
-  decision: Decision;
-  decidedBy: string | null;
-  decidedAt: string | null;
-  /** the run that found it last */
-  runId: string;
-  record: BibRecord;
 }

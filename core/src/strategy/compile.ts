@@ -43,6 +43,17 @@ export const asWritten: TermReading = (query) => ({ ok: true, query, changes: []
 export function termQuery(content: TermContent, read: TermReading = asWritten): TermQueryResult {
   if (content.kind === 'heading') {
     const { vocabulary, label, narrower, central, subheadings } = content;
+    // No vocabulary has such a heading, and none of the dialects could name it.
+    const nameless = [label, ...(typeof narrower === 'boolean' ? [] : narrower)].find(
+      (each) => !/[\p{L}\p{N}]/u.test(each),
+    );
+    if (nameless !== undefined) {
+      return {
+        ok: false,
+        message: `“${nameless}” is no heading: it has neither a letter nor a digit.`,
+        at: 0,
+      };
+    }
     const heading = (name: string, withNarrower: boolean): HeadingQuery => ({
       kind: 'heading',
       vocabulary,

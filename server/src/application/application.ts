@@ -6,6 +6,7 @@ import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { NextFunction, Request, Response } from 'express';
+import compression from 'compression';
 import helmet from 'helmet';
 import { LoggerModule } from 'nestjs-pino';
 import { CrosswalkController } from '../crosswalk/crosswalkController.js';
@@ -16,6 +17,7 @@ import { ADDED_SERVERS, AddedDatabasesService } from '../databases/addedDatabase
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { AskingService } from '../databases/askingService.js';
+import { DatabaseEventsService } from '../databases/databaseEventsService.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import type { WatchTimes } from '../databases/databaseWatch.js';
 import { CandidatesService } from '../databases/candidatesService.js';
@@ -62,6 +64,18 @@ export interface ApplicationOptions {
   quiet?: boolean;
 }
 
+/** Nothing comes from anywhere but here. Parts of the interface set their sizes as styles of elements. */
+const CONTENT_POLICY = {
+  defaultSrc: ["'self'"],
+  styleSrc: ["'self'", "'unsafe-inline'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  workerSrc: ["'self'", 'blob:'],
+  objectSrc: ["'none'"],
+  baseUri: ["'self'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+};
+
 @Module({})
 class ApplicationModule {
   static with(
@@ -102,6 +116,7 @@ class ApplicationModule {
         { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses, reading } },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors, watchTimes) },
         AskingService,
+        DatabaseEventsService,
         PeopleService,
         PersonPipe,
         ReviewsService,
@@ -133,11 +148,18 @@ export async function createApplication(options: ApplicationOptions): Promise<Ne
     ApplicationModule.with(store, options),
     { logger: quiet ? false : ['error', 'warn'] },
   );
-  application.use(loopbackOnly);
   // Everything is served from loopback without TLS, so requests must not be moved to https.
   application.use(
-    helmet({ contentSecurityPolicy: { directives: { upgradeInsecureRequests: null } }, hsts: false }),
+    helmet({ contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY }, hsts: false }),
   );
+  // Events are sent one by one; compressed, they would wait for each other.
+  application.use(
+    compression({
+      filter: (request: Request, response: Response) =>
+        request.headers.accept !== 'text/event-stream' && compression.filter(request, response),
+    }),
+  );
+  application.use(loopbackOnly);
   application.useBodyParser('json', { limit: '2mb' });
   application.useBodyParser('text', { limit: '60mb' });
   application.setGlobalPrefix('api');

@@ -45,6 +45,12 @@ export function foreignRequest(): ProblemException {
   return problem(403, 'foreign-request', 'This request comes from another site and is refused.');
 }
 
+export function unreadableAddress(): ProblemException {
+  return problem(400, 'unreadable', 'This address cannot be read.', {
+    detail: 'It holds signs that no address has. Nothing was changed.',
+  });
+}
+
 export function databaseTrouble(title: string, detail: string): ProblemException {
   return problem(502, 'database-trouble', title, { detail });
 }

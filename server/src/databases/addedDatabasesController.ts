@@ -28,8 +28,8 @@ export class AddedDatabasesController {
     summary: 'What is at an address: an SRU server, its indexes, and what a first search finds',
   })
   @ApiBody(bodyOf(exploreServerSchema))
-  explore(@Body(new Validated(exploreServerSchema)) { address }: ExploreServer) {
-    return this.added.explore(address);
+  explore(@Body(new Validated(exploreServerSchema)) { address }: ExploreServer, @Actor() person: Person) {
+    return this.added.explore(address, person);
   }
 
   @Post()
@@ -51,23 +51,23 @@ export class AddedDatabasesController {
   change(
     @Param('id') id: string,
     @Body(new Validated(newDatabaseSchema)) database: NewDatabase,
-    @Actor() _person: Person,
+    @Actor() person: Person,
   ) {
-    return this.added.change(id, database);
+    return this.added.change(id, database, person);
   }
 
   @Delete(':id')
   @HttpCode(204)
   @ApiOperation({ summary: 'Takes an added database from the list; what was run in it stays' })
-  remove(@Param('id') id: string, @Actor() _person: Person) {
-    return this.added.remove(id);
+  remove(@Param('id') id: string, @Actor() person: Person) {
+    return this.added.remove(id, person);
   }
 
   @Post(':id/restoration')
   @HttpCode(200)
   @ApiOperation({ summary: 'Brings back an added database that was taken from the list' })
-  restore(@Param('id') id: string, @Actor() _person: Person) {
-    return this.added.restore(id);
+  restore(@Param('id') id: string, @Actor() person: Person) {
+    return this.added.restore(id, person);
   }
 
   @Post(':id/answers')

@@ -17,6 +17,7 @@ import { AddedDatabaseRow, HandCountRow, HandRecordRow } from '../store/entities
 import { PeopleService } from '../people/people.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
+import { DatabaseEventsService } from './databaseEventsService.js';
 import { DatabasesService } from './databasesService.js';
 import type { Described } from './described.js';
 import { handConnector, handKey, type HandDatabase } from './handConnector.js';
@@ -47,6 +48,7 @@ export class AddedDatabasesService implements OnModuleInit {
     private readonly databases: DatabasesService,
     private readonly vocabularies: VocabulariesService,
     private readonly people: PeopleService,
+    private readonly events: DatabaseEventsService,
     @Inject(ADDED_SERVERS) private readonly options: Partial<SruOptions>,
   ) {}
 
@@ -69,7 +71,8 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** @throws ProblemException where there is no SRU server at the address */
-  async explore(address: string): Promise<ExploredServer> {
+  async explore(address: string, person: Person): Promise<ExploredServer> {
+    await this.events.note('', 'explored', address, person);
     try {
       return await exploreServer(address, { ...this.options, timeoutMs: 6000, retries: 0 });
     } catch (error) {
@@ -95,6 +98,7 @@ export class AddedDatabasesService implements OnModuleInit {
         addedBy: person.id,
         removedAt: null,
       });
+      await this.events.noteWithin(manager, id, 'added', described.name, person);
       this.connect(id, described);
       return { ...database, id };
     });
@@ -106,7 +110,7 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** Says something else of a database. What was run in it, counted and given stays. */
-  async change(id: string, database: NewDatabase): Promise<SaidOfDatabase> {
+  async change(id: string, database: NewDatabase, person: Person): Promise<SaidOfDatabase> {
     const before = await this.kept(id);
     if (!this.databases.knows(id)) throw notFound(`The added database “${id}” on the list`);
     if (
@@ -120,26 +124,34 @@ export class AddedDatabasesService implements OnModuleInit {
     checkNames(database);
     const described = await this.described(database, before.vocabulary);
     const content = JSON.stringify(described);
-    await this.store.write((manager) => manager.update(AddedDatabaseRow, { id }, { content }));
+    this.connectorOf(id, described);
+    await this.store.write(async (manager) => {
+      await manager.update(AddedDatabaseRow, { id }, { content });
+      await this.events.noteWithin(manager, id, 'changed', described.name, person);
+    });
     this.connect(id, described);
     return { ...database, id };
   }
 
   /** Takes a database from the list. What was run in it stays in the ledger, with its records. */
-  async remove(id: string): Promise<void> {
+  async remove(id: string, person: Person): Promise<void> {
     const removed = { removedAt: new Date().toISOString() };
-    const changed = await this.store.write((manager) =>
-      manager.update(AddedDatabaseRow, { id, removedAt: IsNull() }, removed),
-    );
-    if (changed.affected === 0) throw notFound(`The added database “${id}”`);
+    await this.store.write(async (manager) => {
+      const changed = await manager.update(AddedDatabaseRow, { id, removedAt: IsNull() }, removed);
+      if (changed.affected === 0) throw notFound(`The added database “${id}”`);
+      await this.events.noteWithin(manager, id, 'taken away', '', person);
+    });
     this.byHand.delete(id);
     this.databases.disconnect(id);
   }
 
   /** Brings back a database that was taken from the list. */
-  async restore(id: string): Promise<SaidOfDatabase> {
+  async restore(id: string, person: Person): Promise<SaidOfDatabase> {
     const kept = await this.kept(id);
-    await this.store.write((manager) => manager.update(AddedDatabaseRow, { id }, { removedAt: null }));
+    await this.store.write(async (manager) => {
+      await manager.update(AddedDatabaseRow, { id }, { removedAt: null });
+      await this.events.noteWithin(manager, id, 'brought back', kept.name, person);
+    });
     this.connect(id, kept);
     return saidOf(id, kept);
   }

@@ -14,6 +14,7 @@ import { bodyOf } from '../application/openApi.js';
 import { badInput } from '../application/problem.js';
 import { Actor } from '../people/people.js';
 import { Validated } from '../application/validated.js';
+import { DatabaseEventsService } from './databaseEventsService.js';
 import { DatabasesService } from './databasesService.js';
 import { CandidatesService } from './candidatesService.js';
 import { ChoicesService } from './choicesService.js';
@@ -29,6 +30,7 @@ export class DatabasesController {
     private readonly rehearsals: RehearsalService,
     private readonly choices: ChoicesService,
     private readonly overlaps: OverlapService,
+    private readonly events: DatabaseEventsService,
   ) {}
 
   @Get('databases')
@@ -40,8 +42,16 @@ export class DatabasesController {
   @Post('databases/:id/advance')
   @HttpCode(200)
   @ApiOperation({ summary: 'Moves a simulated database to its next release' })
-  advance(@Param('id') id: string) {
-    return this.databases.advance(id);
+  async advance(@Param('id') id: string, @Actor() person: Person) {
+    const profile = await this.databases.advance(id);
+    await this.events.note(id, 'moved', profile.release, person);
+    return profile;
+  }
+
+  @Get('databases/:id/events')
+  @ApiOperation({ summary: 'What people did to a database, the latest first' })
+  eventsOf(@Param('id') id: string) {
+    return this.events.of(id);
   }
 
   @Get('databases/:id/words')

@@ -43,7 +43,7 @@ export class DemoService {
       const { rows } = await this.records.page(review.id, page);
       for (const [i, row] of rows.entries()) {
         const decision = decisionFor(i, row.publicationTypes);
-        if (decision !== null) await this.records.decide(row.id, decision, person);
+        if (decision !== null) await this.records.decide(row.id, decision, row.version, person);
       }
     } catch (error) {
       // The demo is a convenience: without the database, the reviews are there and the run can be made later.

@@ -2,89 +2,165 @@ import { Injectable } from '@nestjs/common';
 import type { BibRecord } from '@even-lantern/core';
 import {
   DECISIONS,
+  type Decided,
   type Decision,
   type Person,
+  type RecordCounts,
   type RecordPage,
   type RecordQuery,
   type RecordSort,
   type ReviewRecord,
 } from '@even-lantern/contract';
-import { type FindOptionsOrder } from 'typeorm';
-import { notFound } from '../application/problem.js';
+import { In, type EntityManager } from 'typeorm';
+import { badInput, notFound } from '../application/problem.js';
+import { changeVersion } from '../store/changeVersion.js';
 import { RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 
-/** Ties end with the id, so that pages never overlap. */
-const ORDERS: Readonly<Record<RecordSort, FindOptionsOrder<RecordRow>>> = {
-  relevance: { rank: 'ASC', id: 'ASC' },
-  newest: { year: 'DESC', accession: 'DESC', id: 'ASC' },
-  oldest: { year: 'ASC', accession: 'ASC', id: 'ASC' },
+/**
+ * What each order goes by, as one of the indexes has it. All columns of an order go the same way, so that a place in it
+ * is one comparison; each ends with the id, so that no two records share a place.
+ */
+const ORDERS: Readonly<Record<RecordSort, { by: readonly (keyof RecordRow)[]; down: boolean }>> = {
+  relevance: { by: ['rank', 'id'], down: false },
+  newest: { by: ['year', 'accession', 'id'], down: true },
+  oldest: { by: ['year', 'accession', 'id'], down: false },
 };
+const LISTED = {
+  id: true,
+  rank: true,
+  title: true,
+  year: true,
+  journal: true,
+  accession: true,
+  publicationTypes: true,
+  decision: true,
+  version: true,
+  lastRunId: true,
+} as const;
+/** Records read at a time when all of them go out. */
+const EXPORTED_AT_ONCE = 500;
 
 @Injectable()
 export class RecordsService {
   constructor(private readonly store: Store) {}
 
-  async page(reviewId: string, { sort, decision, offset, limit }: RecordQuery): Promise<RecordPage> {
-    const records = this.store.read.getRepository(RecordRow);
-    const [rows, total] = await records.findAndCount({
-      where: { reviewId, ...(decision === 'any' ? {} : { decision }) },
-      order: ORDERS[sort],
-      skip: offset,
-      take: limit,
-    });
-    const counts = await Promise.all(
-      DECISIONS.map(async (each): Promise<[Decision, number]> => [
-        each,
-        await records.countBy({ reviewId, decision: each }),
-      ]),
-    );
+  async page(reviewId: string, query: RecordQuery): Promise<RecordPage> {
+    const { sort, limit } = query;
+    // First the places, from the index alone; then the rows of those.
+    const ids = await this.places(this.store.read, reviewId, query);
+    const rows = await this.store.read.find(RecordRow, { where: { id: In(ids) }, select: LISTED });
+    const byId = new Map(rows.map((row) => [row.id, row]));
+    const inOrder = ids.flatMap((id) => byId.get(id) ?? []);
+    const last = inOrder.at(-1);
     return {
-      total,
-      counts: Object.fromEntries(counts) as Record<Decision, number>,
-      rows: rows.map((row) => ({
+      next: last === undefined || ids.length < limit ? null : cursorOf(last, sort),
+      rows: inOrder.map((row) => ({
         id: row.id,
         title: row.title,
         year: row.year,
         journal: row.journal,
-        publicationTypes: bibRecord(row).publicationTypes,
+        publicationTypes: JSON.parse(row.publicationTypes) as string[],
         decision: row.decision as Decision,
+        version: row.version,
         runId: row.lastRunId,
       })),
     };
   }
 
-  async get(id: string, manager = this.store.read): Promise<ReviewRecord> {
-    const row = await manager.findOneBy(RecordRow, { id });
+  async counts(reviewId: string): Promise<RecordCounts> {
+    const rows = await this.store.read
+      .createQueryBuilder(RecordRow, 'record')
+      .select('record.decision', 'decision')
+      .addSelect('COUNT(*)', 'number')
+      .where('record.reviewId = :reviewId', { reviewId })
+      .groupBy('record.decision')
+      .getRawMany<{ decision: string; number: number | string }>();
+    const counts = new Map(rows.map(({ decision, number }) => [decision, Number(number)]));
+    return Object.fromEntries(DECISIONS.map((each) => [each, counts.get(each) ?? 0])) as RecordCounts;
+  }
+
+  async get(id: string): Promise<ReviewRecord> {
+    const row = await this.store.read.findOneBy(RecordRow, { id });
     if (row === null) throw notFound('This record');
-    const { database, decision, decidedBy, decidedAt, lastRunId: runId } = row;
-    return {
-      id,
-      database,
-      decision: decision as Decision,
-      decidedBy,
-      decidedAt,
-      runId,
-      record: bibRecord(row),
-    };
+    return { ...decidedOf(row), database: row.database, runId: row.lastRunId, record: bibRecord(row) };
   }
 
-  async decide(id: string, decision: Decision, person: Person): Promise<ReviewRecord> {
+  /** @param version of the decision that the person saw */
+  async decide(id: string, decision: Decision, version: number, person: Person): Promise<Decided> {
     const decided = { decision, decidedBy: person.id, decidedAt: new Date().toISOString() };
-    return this.store.write(async (manager) => {
-      await manager.update(RecordRow, { id }, decided);
-      return this.get(id, manager);
-    });
+    return this.store.write((manager) =>
+      changeVersion(manager, RecordRow, { id, version }, decided, 'decision', decidedOf),
+    );
   }
 
-  /** The records that were kept, in order of relevance. */
-  async kept(reviewId: string): Promise<BibRecord[]> {
-    const rows = await this.store.read.getRepository(RecordRow).find({
-      where: { reviewId, decision: 'keep' },
-      order: ORDERS.relevance,
-    });
-    return rows.map(bibRecord);
+  /** The records that were kept, in order of relevance, so many at a time. */
+  async *kept(reviewId: string): AsyncGenerator<BibRecord[]> {
+    let after: string | undefined;
+    for (;;) {
+      const query = { sort: 'relevance', decision: 'keep', offset: 0, limit: EXPORTED_AT_ONCE } as const;
+      const ids = await this.places(this.store.read, reviewId, { ...query, ...(after && { after }) });
+      const rows = await this.store.read.findBy(RecordRow, { id: In(ids) });
+      const byId = new Map(rows.map((row) => [row.id, row]));
+      const inOrder = ids.flatMap((id) => byId.get(id) ?? []);
+      if (inOrder.length > 0) yield inOrder.map(bibRecord);
+      const last = inOrder.at(-1);
+      if (last === undefined || ids.length < EXPORTED_AT_ONCE) return;
+      after = cursorOf(last, 'relevance');
+    }
   }
+
+  /** The ids of a page in their order. */
+  private async places(
+    manager: EntityManager,
+    reviewId: string,
+    { sort, decision, offset, after, limit }: RecordQuery,
+  ): Promise<string[]> {
+    const { by, down } = ORDERS[sort];
+    const builder = manager
+      .createQueryBuilder(RecordRow, 'record')
+      .select('record.id', 'id')
+      .where('record.reviewId = :reviewId', { reviewId });
+    if (decision !== 'any') builder.andWhere('record.decision = :decision', { decision });
+    if (after !== undefined) {
+      const place = placeIn(after, by);
+      const names = by.map((column) => `:${column}`);
+      const columns = by.map((column) => `record.${column}`);
+      builder.andWhere(`(${columns.join(', ')}) ${down ? '<' : '>'} (${names.join(', ')})`, place);
+    } else builder.offset(offset);
+    for (const column of by) builder.addOrderBy(`record.${column}`, down ? 'DESC' : 'ASC');
+    const rows = await builder.limit(limit).getRawMany<{ id: string }>();
+    return rows.map(({ id }) => id);
+  }
+}
+
+/** A place in an order, which whoever asks gives back unread. */
+function cursorOf(row: RecordRow, sort: RecordSort): string {
+  return Buffer.from(JSON.stringify(ORDERS[sort].by.map((column) => row[column]))).toString('base64url');
+}
+
+function placeIn(cursor: string, by: readonly (keyof RecordRow)[]): Record<string, string | number> {
+  const values = valuesIn(cursor);
+  if (values?.length !== by.length) {
+    throw badInput([
+      { path: 'after', message: 'This is no place in this order: begin with the first page.' },
+    ]);
+  }
+  return Object.fromEntries(by.map((column, i) => [column, values[i] ?? '']));
+}
+
+function valuesIn(cursor: string): (string | number)[] | null {
+  try {
+    const values: unknown = JSON.parse(Buffer.from(cursor, 'base64url').toString('utf8'));
+    const plain = (each: unknown) => typeof each === 'string' || typeof each === 'number';
+    return Array.isArray(values) && values.every(plain) ? values : null;
+  } catch {
+    return null;
+  }
+}
+
+function decidedOf({ id, decision, decidedBy, decidedAt, version }: RecordRow): Decided {
+  return { id, decision: decision as Decision, decidedBy, decidedAt, version };
 }
 
 function bibRecord(row: RecordRow): BibRecord {

@@ -1,13 +1,4 @@
-import {
-  Body,
-  Controller,
-  createParamDecorator,
-  Get,
-  Param,
-  Patch,
-  Post,
-  type ExecutionContext,
-} from '@nestjs/common';
+import { Body, Controller, Get, Param, Patch, Post } from '@nestjs/common';
 import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   elementChangeSchema,
@@ -22,18 +13,11 @@ import {
   type ReviewChange,
   type TermChange,
 } from '@even-lantern/contract';
-import type { Request } from 'express';
 import { bodyOf } from '../application/openApi.js';
-import { MatchedVersion, Validated } from '../application/validated.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from './reviewsService.js';
 import { TermsService } from './termsService.js';
-
-const IfMatchHeader = createParamDecorator(
-  (_: unknown, context: ExecutionContext) => context.switchToHttp().getRequest<Request>().headers['if-match'],
-);
-const IfMatch = () => IfMatchHeader(new MatchedVersion());
-const VERSION_HEADER = { name: 'If-Match', description: 'the version that the change was made on' };
 
 @ApiTags('reviews')
 @Controller()

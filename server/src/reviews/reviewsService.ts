@@ -41,16 +41,15 @@ export class ReviewsService {
 
   async list(): Promise<ReviewSummary[]> {
     const reviews = await this.store.read.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
+    const elements = await this.store.read.find(ElementRow, { order: { position: 'ASC' } });
+    const elementsOf = (id: string) => elements.filter(({ reviewId }) => reviewId === id).map(elementOf);
     return Promise.all(
       reviews.map(async ({ id, title, version, framework, createdAt }) => ({
         id,
         title,
         version,
         createdAt,
-        sentence: questionSentence(
-          (await elementRows(this.store.read, id)).map(elementOf),
-          framework as FrameworkId,
-        ),
+        sentence: questionSentence(elementsOf(id), framework as FrameworkId),
         unread: await this.store.read
           .getRepository(RecordRow)
           .countBy({ reviewId: id, decision: 'undecided' }),

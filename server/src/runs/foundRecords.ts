@@ -67,7 +67,8 @@ export function shownOf(
   record: BibRecord,
   rank: number,
   runId: string,
-): Pick<RecordRow, 'lastRunId' | 'rank' | 'title' | 'year' | 'journal' | 'record'> {
+): Pick<RecordRow, 'lastRunId' | 'rank' | 'title' | 'year' | 'journal' | 'publicationTypes' | 'record'> {
   const { title, year, journal } = record;
-  return { lastRunId: runId, rank, title, year, journal, record: JSON.stringify(record) };
+  const publicationTypes = JSON.stringify(record.publicationTypes);
+  return { lastRunId: runId, rank, title, year, journal, publicationTypes, record: JSON.stringify(record) };
 }

@@ -1,6 +1,6 @@
 import type { LedgerEntry } from '@even-lantern/core';
 import { resultFingerprint } from '@even-lantern/core';
-import type { Ledger, RecordPage, Review, Run } from '@even-lantern/contract';
+import type { Ledger, RecordCounts, RecordPage, Review, Run } from '@even-lantern/contract';
 import { RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
@@ -28,6 +28,10 @@ const ledger = async () => (await server.get(`/api/reviews/${review.id}/ledger`)
 const contents = async () => (await ledger()).entries.map(({ content }: LedgerEntry) => content);
 const records = async (query = '') =>
   (await server.get(`/api/reviews/${review.id}/records${query}`)).body as RecordPage;
+
+const counts = async () =>
+  (await server.get(`/api/reviews/${review.id}/records/counts`)).body as RecordCounts;
+const total = async () => Object.values(await counts()).reduce((sum, each) => sum + each, 0);
 
 test('a run counts every line, fetches every page and is logged', async () => {
   expect(await finish()).toMatchObject({ status: 'complete', hits: 25, fetched: 25 });
@@ -81,10 +85,10 @@ test('a run cut off while counting is logged as interrupted with the lines it ha
 test('a run cut off between pages keeps the records it had; run again, it completes', async () => {
   database.callsLeft = 4;
   expect(await finish()).toMatchObject({ status: 'interrupted', fetched: 10 });
-  expect((await records()).total).toBe(10);
+  expect(await total()).toBe(10);
   database.callsLeft = Infinity;
   expect(await finish()).toMatchObject({ status: 'complete', fetched: 25 });
-  expect((await records()).total).toBe(25);
+  expect(await total()).toBe(25);
   expect((await contents()).map(({ outcome, fetched }) => [outcome, fetched])).toEqual([
     ['interrupted', 10],
     ['complete', 25],
@@ -129,23 +133,55 @@ test('a decision survives the next run, and can be changed', async () => {
   await finish();
   const { rows } = await records();
   const id = rows[0]?.id ?? '';
-  await server.patch(`/api/records/${id}`, { decision: 'keep' }).expect(200);
+  await server.patch(`/api/records/${id}`, { decision: 'keep' }, 1).expect(200);
+  // Somebody who saw it undecided is told.
+  const late = await server.patch(`/api/records/${id}`, { decision: 'set aside' }, 1).expect(412);
+  expect(late.body).toMatchObject({ current: { decision: 'keep', version: 2 } });
+  await server.patch(`/api/records/${id}`, { decision: 'set aside' }).expect(428);
   await finish();
   const page = await records('?decision=keep');
   expect(page.rows.map((row) => row.id)).toEqual([id]);
-  expect(page.counts).toEqual({ undecided: 24, keep: 1, unsure: 0, 'set aside': 0 });
-  await server.patch(`/api/records/${id}`, { decision: 'perhaps' }).expect(400);
+  expect(await counts()).toEqual({ undecided: 24, keep: 1, unsure: 0, 'set aside': 0 });
+  await server.patch(`/api/records/${id}`, { decision: 'perhaps' }, 2).expect(400);
 });
 
-test('pages of records neither overlap nor leave gaps, in any order', async () => {
+test('pages neither overlap nor leave gaps, in any order, whether they are jumped to or follow one another', async () => {
   await finish();
   for (const sort of ['relevance', 'newest', 'oldest']) {
-    const pages = await Promise.all(
+    const all = (await records(`?sort=${sort}&limit=200`)).rows.map(({ id }) => id);
+    expect(new Set(all).size).toBe(25);
+    const jumped = await Promise.all(
       [0, 10, 20].map((offset) => records(`?sort=${sort}&offset=${offset}&limit=10`)),
     );
-    expect(new Set(pages.flatMap(({ rows }) => rows.map(({ id }) => id))).size).toBe(25);
+    expect(jumped.flatMap(({ rows }) => rows.map(({ id }) => id))).toEqual(all);
+    const followed: string[] = [];
+    for (let after: string | null = ''; after !== null;) {
+      const page = await records(`?sort=${sort}&limit=10${after === '' ? '' : `&after=${after}`}`);
+      followed.push(...page.rows.map(({ id }) => id));
+      after = page.next;
+    }
+    expect(followed).toEqual(all);
   }
   expect((await records('?sort=newest')).rows[0]?.year).toBe(2025);
+  for (const odd of [
+    'x',
+    'W10',
+    Buffer.from('[1]').toString('base64url'),
+    Buffer.from('[{},2]').toString('base64url'),
+  ]) {
+    await server.get(`/api/reviews/${review.id}/records?after=${odd}`).expect(400);
+  }
+});
+
+test('a page that follows stays right when records leave the list meanwhile', async () => {
+  await finish();
+  const first = await records('?decision=undecided&limit=10');
+  for (const { id } of first.rows.slice(0, 5)) {
+    await server.patch(`/api/records/${id}`, { decision: 'keep' }, 1).expect(200);
+  }
+  const next = await records(`?decision=undecided&limit=10&after=${first.next}`);
+  const all = (await records('?limit=200')).rows.map(({ id }) => id);
+  expect(next.rows.map(({ id }) => id)).toEqual(all.slice(10, 20));
 });
 
 test('a strategy with an unfinished term is not run', async () => {
@@ -169,7 +205,7 @@ test('a database that does not answer is told so, and an unknown one too', async
 test('ledger and kept records are exported in open formats', async () => {
   await finish();
   const { rows } = await records();
-  await server.patch(`/api/records/${rows[0]?.id}`, { decision: 'keep' });
+  await server.patch(`/api/records/${rows[0]?.id}`, { decision: 'keep' }, 1).expect(200);
   const csv = await server.get(`/api/reviews/${review.id}/ledger.csv`).expect(200);
   expect(csv.text.split('\r\n')).toHaveLength(5);
   const markdown = await server.get(`/api/reviews/${review.id}/ledger.md`).expect(200);

@@ -61,7 +61,7 @@ const PATIENT = { patience: 60_000 };
 const AGAIN_MS = 1000;
 const MOST_PAUSE_MS = 30_000;
 const MOST_TRIES = 3;
-const UNDECIDED = { decision: 'undecided', decidedBy: null, decidedAt: null };
+const UNDECIDED = { decision: 'undecided', decidedBy: null, decidedAt: null, version: 1 };
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
 /**

@@ -128,6 +128,20 @@ export class AddedDatabaseRow {
   @Column('varchar', { nullable: true }) removedAt: string | null;
 }
 
+/** What somebody did to a database. Rows are only ever added. */
+@Entity({ name: 'database_event' })
+export class DatabaseEventRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') database: string;
+  /** order within the database, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') what: string;
+  /** such as the release it was moved to */
+  @Column('text') detail: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
 /** What a string found in a database that is asked by hand. Rows are only ever added; the latest counts. */
 @Entity({ name: 'hand_count' })
 export class HandCountRow {
@@ -205,6 +219,10 @@ export class RecordRow {
   @Column('varchar') decision: string;
   @Column('varchar', { nullable: true }) decidedBy: string | null;
   @Column('varchar', { nullable: true }) decidedAt: string | null;
+  /** of the record, as JSON, for lists */
+  @Column('text') publicationTypes: string;
+  /** of the decision */
+  @VersionColumn() version: number;
 }
 
 /** Which records each run found, in its order. */
@@ -253,6 +271,7 @@ export const ENTITIES = [
   HandCountRow,
   HandRecordRow,
   DatabaseChoiceRow,
+  DatabaseEventRow,
   PersonRow,
   ReviewRow,
   ElementRow,

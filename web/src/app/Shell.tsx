@@ -216,13 +216,7 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   const lanes = lanesOfReview(review);
   const { search } = useLocation();
   const [params] = useSearchParams();
-  const records = api.useRecordsQuery({
-    review: review.id,
-    sort: 'relevance',
-    decision: 'any',
-    offset: 0,
-    limit: 1,
-  });
+  const { data: counts } = api.useRecordCountsQuery(review.id);
   const rehearsal = api.useRehearsalQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
@@ -231,7 +225,7 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
     .filter(({ text }) => text.trim() !== '')
     .map(({ key }) => elementShape(key).letter);
   const lines = rehearsal.data?.lines.length;
-  const unread = records.data?.counts.undecided ?? 0;
+  const unread = counts?.undecided ?? 0;
   const keep = params.get('ledger') === 'open' ? search : '';
   const stages: { to: string; label: string; number: string; icon: LucideIcon }[] = [
     { to: 'question', label: 'Question', number: written.join(' ') || 'empty', icon: MessageCircleQuestion },

@@ -7,6 +7,7 @@ import {
   type DatabaseChoice,
   type DatabaseList,
   type DatabaseProfile,
+  type Decided,
   type Decision,
   type ElementChange,
   type EnteredCount,
@@ -27,6 +28,7 @@ import {
   type Overview,
   type Person,
   type Problem,
+  type RecordCounts,
   type RecordPage,
   type RecordQuery,
   type Rehearsal,
@@ -314,13 +316,22 @@ export const api = createApi({
       query: ({ review, ...params }) => ({ url: `reviews/${review}/records`, params }),
       providesTags: ['Records'],
     }),
+    recordCounts: build.query<RecordCounts, string>({
+      query: (review) => `reviews/${review}/records/counts`,
+      providesTags: ['Records'],
+    }),
     record: build.query<ReviewRecord, string>({
       query: (id) => `records/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Record', id }],
     }),
-    decide: build.mutation<ReviewRecord, { id: string; decision: Decision }>({
-      query: ({ id, decision }) => ({ url: `records/${id}`, method: 'PATCH', body: { decision } }),
-      invalidatesTags: (_result, _error, { id }) => ['Records', 'Reviews', { type: 'Record', id }],
+    // What a decision changes in the lists that are loaded, `useDecide` changes there.
+    decide: build.mutation<Decided, { id: string; decision: Decision; version: number }>({
+      query: ({ id, decision, version }) => ({
+        url: `records/${id}`,
+        method: 'PATCH',
+        body: { decision },
+        headers: ifMatch(version),
+      }),
     }),
   }),
 });

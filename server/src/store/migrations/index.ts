@@ -7,6 +7,7 @@ import { LatestLines1800000000000 } from './latestLines.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
+import { RecordLists1800000000002 } from './recordLists.js';
 import { RunStates1800000000001 } from './runStates.js';
 
 export const MIGRATIONS = [
@@ -19,4 +20,5 @@ export const MIGRATIONS = [
   LineTexts1799000000000,
   LatestLines1800000000000,
   RunStates1800000000001,
+  RecordLists1800000000002,
 ];

@@ -1,18 +1,19 @@
 import { formatCount } from '@even-lantern/core';
 import { DECISIONS, type Decision, type RecordSort } from '@even-lantern/contract';
 import { Download } from 'lucide-react';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useSearchParams } from 'react-router';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
+import { problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { useNarrowScreen } from '../../parts/useNarrowScreen.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ReadingPane } from './ReadingPane.js';
 import { RecordList } from './RecordList.js';
+import { useDecide } from './useDecide.js';
 import { useRecordPages } from './useRecordPages.js';
 
 const SORTS: readonly [RecordSort, string][] = [
@@ -28,7 +29,8 @@ export function RecordsStage() {
   const sort = SORTS.find(([name]) => name === params.get('sort'))?.[0] ?? 'relevance';
   const decision = DECISIONS.find((each) => each === params.get('decision')) ?? 'any';
   const pages = useRecordPages(review.id, sort, decision);
-  const [decide] = api.useDecideMutation();
+  const decide = useDecide(review.id);
+  const deciding = useRef(new Set<string>());
   const narrow = useNarrowScreen();
   const { remember } = useUndo();
   const openId = params.get('record') ?? pages.row(0)?.id ?? null;
@@ -52,20 +54,24 @@ export function RecordsStage() {
   };
   const judge = async (next: Decision) => {
     const row = position === null ? undefined : pages.row(position);
-    if (row === undefined || position === null) return;
+    // A key that is pressed twice decides once: the second would be on a version that has gone.
+    if (row === undefined || position === null || deciding.current.has(row.id)) return;
     const before = row.decision;
     // Under a narrowing the record leaves the list, so the next one moves up to its place.
     const following = pages.row(position + 1) ?? pages.row(position - 1);
-    const result = await decide({ id: row.id, decision: next });
-    if (result.data === undefined) {
-      const { title, detail } = problemOf(result.error);
-      toast.error(title, { description: detail });
+    deciding.current.add(row.id);
+    const { decided, problem } = await decide(row, next).finally(() => deciding.current.delete(row.id));
+    if (problem !== null || decided === null) {
+      const meanwhile =
+        decided === null ? problem?.detail : `It is “${decided.decision}” now. Decide again if you disagree.`;
+      toast.error(problem?.title ?? '', { description: meanwhile });
       return;
     }
     remember({
       what: `${next}: ${row.title}`,
       undo: async () => {
-        await decide({ id: row.id, decision: before }).unwrap();
+        const undone = await decide(decided, before);
+        if (undone.problem !== null) throw new Error(undone.problem.title);
       },
     });
     if (next !== 'undecided' && following !== undefined) set({ record: following.id });

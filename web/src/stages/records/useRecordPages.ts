@@ -1,10 +1,16 @@
-import type { Decision, RecordPage, RecordRow, RecordSort } from '@even-lantern/contract';
+import {
+  DECISIONS,
+  type Decision,
+  type RecordCounts,
+  type RecordPage,
+  type RecordRow,
+  type RecordSort,
+} from '@even-lantern/contract';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../../app/api.js';
 import type { store } from '../../app/store.js';
-
-const PAGE_SIZE = 100;
+import { PAGE_SIZE } from './useDecide.js';
 
 type State = ReturnType<typeof store.getState>;
 
@@ -36,6 +42,7 @@ export function useRecordPages(review: string, sort: RecordSort, decision: Decis
   }, [needed, argument, dispatch]);
 
   const first = api.useRecordsQuery(argument(0));
+  const { data: counts } = api.useRecordCountsQuery(review);
   const selectors = useMemo(
     () => needed.map((page) => api.endpoints.records.select(argument(page))),
     [needed, argument],
@@ -60,14 +67,20 @@ export function useRecordPages(review: string, sort: RecordSort, decision: Decis
     for (const [page, { rows }] of pages)
       rows.forEach((row, i) => positions.set(row.id, page * PAGE_SIZE + i));
     return {
-      total: first.data?.total ?? 0,
-      counts: first.data?.counts ?? null,
+      total: counts === undefined ? 0 : totalOf(counts, decision),
+      counts: first.data === undefined ? null : (counts ?? null),
       error: first.data === undefined ? first.error : undefined,
       row: (at: number): RecordRow | undefined => pages.get(Math.floor(at / PAGE_SIZE))?.rows[at % PAGE_SIZE],
       positionOf: (id: string | null): number | null => (id === null ? null : (positions.get(id) ?? null)),
       need,
     };
-  }, [needed, loaded, first.data, first.error, need]);
+  }, [needed, loaded, first.data, first.error, counts, decision, need]);
+}
+
+/** How many records are in a list. */
+function totalOf(counts: RecordCounts, decision: Decision | 'any'): number {
+  const wanted = decision === 'any' ? DECISIONS : [decision];
+  return wanted.reduce((sum, each) => sum + counts[each], 0);
 }
 
 export type RecordPages = ReturnType<typeof useRecordPages>;

@@ -1,0 +1,159 @@
+/** A review of 100,000 records: what a person does in it, through HTTP, on a real store. */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import { emptyRecord, type BibRecord } from '@even-lantern/core';
+import { measured, quantile, timedAsync, type Measurement } from './measure.js';
+import { answering, json } from './server.js';
+
+const root = join(import.meta.dirname, '..', '..');
+const PORT = '4392';
+const ROUNDS = 60;
+const SORTS = ['relevance', 'newest', 'oldest'];
+/** Every second record is kept. */
+const KEPT_ONE_IN = 2;
+
+interface Page {
+  rows: { id: string; version: number }[];
+}
+
+export async function reviewBench(size: number): Promise<Measurement[]> {
+  const data = mkdtempSync(join(tmpdir(), 'bench-'));
+  const env = { ...process.env, PORT, STANDINS_PORT: '1', EVEN_LANTERN_DATA: data };
+  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], { env, stdio: 'ignore' });
+  try {
+    await answering(`http://127.0.0.1:${PORT}/api/health`);
+    const api = `http://127.0.0.1:${PORT}/api`;
+    const [person] = (await json(`${api}/people`)) as { id: string }[];
+    const headers = { 'el-person': person?.id ?? '' };
+    const { id: review } = (await json(`${api}/reviews`, { title: 'Large' }, headers)) as { id: string };
+    fill(join(data, 'even-lantern.sqlite'), review, person?.id ?? '', size);
+
+    const records = `${api}/reviews/${review}/records`;
+    const asked = async (address: (round: number) => string) => {
+      const times: number[] = [];
+      for (let i = -3; i < ROUNDS; i += 1) {
+        const ms = await timedAsync(() => json(address(Math.max(0, i))));
+        if (i >= 0) times.push(ms);
+      }
+      return quantile(times, 0.95);
+    };
+    const sort = (i: number) => `sort=${SORTS[i % SORTS.length]}`;
+    const first = await asked((i) => `${records}?${sort(i)}`);
+    const middle = await asked((i) => `${records}?${sort(i)}&offset=${Math.floor(size / 2) + i * 100}`);
+    const narrowed = await asked(
+      (i) => `${records}?${sort(i)}&decision=undecided&offset=${Math.floor(size / 4) + i}`,
+    );
+    const counts = await asked(() => `${records}/counts`);
+    const reviews = await asked(() => `${api}/reviews`);
+    const { rows } = (await json(`${records}?decision=undecided&limit=200`)) as Page;
+    const decisions: number[] = [];
+    for (const { id, version } of rows) {
+      const change = { ...headers, 'If-Match': `"${version}"` };
+      decisions.push(
+        await timedAsync(() => json(`${api}/records/${id}`, { decision: 'unsure' }, change, 'PATCH')),
+      );
+    }
+    const exported = await exporting(`${api}/reviews/${review}/kept.ris`, server.pid ?? 0);
+    return [
+      measured('review', 'first-page-p95', first, 'ms', '< 20'),
+      measured('review', 'middle-page-p95', middle, 'ms', '< 20'),
+      measured('review', 'middle-of-undecided-p95', narrowed, 'ms', '< 20'),
+      measured('review', 'counts-p95', counts, 'ms', '< 20'),
+      measured('review', 'decision-p95', quantile(decisions, 0.95), 'ms', '< 20'),
+      measured('review', 'list-of-reviews-p95', reviews, 'ms', '< 20'),
+      measured('review', 'export-kept-records', exported.records, 'records'),
+      measured('review', 'export-kept-time', exported.ms, 'ms'),
+      measured('review', 'export-kept-more-memory', exported.moreMb, 'MB', '< 150'),
+      measured('review', 'others-wait-during-export', exported.waitMs, 'ms', '< 100'),
+    ];
+  } finally {
+    server.kill('SIGTERM');
+    await new Promise((done) => setTimeout(done, 500));
+    rmSync(data, { recursive: true, force: true });
+  }
+}
+
+/** Puts records into a review as runs would have. */
+function fill(path: string, review: string, person: string, size: number): void {
+  const store = new Database(path, { timeout: 20_000 });
+  const insert = store.prepare(
+    `INSERT INTO record (id, "reviewId", database, accession, "lastRunId", rank, title, year, journal, record, decision,
+       "decidedBy", "decidedAt", "publicationTypes", version) VALUES (?, ?, 'bench', ?, 'run', ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)`,
+  );
+  store
+    .prepare(
+      `INSERT INTO run (id, "reviewId", database, status, "startedAt", "timeZone", "ranBy", "databaseName", release,
+       "queryType", lines, hits, fetched, most, "lastAt", remarks)
+     VALUES ('run', ?, 'bench', 'complete', ?, 'UTC', ?, 'Bench', '', 'cql', '[]', ?, ?, ?, ?, '[]')`,
+    )
+    .run(review, AT, person, size, size, size, AT);
+  const all = store.transaction(() => {
+    for (let i = 0; i < size; i += 1) {
+      const record = recordOf(i);
+      const kept = i % KEPT_ONE_IN === 0;
+      // Ids in no order, as those of a real store are.
+      const id = `${((i * 7919) % size).toString(36)}-${i}`;
+      insert.run(
+        id, review, record.accession, i + 1, record.title, record.year, record.journal, JSON.stringify(record),
+        kept ? 'keep' : 'undecided', kept ? person : null, kept ? AT : null, JSON.stringify(record.publicationTypes),
+      ); // prettier-ignore
+    }
+  });
+  all();
+  store.close();
+}
+
+const AT = '2026-11-01T00:00:00.000Z';
+const TEXT =
+  'Staff on night duty were given timed bright light or usual lighting, and sleep was told by diary. ';
+
+function recordOf(i: number): BibRecord {
+  return {
+    ...emptyRecord(),
+    accession: `B${String(i).padStart(7, '0')}`,
+    title: `Bright light for staff of ward ${i} on night duty: what ${i % 97} nights tell`,
+    abstract: [{ label: null, text: TEXT.repeat(14) }],
+    authors: [{ family: `Ortvik${i % 300}`, given: 'L' }],
+    journal: `Annals of Ward ${i % 40}`,
+    year: 1990 + (i % 37),
+    publicationTypes: ['Journal article'],
+    keywords: ['night work', 'light'],
+  };
+}
+
+/** Reads an export as it comes, and watches what it costs the server and those who ask for something else. */
+async function exporting(address: string, pid: number) {
+  const before = memoryOf(pid);
+  let most = before;
+  let waitMs = 0;
+  let going = true;
+  const watching = (async () => {
+    while (going) {
+      waitMs = Math.max(waitMs, await timedAsync(() => json(`http://127.0.0.1:${PORT}/api/health`)));
+      most = Math.max(most, memoryOf(pid));
+    }
+  })();
+  let records = 0;
+  const from = performance.now();
+  const response = await fetch(address);
+  const decoder = new TextDecoder();
+  let rest = '';
+  for await (const part of response.body ?? []) {
+    const text = rest + decoder.decode(part as Uint8Array, { stream: true });
+    records += text.split('\nER  -').length - 1;
+    rest = text.slice(-6).includes('\nER  -') ? '' : text.slice(-6);
+  }
+  const ms = performance.now() - from;
+  going = false;
+  await watching;
+  return { records, ms, moreMb: most - before, waitMs };
+}
+
+/** Resident memory in MB. */
+function memoryOf(pid: number): number {
+  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
+  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024;
+}

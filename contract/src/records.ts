@@ -1,0 +1,74 @@
+/** The records of a review, and what is decided on them. */
+import type { BibRecord } from '@even-lantern/core';
+import Joi from 'joi';
+import { DECISIONS, type Decision } from './decisions.js';
+
+export interface DecisionChange {
+  decision: Decision;
+}
+
+export const decisionChangeSchema = Joi.object<DecisionChange>({
+  decision: Joi.string()
+    .valid(...DECISIONS)
+    .required(),
+});
+
+export type RecordSort = 'relevance' | 'newest' | 'oldest';
+
+export interface RecordQuery {
+  sort: RecordSort;
+  decision: Decision | 'any';
+  /** how many to pass over, for a jump into the middle */
+  offset: number;
+  /** where the page before ended, as it said; goes before `offset`, and stays right while records come and go */
+  after?: string;
+  limit: number;
+}
+
+export const recordQuerySchema = Joi.object<RecordQuery>({
+  sort: Joi.string().valid('relevance', 'newest', 'oldest').default('relevance'),
+  decision: Joi.string()
+    .valid('any', ...DECISIONS)
+    .default('any'),
+  offset: Joi.number().integer().min(0).max(10_000_000).default(0),
+  after: Joi.string().max(2000),
+  limit: Joi.number().integer().min(1).max(200).default(100),
+});
+
+export interface RecordRow {
+  id: string;
+  title: string;
+  year: number;
+  journal: string;
+  publicationTypes: string[];
+  decision: Decision;
+  /** of the decision */
+  version: number;
+  /** the run that found it last */
+  runId: string;
+}
+
+export interface RecordPage {
+  rows: RecordRow[];
+  /** where the page ends; null where it is the last */
+  next: string | null;
+}
+
+/** How many records of a review there are, by their decision. */
+export type RecordCounts = Record<Decision, number>;
+
+/** A decision as it stands now. */
+export interface Decided {
+  id: string;
+  decision: Decision;
+  decidedBy: string | null;
+  decidedAt: string | null;
+  version: number;
+}
+
+export interface ReviewRecord extends Decided {
+  database: string;
+  /** the run that found it last */
+  runId: string;
+  record: BibRecord;
+}

@@ -1,0 +1,72 @@
+import { Table, TableColumn, TableIndex, type MigrationInterface, type QueryRunner } from 'typeorm';
+import { id, integer, refersTo, text, varchar } from './columns.js';
+
+/** What the lists of records are sorted and narrowed by; the last of each order makes it a total one, for paging. */
+const ORDERS: Readonly<Record<string, string[]>> = {
+  record_by_rank: ['reviewId', 'rank', 'id'],
+  record_by_year: ['reviewId', 'year', 'accession', 'id'],
+  record_decided_by_rank: ['reviewId', 'decision', 'rank', 'id'],
+  record_decided_by_year: ['reviewId', 'decision', 'year', 'accession', 'id'],
+};
+
+/** Lists of records are read from columns and indexes; decisions have a version; what is done to databases is kept. */
+export class RecordLists1800000000002 implements MigrationInterface {
+  async up(runner: QueryRunner): Promise<void> {
+    await runner.addColumns('record', [
+      new TableColumn({ ...integer('version'), default: 1 }),
+      new TableColumn({ ...text('publicationTypes'), default: "'[]'" }),
+    ]);
+    await this.fillTypes(runner);
+    for (const [name, columnNames] of Object.entries(ORDERS)) {
+      await runner.createIndex('record', new TableIndex({ name, columnNames }));
+    }
+    await runner.createTable(
+      new Table({
+        name: 'database_event',
+        columns: [
+          id,
+          varchar('database'),
+          integer('position'),
+          varchar('what'),
+          text('detail'),
+          varchar('at'),
+          varchar('personId'),
+        ],
+        foreignKeys: [refersTo('personId', 'person')],
+        uniques: [{ columnNames: ['database', 'position'] }],
+      }),
+    );
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.dropTable('database_event');
+    for (const name of Object.keys(ORDERS)) await runner.dropIndex('record', name);
+    await runner.dropColumns('record', ['version', 'publicationTypes']);
+  }
+
+  /** From the records themselves, so many at a time. */
+  private async fillTypes(runner: QueryRunner): Promise<void> {
+    for (let after = ''; ;) {
+      const rows: { id: string; record: string }[] = await runner.manager
+        .createQueryBuilder()
+        .select(['id', 'record'])
+        .from('record', 'record')
+        .where('id > :after', { after })
+        .orderBy('id')
+        .limit(500)
+        .getRawMany();
+      for (const row of rows) {
+        const { publicationTypes = [] } = JSON.parse(row.record) as { publicationTypes?: string[] };
+        await runner.manager
+          .createQueryBuilder()
+          .update('record')
+          .set({ publicationTypes: JSON.stringify(publicationTypes) })
+          .where('id = :id', { id: row.id })
+          .execute();
+      }
+      const last = rows.at(-1);
+      if (last === undefined) return;
+      after = last.id;
+    }
+  }
+}
