@@ -1,7 +1,7 @@
+import { setImmediate as pause } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import type { BibRecord } from '@even-lantern/core';
 import {
-  DECISIONS,
   type Decided,
   type Decision,
   type Person,
@@ -16,6 +16,7 @@ import { badInput, notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
 import { RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { addToCount, countsOf } from './recordCounts.js';
 
 /**
  * What each order goes by, as one of the indexes has it. All columns of an order go the same way, so that a place in it
@@ -39,7 +40,7 @@ const LISTED = {
   lastRunId: true,
 } as const;
 /** Records read at a time when all of them go out. */
-const EXPORTED_AT_ONCE = 500;
+const EXPORTED_AT_ONCE = 100;
 
 @Injectable()
 export class RecordsService {
@@ -68,16 +69,8 @@ export class RecordsService {
     };
   }
 
-  async counts(reviewId: string): Promise<RecordCounts> {
-    const rows = await this.store.read
-      .createQueryBuilder(RecordRow, 'record')
-      .select('record.decision', 'decision')
-      .addSelect('COUNT(*)', 'number')
-      .where('record.reviewId = :reviewId', { reviewId })
-      .groupBy('record.decision')
-      .getRawMany<{ decision: string; number: number | string }>();
-    const counts = new Map(rows.map(({ decision, number }) => [decision, Number(number)]));
-    return Object.fromEntries(DECISIONS.map((each) => [each, counts.get(each) ?? 0])) as RecordCounts;
+  counts(reviewId: string): Promise<RecordCounts> {
+    return countsOf(this.store.read, reviewId);
   }
 
   async get(id: string): Promise<ReviewRecord> {
@@ -89,9 +82,18 @@ export class RecordsService {
   /** @param version of the decision that the person saw */
   async decide(id: string, decision: Decision, version: number, person: Person): Promise<Decided> {
     const decided = { decision, decidedBy: person.id, decidedAt: new Date().toISOString() };
-    return this.store.write((manager) =>
-      changeVersion(manager, RecordRow, { id, version }, decided, 'decision', decidedOf),
-    );
+    return this.store.write(async (manager) => {
+      const before = await manager.findOne(RecordRow, {
+        where: { id },
+        select: { id: true, reviewId: true, decision: true },
+      });
+      const now = await changeVersion(manager, RecordRow, { id, version }, decided, 'decision', decidedOf);
+      if (before !== null && before.decision !== decision) {
+        await addToCount(manager, before.reviewId, before.decision as Decision, -1);
+        await addToCount(manager, before.reviewId, decision, 1);
+      }
+      return now;
+    });
   }
 
   /** The records that were kept, in order of relevance, so many at a time. */
@@ -104,6 +106,8 @@ export class RecordsService {
       const byId = new Map(rows.map((row) => [row.id, row]));
       const inOrder = ids.flatMap((id) => byId.get(id) ?? []);
       if (inOrder.length > 0) yield inOrder.map(bibRecord);
+      // The store answers at once, so without a pause nobody else would have a turn until all are out.
+      await pause();
       const last = inOrder.at(-1);
       if (last === undefined || ids.length < EXPORTED_AT_ONCE) return;
       after = cursorOf(last, 'relevance');

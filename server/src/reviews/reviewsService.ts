@@ -27,7 +27,7 @@ import { In, IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, RecordRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
+import { ElementRow, RecordCountRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 
 const FIRST_FRAMEWORK = 'pico';
@@ -43,18 +43,16 @@ export class ReviewsService {
     const reviews = await this.store.read.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
     const elements = await this.store.read.find(ElementRow, { order: { position: 'ASC' } });
     const elementsOf = (id: string) => elements.filter(({ reviewId }) => reviewId === id).map(elementOf);
-    return Promise.all(
-      reviews.map(async ({ id, title, version, framework, createdAt }) => ({
-        id,
-        title,
-        version,
-        createdAt,
-        sentence: questionSentence(elementsOf(id), framework as FrameworkId),
-        unread: await this.store.read
-          .getRepository(RecordRow)
-          .countBy({ reviewId: id, decision: 'undecided' }),
-      })),
-    );
+    const counts = await this.store.read.findBy(RecordCountRow, { decision: 'undecided' });
+    const unreadOf = (id: string) => counts.find(({ reviewId }) => reviewId === id)?.number ?? 0;
+    return reviews.map(({ id, title, version, framework, createdAt }) => ({
+      id,
+      title,
+      version,
+      createdAt,
+      sentence: questionSentence(elementsOf(id), framework as FrameworkId),
+      unread: unreadOf(id),
+    }));
   }
 
   async create({ title }: NewReview, person: Person): Promise<Review> {

@@ -33,6 +33,28 @@ const counts = async () =>
   (await server.get(`/api/reviews/${review.id}/records/counts`)).body as RecordCounts;
 const total = async () => Object.values(await counts()).reduce((sum, each) => sum + each, 0);
 
+/** What the counts beside the records must agree with. */
+const counted = async () => {
+  const { rows } = await records('?limit=200');
+  const of = (decision: string) => rows.filter((row) => row.decision === decision).length;
+  return { undecided: of('undecided'), keep: of('keep'), unsure: of('unsure'), 'set aside': of('set aside') };
+};
+
+test('the counts of decisions are those of the records, whatever is decided and run in between', async () => {
+  await finish();
+  for (const [i, decision] of ['keep', 'keep', 'unsure', 'set aside', 'undecided', 'keep'].entries()) {
+    const { rows } = await records(`?offset=${(i * 7) % 25}&limit=1`);
+    await server.patch(`/api/records/${rows[0]?.id}`, { decision }, rows[0]?.version).expect(200);
+    await server.patch(`/api/records/${rows[0]?.id}`, { decision: 'keep' }, 99).expect(412);
+    if (i === 3) {
+      database.hits = 31;
+      await finish();
+    }
+    expect(await counts()).toEqual(await counted());
+  }
+  expect(await total()).toBe(31);
+});
+
 test('a run counts every line, fetches every page and is logged', async () => {
   expect(await finish()).toMatchObject({ status: 'complete', hits: 25, fetched: 25 });
   const [entry] = await contents();

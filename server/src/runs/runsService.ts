@@ -40,6 +40,7 @@ import { within } from '../databases/patience.js';
 import { ReadingService } from '../databases/readingService.js';
 import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { addToCount } from '../records/recordCounts.js';
 import { inBatches } from '../store/inBatches.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, shownOf, type RankedRecord } from './foundRecords.js';
@@ -346,6 +347,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
         }
       }
       await inBatches(added, (batch) => manager.insert(RecordRow, batch));
+      await addToCount(manager, reviewId, 'undecided', added.length);
       await inBatches(
         records.map(({ record, rank }) => ({ runId: row.id, accession: record.accession, rank })),
         (batch) => manager.insert(RunRecordRow, batch),

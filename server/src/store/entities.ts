@@ -225,6 +225,14 @@ export class RecordRow {
   @VersionColumn() version: number;
 }
 
+/** How many records of a review stand at a decision. */
+@Entity({ name: 'record_count' })
+export class RecordCountRow {
+  @PrimaryColumn('varchar') reviewId: string;
+  @PrimaryColumn('varchar') decision: string;
+  @Column('integer') number: number;
+}
+
 /** Which records each run found, in its order. */
 @Entity({ name: 'run_record' })
 export class RunRecordRow {
@@ -281,6 +289,7 @@ export const ENTITIES = [
   RunRow,
   LedgerEntryRow,
   RecordRow,
+  RecordCountRow,
   RunRecordRow,
   ImportedVocabularyRow,
   SettlementRow,

@@ -1,5 +1,5 @@
 import { Table, TableColumn, TableIndex, type MigrationInterface, type QueryRunner } from 'typeorm';
-import { id, integer, refersTo, text, varchar } from './columns.js';
+import { id, integer, primary, refersTo, text, varchar } from './columns.js';
 
 /** What the lists of records are sorted and narrowed by; the last of each order makes it a total one, for paging. */
 const ORDERS: Readonly<Record<string, string[]>> = {
@@ -9,7 +9,7 @@ const ORDERS: Readonly<Record<string, string[]>> = {
   record_decided_by_year: ['reviewId', 'decision', 'year', 'accession', 'id'],
 };
 
-/** Lists of records are read from columns and indexes; decisions have a version; what is done to databases is kept. */
+/** Lists of records are read from columns and indexes, and counted beside them; decisions have a version; what is done to databases is kept. */
 export class RecordLists1800000000002 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.addColumns('record', [
@@ -20,6 +20,17 @@ export class RecordLists1800000000002 implements MigrationInterface {
     for (const [name, columnNames] of Object.entries(ORDERS)) {
       await runner.createIndex('record', new TableIndex({ name, columnNames }));
     }
+    await runner.createTable(
+      new Table({
+        name: 'record_count',
+        columns: [primary(varchar('reviewId')), primary(varchar('decision')), integer('number')],
+        foreignKeys: [refersTo('reviewId', 'review')],
+      }),
+    );
+    await runner.query(
+      `INSERT INTO record_count ("reviewId", decision, number)
+         SELECT "reviewId", decision, COUNT(*) FROM record GROUP BY "reviewId", decision`,
+    );
     await runner.createTable(
       new Table({
         name: 'database_event',
@@ -40,6 +51,7 @@ export class RecordLists1800000000002 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.dropTable('database_event');
+    await runner.dropTable('record_count');
     for (const name of Object.keys(ORDERS)) await runner.dropIndex('record', name);
     await runner.dropColumns('record', ['version', 'publicationTypes']);
   }
