@@ -6,7 +6,7 @@ import { counterpartsIn, directCounterparts } from './counterparts.js';
 import { accessionNumber, indexerOf, ownIndexing, typesOf, writeRecords } from './generate.js';
 import type { Content, Indexing, WrittenRecord } from './generate.js';
 import { limitsFrom } from './limits.js';
-import { isoDay, lastEntryBefore, type History, type RecordChange } from './releases.js';
+import { isoDay, lastEntryOf, type History, type RecordChange } from './releases.js';
 import type { Design } from './designs.js';
 
 /** What is known of each record by those who made it; for tests and benchmarks alone. */
@@ -14,7 +14,10 @@ export interface Truth {
   /** by database and accession: records of one work have the same */
   work: string;
   topic: string;
+  /** of the study, whatever tells of it */
   design: string;
+  /** what the record is: the study itself, or its preprint, its entry in a register, an abstract, an erratum */
+  kind: string;
 }
 
 export interface Corpora {
@@ -36,11 +39,13 @@ export function generateCorpora({ content, vocabularies, recipes, limits }: Auth
   const histories = new Map<string, History>();
   const truth = new Map<string, Truth>();
   const works: Told[] = [];
+  /** by work: that of the record that told it first */
+  const designs = new Map<string, Truth['design']>();
   let ofFirst: readonly Told[] | null = null;
   for (const recipe of recipes) {
     const indexing = indexingOf(recipe, vocabularies, content);
-    const until = lastEntryBefore(recipe.present);
-    const last = lastEntryBefore(recipe.releases.at(-1) ?? recipe.present);
+    const until = lastEntryOf(recipe.present);
+    const last = lastEntryOf(recipe.releases.at(-1) ?? recipe.present);
     const topics = coveredTopics(content, indexing?.vocabulary ?? null, vocabularies);
     const taken =
       recipe.shared === undefined
@@ -69,7 +74,7 @@ export function generateCorpora({ content, vocabularies, recipes, limits }: Auth
         ...(recipe.designs === undefined ? {} : { designs: recipe.designs }),
         ...(recipe.types === undefined ? {} : { types: recipe.types }),
       },
-    ).map(asTold);
+    ).map((written) => asTold(written));
     const told = numbered([...taken, ...early, ...own], until, recipe, indexing, content);
     ofFirst ??= told;
     works.push(...told);
@@ -81,7 +86,9 @@ export function generateCorpora({ content, vocabularies, recipes, limits }: Auth
     histories.set(recipe.id, historyOf(records, recipe));
     for (const { written, work } of told) {
       const { record, topic, design } = written;
-      truth.set(record.accession, { work, topic: topic.id, design });
+      const study = designs.get(work) ?? design;
+      designs.set(work, study);
+      truth.set(record.accession, { work, topic: topic.id, design: study, kind: design });
     }
   }
   return { histories, truth };
@@ -110,9 +117,12 @@ function indexingOf(
   };
 }
 
-/** Works are known by the number of the record that told them first. */
-function asTold(written: WrittenRecord): Told {
-  return { written, work: `work of ${written.record.accession}` };
+/**
+ * Works are known by the number of the record that told them first. What is written at another time is numbered from the
+ * beginning again, so that goes into the name.
+ */
+function asTold(written: WrittenRecord, when: 'early' | 'later' = 'later'): Told {
+  return { written, work: `${when === 'early' ? 'early work' : 'work'} of ${written.record.accession}` };
 }
 
 /** The topics whose main heading the vocabulary has a counterpart of; a database holds nothing else. */
@@ -150,7 +160,7 @@ function earlyRecords(
       designs: { 'early essay': 1 },
       ...(recipe.types === undefined ? {} : { types: recipe.types }),
     },
-  ).map((written) => asTold({ ...written, record: { ...written.record, doi: null, keywords: [] } }));
+  ).map((written) => asTold({ ...written, record: { ...written.record, doi: null, keywords: [] } }, 'early'));
 }
 
 function takeOver(
@@ -355,7 +365,7 @@ function historyOf(records: readonly BibRecord[], recipe: DatabaseRecipe): Histo
   const changes: RecordChange[] = [];
   const touched = new Set<string>();
   for (const release of recipe.releases.slice(1)) {
-    const day = isoDay(lastEntryBefore(release) - 200 * 86_400_000);
+    const day = isoDay(lastEntryOf(release) - 200 * 86_400_000);
     const there = records.filter(
       ({ entered, accession }) => (entered ?? '') <= day && !touched.has(accession),
     );

@@ -2,10 +2,6 @@
 import type { BibRecord, Heading, Vocabulary } from '@even-lantern/core';
 import type { AuthoredVocabulary, VocabularyChange } from './content.js';
 
-/** Records of the last days before a release are not in it yet. */
-const DAYS_BEFORE = 3;
-const DAY = 86_400_000;
-
 /** What happened to one record with a release. */
 export type RecordChange =
   | { release: string; accession: string; kind: 'withdrawn' }
@@ -18,9 +14,9 @@ export interface History {
   changes: readonly RecordChange[];
 }
 
-/** The last day whose records a release holds, in milliseconds. */
-export function lastEntryBefore(release: string): number {
-  return Date.parse(release) - DAYS_BEFORE * DAY;
+/** The last day whose records a release holds, in milliseconds: those that arrive on its own day are in it. */
+export function lastEntryOf(release: string): number {
+  return Date.parse(release);
 }
 
 /**
@@ -35,7 +31,7 @@ export function recordsOf(
   vocabulary: AuthoredVocabulary | null,
   present: string,
 ): BibRecord[] {
-  const until = isoDay(lastEntryBefore(release));
+  const until = isoDay(lastEntryOf(release));
   const done = changes.filter((change) => change.release <= release);
   const withdrawn = new Set(done.flatMap((each) => (each.kind === 'withdrawn' ? [each.accession] : [])));
   const corrected = new Map(

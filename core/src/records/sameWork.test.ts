@@ -32,6 +32,15 @@ test('equal titles of other authors, or of years further apart, are other works'
   expect(sharedWorks(sets).map(({ elsewhere }) => elsewhere)).toEqual([0, 0]);
 });
 
+test('differing DOIs are differing works, however alike their titles, and no third record joins them', () => {
+  const sets = [
+    [work('Editorial', { doi: '10.5555/a', year: 2019 })],
+    [work('Editorial', { doi: '10.5555/b', year: 2020 })],
+    [work('Editorial')],
+  ];
+  expect(sharedWorks(sets).map(({ elsewhere }) => elsewhere)).toEqual([0, 0, 0]);
+});
+
 test('a work that a database holds twice counts once', () => {
   expect(sharedWorks([[work('Naps'), work('Naps')], []])).toEqual([
     { works: 1, elsewhere: 0, withEach: [1, 0] },
@@ -46,28 +55,41 @@ test('groups are those of the naive joining of every pair, whatever the order', 
     doi: fc.constantFrom(null, null, '10.5555/x', '10.5555/y'),
     firstAuthor: fc.constantFrom('Q', 'R'),
   });
-  const same = (a: WorkSigns, b: WorkSigns) =>
-    (a.doi !== null && a.doi === b.doi) ||
-    (a.title !== '' &&
-      a.title.replace('.', '').toLowerCase() === b.title.replace('.', '').toLowerCase() &&
-      a.firstAuthor === b.firstAuthor &&
-      Math.abs(a.year - b.year) <= 1);
+  const sameTitle = (a: WorkSigns, b: WorkSigns) =>
+    a.title !== '' &&
+    a.title.replace('.', '').toLowerCase() === b.title.replace('.', '').toLowerCase() &&
+    a.firstAuthor === b.firstAuthor &&
+    Math.abs(a.year - b.year) <= 1;
+  /** The classes of a relation, by joining every pair again and again. */
+  const closed = (all: readonly WorkSigns[], same: (a: number, b: number) => boolean) => {
+    const groups = all.map((_each, i) => i);
+    for (let changed = true; changed;) {
+      changed = false;
+      all.forEach((_a, i) =>
+        all.forEach((_b, j) => {
+          const [one = 0, other = 0] = [groups[i], groups[j]];
+          if (one === other || !same(i, j)) return;
+          groups.forEach((group, k) => (groups[k] = group === one ? other : group));
+          changed = true;
+        }),
+      );
+    }
+    return groups;
+  };
   fc.assert(
     fc.property(fc.array(fc.array(signs, { maxLength: 6 }), { minLength: 1, maxLength: 3 }), (sets) => {
       const all = sets.flatMap((set, i) => set.map((record) => ({ record, i })));
-      const groups = all.map((_each, i) => i);
-      for (let changed = true; changed;) {
-        changed = false;
-        all.forEach((a, i) =>
-          all.forEach((b, j) => {
-            const [one = 0, other = 0] = [groups[i], groups[j]];
-            if (one !== other && same(a.record, b.record)) {
-              groups.forEach((group, k) => (groups[k] = group === one ? other : group));
-              changed = true;
-            }
-          }),
-        );
-      }
+      const records = all.map(({ record }) => record);
+      const at = (i: number) => records[i] as WorkSigns;
+      const titles = closed(records, (i, j) => sameTitle(at(i), at(j)));
+      const several = (i: number) =>
+        new Set(records.flatMap(({ doi }, k) => (titles[k] === titles[i] && doi !== null ? [doi] : [])))
+          .size > 1;
+      const groups = closed(records, (i, j) => {
+        if (at(i).doi !== null && at(i).doi === at(j).doi) return true;
+        if (!sameTitle(at(i), at(j))) return false;
+        return !several(i) || (at(i).doi === null && at(j).doi === null);
+      });
       const expected = sets.map((_set, i) => {
         const groupsOf = (belongs: (set: number) => boolean) =>
           new Set(groups.filter((_group, k) => belongs(all[k]?.i ?? -1)));

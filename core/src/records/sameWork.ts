@@ -23,60 +23,89 @@ export interface Shared {
   withEach: number[];
 }
 
-/** @returns for each set, in order, its works and how many of them other sets have too */
+/**
+ * Records are of one work when their DOI is the same; or when title and first author are, and the years are at most one
+ * apart. Titles such as “Editorial” come back year after year, so records with differing DOIs are never joined by
+ * title, not even through a third that has none.
+ *
+ * @returns for each set, in order, its works and how many of them other sets have too
+ */
 export function sharedWorks(sets: readonly (readonly WorkSigns[])[]): Shared[] {
-  const works = new Works();
-  const ofSets = sets.map((records) => records.map((record) => works.add(record)));
+  const records = sets.flat();
+  const groups = groupsOf(records);
+  let at = 0;
+  const found = sets.map((set) => new Set(set.map(() => groups(at++))));
   const setsOf = new Map<number, Set<number>>();
-  const found = ofSets.map((ids, i) => {
-    const own = new Set(ids.map((id) => works.root(id)));
+  found.forEach((own, i) => {
     for (const work of own) setsOf.set(work, (setsOf.get(work) ?? new Set()).add(i));
-    return own;
   });
   return found.map((own) => {
     const holders = [...own].map((work) => setsOf.get(work) ?? new Set());
     return {
       works: own.size,
       elsewhere: holders.filter(({ size }) => size > 1).length,
-      withEach: sets.map((_set, i) => holders.filter((sets) => sets.has(i)).length),
+      withEach: sets.map((_set, i) => holders.filter((each) => each.has(i)).length),
     };
   });
 }
 
-/** Groups that grow together when a sign joins them. */
-class Works {
-  private readonly parents: number[] = [];
-  private readonly bySign = new Map<string, number>();
-
-  add({ title, year, doi, firstAuthor }: WorkSigns): number {
-    const id = this.parents.push(this.parents.length) - 1;
-    const named = `title:${textKey(title)}|${textKey(firstAuthor)}`;
-    // A title of no letters says nothing.
-    const hasTitle = textKey(title) !== '';
-    if (doi !== null) this.join(id, `doi:${doi.toLowerCase()}`);
-    if (!hasTitle) return id;
-    for (const near of [year - 1, year + 1]) {
-      const other = this.bySign.get(`${named}|${near}`);
-      if (other !== undefined) this.unite(id, other);
+/** @returns the work of a record, by its place; records of one work have the same */
+function groupsOf(records: readonly WorkSigns[]): (at: number) => number {
+  const parents = records.map((_record, i) => i);
+  const root = (id: number): number => {
+    let top = id;
+    for (let up = parents[top]; up !== undefined && up !== top; up = parents[top]) top = up;
+    parents[id] = top;
+    return top;
+  };
+  const unite = (ids: readonly number[]) => {
+    for (const id of ids.slice(1)) parents[root(id)] = root(ids[0] ?? id);
+  };
+  const withDoi = (id: number) => records[id]?.doi != null;
+  for (const same of grouped(records, ({ doi }) => doi?.toLowerCase() ?? null)) unite(same);
+  for (const same of grouped(records, titleKey)) {
+    for (const chain of chained(same, records)) {
+      const dois = new Set(chain.filter(withDoi).map(root));
+      if (dois.size <= 1) unite(chain);
+      else
+        for (const rest of chained(
+          chain.filter((id) => !withDoi(id)),
+          records,
+        ))
+          unite(rest);
     }
-    this.join(id, `${named}|${year}`);
-    return id;
   }
+  return root;
+}
 
-  root(id: number): number {
-    let at = id;
-    for (let up = this.parents[at]; up !== undefined && up !== at; up = this.parents[at]) at = up;
-    this.parents[id] = at;
-    return at;
-  }
+/** A title of no letters says nothing. */
+function titleKey({ title, firstAuthor }: WorkSigns): string | null {
+  const key = textKey(title);
+  return key === '' ? null : `${key}|${textKey(firstAuthor)}`;
+}
 
-  private join(id: number, sign: string): void {
-    const other = this.bySign.get(sign);
-    if (other === undefined) this.bySign.set(sign, id);
-    else this.unite(id, other);
-  }
+/** Records by what they have in common, as their places; those that have nothing are left out. */
+function grouped(records: readonly WorkSigns[], key: (record: WorkSigns) => string | null): number[][] {
+  const groups = new Map<string, number[]>();
+  records.forEach((record, i) => {
+    const name = key(record);
+    if (name === null) return;
+    const group = groups.get(name);
+    if (group === undefined) groups.set(name, [i]);
+    else group.push(i);
+  });
+  return [...groups.values()];
+}
 
-  private unite(a: number, b: number): void {
-    this.parents[this.root(a)] = this.root(b);
+/** Parted where the next is more than a year later. */
+function chained(ids: readonly number[], records: readonly WorkSigns[]): number[][] {
+  const year = (id: number) => records[id]?.year ?? 0;
+  const chains: number[][] = [];
+  for (const id of [...ids].sort((a, b) => year(a) - year(b))) {
+    const chain = chains.at(-1);
+    const before = chain?.at(-1);
+    if (chain === undefined || before === undefined || year(id) - year(before) > 1) chains.push([id]);
+    else chain.push(id);
   }
+  return chains;
 }
