@@ -1,5 +1,5 @@
 /** The crosswalk in open forms. */
-import { stringify } from 'csv-stringify/sync';
+import { toCsv } from '../text/index.js';
 import { DataFactory, Writer } from 'n3';
 import { conceptAddress, SKOS } from '../vocabulary/index.js';
 import type { Settlement } from './model.js';
@@ -45,5 +45,5 @@ export function crosswalkToCsv(settlements: readonly DatedSettlement[]): string 
     person,
     at,
   ]);
-  return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
+  return toCsv([header, ...rows]);
 }

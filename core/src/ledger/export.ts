@@ -1,5 +1,4 @@
-import { stringify } from 'csv-stringify/sync';
-import { markdownText } from '../text/index.js';
+import { markdownText, toCsv } from '../text/index.js';
 import type { LedgerEntry } from './entry.js';
 
 /** The ledger as CSV (RFC 4180), one row per line of every entry. Cells that look like formulas are defused. */
@@ -17,7 +16,7 @@ export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
       previousHash ?? '', content.form ?? 1, content.queryType ?? '', (content.remarks ?? []).join(' '),
     ]),
   ); // prettier-ignore
-  return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
+  return toCsv([header, ...rows]);
 }
 
 /** The ledger as a Markdown document that can be read as it is. */

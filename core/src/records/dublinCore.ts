@@ -2,7 +2,8 @@
  * Records as simple Dublin Core (ISO 15836), in the wrapper that SRU servers use. It has no place for volume, pages or
  * sections, so what is read from it is poorer than MODS.
  */
-import type { BibRecord, PersonName } from './model.js';
+import { nameOf } from './formats/names.js';
+import type { BibRecord } from './model.js';
 import { emptyRecord } from './model.js';
 import { childrenNamed, escapeXml, type XmlElement } from './xml.js';
 
@@ -87,11 +88,4 @@ function isIsbn(text: string): boolean {
 /** The sum of digits, each by its weight; X stands for ten. */
 function weighted(digits: string, weight: (i: number) => number): number {
   return [...digits].reduce((sum, digit, i) => sum + weight(i) * (/x/i.test(digit) ? 10 : Number(digit)), 0);
-}
-
-/** A name as catalogues write it: the family name, a comma, the given names. */
-export function nameOf(text: string): PersonName {
-  const comma = text.indexOf(',');
-  if (comma < 0) return { family: text.trim(), given: '' };
-  return { family: text.slice(0, comma).trim(), given: text.slice(comma + 1).trim() };
 }

@@ -1,12 +1,9 @@
 export { recordFromDublinCore, recordToDublinCore } from './dublinCore.js';
-export { recordsToCsl } from './csl.js';
-export type { CslItem } from './csl.js';
+export * from './formats/index.js';
 export type { AbstractSection, BibRecord, HeadingAssignment, PersonName, RelatedRecord } from './model.js';
 export { emptyRecord } from './model.js';
 export { MODS_NAMESPACE, recordFromMods, recordToMods } from './mods.js';
 export { accessionFor, readRecords, recordFromXml } from './readRecords.js';
-export { recordsToRis } from './ris.js';
-export { recordsFromRis, type ReadRecords, type RecordTrouble } from './risReader.js';
 export { sharedWorks, workSigns, type Shared, type WorkSigns } from './sameWork.js';
 export { sectionsOf } from './sections.js';
 export { childAt, childrenNamed, escapeXml, parseXml, textAt, XML_BOUNDS } from './xml.js';

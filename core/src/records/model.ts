@@ -7,9 +7,12 @@ export interface AbstractSection {
 }
 
 export interface PersonName {
+  /** or the whole name of a body */
   family: string;
   /** given names or initials */
   given: string;
+  /** whether it is the name of a body, such as a study group, which is never parted */
+  corporate?: true;
 }
 
 /** A heading given to a record by the database's indexers. */

@@ -1,5 +1,8 @@
 /** Records as MODS 3.8. Headings are `subject` with `authority`; a central one has `usage="primary"`. */
 import type { AbstractSection, BibRecord, HeadingAssignment, PersonName, RelatedRecord } from './model.js';
+import { plainDoi } from './formats/doi.js';
+import type { RecordSource } from './formats/format.js';
+import { pageRange, pagesOf } from './formats/pages.js';
 import { childAt, childrenNamed, escapeXml, textAt, type XmlElement } from './xml.js';
 
 export const MODS_NAMESPACE = 'http://www.loc.gov/mods/v3';
@@ -10,20 +13,25 @@ const LIMIT_NOTE = 'limit:';
 const FULL_TEXT_NOTE = 'fulltext';
 const RELATED_TYPES = { references: 'references', version: 'otherVersion' } as const;
 
-export function recordToMods(record: BibRecord): string {
+/** @param source the database that it came from, where that is to be told */
+export function recordToMods(record: BibRecord, source?: RecordSource): string {
   const element = (name: string, text: string, attributes = '') =>
     text === '' ? '' : `<${name}${attributes}>${escapeXml(text)}</${name}>`;
-  const [startPage = '', endPage = ''] = record.pages.split(/[-–]/);
+  const { start: startPage, end: endPage } = pageRange(record.pages);
   return [
     `<mods xmlns="${MODS_NAMESPACE}" version="3.8">`,
     `<titleInfo>${element('title', record.title)}</titleInfo>`,
     ...record.authors.map(
-      ({ family, given }) =>
-        `<name type="personal">${element('namePart', family, ' type="family"')}${element('namePart', given, ' type="given"')}<role><roleTerm type="text">author</roleTerm></role></name>`,
+      ({ family, given, corporate }) =>
+        `<name type="${corporate === true ? 'corporate' : 'personal'}">${element('namePart', family, corporate === true ? '' : ' type="family"')}${element('namePart', given, ' type="given"')}<role><roleTerm type="text">author</roleTerm></role></name>`,
     ),
     ...record.publicationTypes.map((type) => element('genre', type)),
-    `<originInfo><dateIssued encoding="w3cdtf" keyDate="yes">${record.year}</dateIssued></originInfo>`,
-    `<language>${element('languageTerm', record.language, ' type="text"')}</language>`,
+    record.year === 0
+      ? ''
+      : `<originInfo><dateIssued encoding="w3cdtf" keyDate="yes">${record.year}</dateIssued></originInfo>`,
+    record.language === ''
+      ? ''
+      : `<language>${element('languageTerm', record.language, ' type="text"')}</language>`,
     ...record.abstract.map(({ label, text }) =>
       element('abstract', text, label === null ? '' : ` displayLabel="${escapeXml(label)}"`),
     ),
@@ -57,7 +65,12 @@ export function recordToMods(record: BibRecord): string {
     `</part></relatedItem>`,
     record.doi === null ? '' : element('identifier', record.doi, ' type="doi"'),
     '<recordInfo>',
-    element('recordIdentifier', record.accession),
+    element('recordContentSource', source?.name ?? ''),
+    element(
+      'recordIdentifier',
+      record.accession,
+      source === undefined ? '' : ` source="${escapeXml(source.database)}"`,
+    ),
     element('recordCreationDate', record.entered ?? '', ' encoding="w3cdtf"'),
     element('recordChangeDate', record.changed ?? '', ' encoding="w3cdtf"'),
     '</recordInfo></mods>',
@@ -81,8 +94,7 @@ export function recordFromMods(mods: XmlElement): BibRecord | null {
     return found[0] === undefined ? '' : textAt(found[0], 'number');
   };
   const extent = part === null ? null : childAt(part, 'extent');
-  const pages =
-    extent === null ? '' : [textAt(extent, 'start'), textAt(extent, 'end')].filter(Boolean).join('-');
+  const pages = extent === null ? '' : pagesOf(textAt(extent, 'start'), textAt(extent, 'end'));
   const identifiers = childrenNamed(mods, 'identifier');
   const doi = identifiers.find((identifier) => identifier.attributes.type === 'doi')?.text.trim() ?? '';
   return {
@@ -98,7 +110,7 @@ export function recordFromMods(mods: XmlElement): BibRecord | null {
     volume: detail('volume'),
     issue: detail('issue'),
     pages,
-    doi: doi === '' ? null : doi,
+    doi: plainDoi(doi),
     language: textAt(mods, 'language', 'languageTerm'),
     publicationTypes: childrenNamed(mods, 'genre').map((genre) => genre.text.trim()),
     headings: childrenNamed(mods, 'subject').flatMap(headingAssignment),
@@ -127,7 +139,8 @@ function personName(element: XmlElement): PersonName {
       .filter((part) => part.attributes.type === type)
       .map((part) => part.text.trim())
       .join(' ');
-  return { family: ofType('family') || ofType(undefined), given: ofType('given') };
+  const name = { family: ofType('family') || ofType(undefined), given: ofType('given') };
+  return element.attributes.type === 'corporate' ? { ...name, corporate: true } : name;
 }
 
 function headingAssignment(subject: XmlElement): HeadingAssignment[] {

@@ -5,12 +5,15 @@ import {
   parseXml,
   readRecords,
   recordFromDublinCore,
-  recordsToRis,
+  RIS,
+  writeRecords,
   recordToDublinCore,
   recordToMods,
   type BibRecord,
 } from './index.js';
 
+const sourced = (records: readonly BibRecord[]) =>
+  records.map((record) => ({ record, source: { database: 'db', name: 'A database' } }));
 const spaced = (text: string) => text.replace(/\s+/g, ' ').trim();
 /** What all of the formats can carry. */
 const core = ({ accession, title, authors, journal, year, doi, language }: BibRecord) => ({
@@ -27,11 +30,11 @@ const titled = record
   .map((each) => ({ ...each, doi: '10.5555/abc' }));
 
 test.each([
-  ['RIS', (records: readonly BibRecord[]) => recordsToRis(records)],
+  ['RIS', (records: readonly BibRecord[]) => writeRecords(RIS, sourced(records))],
   [
     'MODS',
     (records: readonly BibRecord[]) =>
-      `<modsCollection>${records.map(recordToMods).join('')}</modsCollection>`,
+      `<modsCollection>${records.map((each) => recordToMods(each)).join('')}</modsCollection>`,
   ],
   [
     'Dublin Core',
@@ -69,7 +72,7 @@ test('RIS as other programs write it is read: broken lines, other tags, a byte o
     'TI  - The one before has no end',
   ].join('\n');
   const { records, troubles } = readRecords(text);
-  expect(troubles).toEqual([]);
+  expect(troubles).toEqual([{ line: 9, message: 'The tag XX is not known; its line is left out.' }]);
   expect(records.map(({ title }) => title)).toEqual([
     'Lamps on the ward: a small trial',
     'Naps',

@@ -4,7 +4,7 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { recordFromDublinCore } from './dublinCore.js';
 import type { BibRecord } from './model.js';
 import { recordFromMods } from './mods.js';
-import { recordsFromRis, type ReadRecords } from './risReader.js';
+import { RECORD_FORMATS, type ReadRecords, type RecordTrouble } from './formats/index.js';
 import { childrenNamed, parseXml, type XmlElement } from './xml.js';
 
 /** What a record is known by where nobody gave it a number: the same for the same title, year and authors. */
@@ -20,23 +20,35 @@ export function recordFromXml(element: XmlElement): BibRecord | null {
 }
 
 /**
- * Reads a file of records in RIS, MODS or Dublin Core. Every record has an accession afterwards, and each only once.
- * @returns the records, and what could not be read with its line
+ * Reads a file of records in RIS, MODS or Dublin Core. Every record has an accession afterwards, and each only once: what
+ * is the same twice is kept once, and what only has the same number is known by what it says.
+ * @returns the records, and what could not be read, or came twice, with its line where there is one
  */
 export function readRecords(text: string): ReadRecords {
-  const { records, troubles } = text.trimStart().startsWith('<')
-    ? recordsFromXml(text)
-    : recordsFromRis(text);
+  const format = RECORD_FORMATS.find(({ read }) => read?.recognises(text) === true);
+  const { records, troubles } = format?.read?.records(text) ?? recordsFromXml(text);
   const numbered = new Map<string, BibRecord>();
+  const told: RecordTrouble[] = [...troubles];
   for (const record of records) {
-    const accession = record.accession === '' ? accessionFor(record) : record.accession;
-    if (!numbered.has(accession)) numbered.set(accession, { ...record, accession });
+    const own = accessionFor(record);
+    const accession = record.accession === '' ? own : record.accession;
+    const known = numbered.get(accession);
+    if (known === undefined) numbered.set(accession, { ...record, accession });
+    else if (accessionFor(known) === own)
+      told.push({ line: 1, message: `“${record.title}” came twice, and is kept once.` });
+    else {
+      numbered.set(own, { ...record, accession: own });
+      told.push({
+        line: 1,
+        message: `“${record.title}” has the number ${accession} of another record. Both are kept.`,
+      });
+    }
   }
-  if (numbered.size === 0 && troubles.length === 0) {
+  if (numbered.size === 0 && told.length === 0) {
     const message = 'The file holds no records. RIS, MODS and Dublin Core can be read.';
     return { records: [], troubles: [{ line: 1, message }] };
   }
-  return { records: [...numbered.values()], troubles };
+  return { records: [...numbered.values()], troubles: told };
 }
 
 function recordsFromXml(text: string): ReadRecords {

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { record } from '../testing/arbitraries.js';
 import { sampleRecord } from '../testing/sampleRecord.js';
-import { parseXml, recordFromMods, recordsToCsl, recordsToRis, recordToMods } from './index.js';
+import { CSL_JSON, parseXml, recordFromMods, recordToMods, RIS, writeRecords } from './index.js';
+
+const source = { database: 'corvane', name: 'Corvane Medical Index' };
 
 test('a record written as MODS is read back the same', () => {
   fc.assert(
@@ -40,16 +42,18 @@ test('entities other than those of XML stay as written', () => {
 });
 
 test('RIS holds one value a line, so that a title cannot smuggle in a tag', () => {
-  const ris = recordsToRis([
+  const ris = RIS.write(
     sampleRecord({
       title: 'Light\r\nER  - \r\nTY  - BOOK',
       authors: [{ family: 'Ortvik', given: 'L' }],
       pages: '211-219',
       doi: '10.5555/x',
     }),
-  ]);
+    source,
+  );
   expect(ris.split('\r\n')).toEqual([
     'TY  - JOUR',
+    'ID  - corvane:CMI0000001',
     'TI  - Light ER - TY - BOOK',
     'AU  - Ortvik, L',
     'PY  - 2020',
@@ -57,6 +61,7 @@ test('RIS holds one value a line, so that a title cannot smuggle in a tag', () =
     'EP  - 219',
     'DO  - 10.5555/x',
     'LA  - English',
+    'DB  - Corvane Medical Index',
     'AN  - CMI0000001',
     'ER  - ',
     '',
@@ -65,15 +70,16 @@ test('RIS holds one value a line, so that a title cannot smuggle in a tag', () =
 });
 
 test('CSL-JSON leaves out what a record does not have', () => {
-  const [item] = recordsToCsl([sampleRecord({ title: 'Light', year: 2019, volume: '4' })]);
+  const [item] = JSON.parse(
+    writeRecords(CSL_JSON, [{ record: sampleRecord({ title: 'Light', year: 2019, volume: '4' }), source }]),
+  ) as object[];
   expect(item).toEqual({
-    id: 'CMI0000001',
+    id: 'corvane:CMI0000001',
     type: 'article-journal',
     title: 'Light',
-    author: [],
     issued: { 'date-parts': [[2019]] },
-    'container-title': '',
     volume: '4',
     language: 'English',
+    source: 'Corvane Medical Index',
   });
 });

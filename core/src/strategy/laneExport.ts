@@ -1,6 +1,5 @@
 /** Lanes in open forms: JSON to be read back, and tables to be read by people. */
-import { stringify } from 'csv-stringify/sync';
-import { markdownText } from '../text/index.js';
+import { markdownText, toCsv } from '../text/index.js';
 import { describeTerm } from './compile.js';
 import type { Lane, TermContent, TermOrigin } from './model.js';
 
@@ -46,7 +45,7 @@ export function lanesToCsv(lanes: readonly NamedLane[]): string {
       return [name, element, content.kind, text, marks.join('; '), heldBack ?? '', origin];
     }),
   );
-  return stringify([header, ...rows], { escape_formulas: true, record_delimiter: 'windows' });
+  return toCsv([header, ...rows]);
 }
 
 /** A table a lane, to be read as it is. */

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
-import { Body, Controller, Get, Header, Param, Patch, Query, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Param, Patch, Query, StreamableFile } from '@nestjs/common';
 import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { recordsToCsl, recordsToRis, type BibRecord } from '@even-lantern/core';
+import { RECORD_FORMATS, type RecordFormat } from '@even-lantern/core';
 import {
   decisionChangeSchema,
   recordQuerySchema,
@@ -10,6 +10,7 @@ import {
   type RecordQuery,
 } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
+import { notFound } from '../application/problem.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { RecordsService } from './recordsService.js';
@@ -50,40 +51,27 @@ export class RecordsController {
     return this.records.decide(id, body.decision, version, person);
   }
 
-  @Get('reviews/:id/kept.ris')
-  @ApiOperation({ summary: 'The kept records as RIS' })
-  @Header('Content-Type', 'application/x-research-info-systems; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="kept.ris"')
-  ris(@Param('id') id: string): StreamableFile {
-    return streamed(this.texts(id, '', (record) => recordsToRis([record]), ''));
-  }
-
-  @Get('reviews/:id/kept.csl.json')
-  @ApiOperation({ summary: 'The kept records as CSL-JSON' })
-  @Header('Content-Type', 'application/vnd.citationstyles.csl+json; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="kept.csl.json"')
-  csl(@Param('id') id: string): StreamableFile {
-    let items = 0;
-    const item = (record: BibRecord) => {
-      items += 1;
-      return (items === 1 ? '' : ',\n') + JSON.stringify(recordsToCsl([record])[0]);
-    };
-    return streamed(this.texts(id, '[', item, ']\n'));
+  @Get('reviews/:id/kept.:extension')
+  @ApiOperation({ summary: 'The kept records in one of the formats: ris, csl.json, mods.xml' })
+  kept(@Param('id') id: string, @Param('extension') extension: string): StreamableFile {
+    const format = RECORD_FORMATS.find((each) => each.extension === extension);
+    if (format === undefined) throw notFound(`The format “${extension}”`);
+    return new StreamableFile(Readable.from(this.texts(id, format), { objectMode: false }), {
+      type: format.mediaType,
+      disposition: `attachment; filename="kept.${format.extension}"`,
+    });
   }
 
   /** A file in parts, so that it need not be held as a whole. */
-  private async *texts(
-    reviewId: string,
-    before: string,
-    each: (record: BibRecord) => string,
-    after: string,
-  ): AsyncGenerator<string> {
+  private async *texts(reviewId: string, format: RecordFormat): AsyncGenerator<string> {
+    const { before, between, after, write } = format;
     if (before !== '') yield before;
-    for await (const records of this.records.kept(reviewId)) yield records.map(each).join('');
+    let written = 0;
+    for await (const records of this.records.kept(reviewId)) {
+      const texts = records.map(({ record, source }) => write(record, source));
+      yield (written === 0 ? '' : between) + texts.join(between);
+      written += records.length;
+    }
     if (after !== '') yield after;
   }
-}
-
-function streamed(texts: AsyncGenerator<string>): StreamableFile {
-  return new StreamableFile(Readable.from(texts, { objectMode: false }));
 }

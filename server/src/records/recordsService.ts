@@ -1,6 +1,6 @@
 import { setImmediate as pause } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
-import type { BibRecord } from '@even-lantern/core';
+import type { BibRecord, SourcedRecord } from '@even-lantern/core';
 import {
   type Decided,
   type Decision,
@@ -14,7 +14,7 @@ import {
 import { In, type EntityManager } from 'typeorm';
 import { badInput, notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { RecordRow } from '../store/entities.js';
+import { RecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount, countsOf } from './recordCounts.js';
 
@@ -97,7 +97,16 @@ export class RecordsService {
   }
 
   /** The records that were kept, in order of relevance, so many at a time. */
-  async *kept(reviewId: string): AsyncGenerator<BibRecord[]> {
+  async *kept(reviewId: string): AsyncGenerator<SourcedRecord[]> {
+    const runs = await this.store.read.find(RunRow, {
+      where: { reviewId },
+      select: { id: true, database: true, databaseName: true },
+    });
+    const names = new Map(runs.map(({ database, databaseName }) => [database, databaseName]));
+    const sourced = (row: RecordRow): SourcedRecord => ({
+      record: bibRecord(row),
+      source: { database: row.database, name: names.get(row.database) ?? row.database },
+    });
     let after: string | undefined;
     for (;;) {
       const query = { sort: 'relevance', decision: 'keep', offset: 0, limit: EXPORTED_AT_ONCE } as const;
@@ -105,7 +114,7 @@ export class RecordsService {
       const rows = await this.store.read.findBy(RecordRow, { id: In(ids) });
       const byId = new Map(rows.map((row) => [row.id, row]));
       const inOrder = ids.flatMap((id) => byId.get(id) ?? []);
-      if (inOrder.length > 0) yield inOrder.map(bibRecord);
+      if (inOrder.length > 0) yield inOrder.map(sourced);
       // The store answers at once, so without a pause nobody else would have a turn until all are out.
       await pause();
       const last = inOrder.at(-1);

@@ -1,4 +1,4 @@
-import { formatCount } from '@even-lantern/core';
+import { formatCount, RECORD_FORMATS } from '@even-lantern/core';
 import { DECISIONS, type Decision, type RecordSort } from '@even-lantern/contract';
 import { Download } from 'lucide-react';
 import { useEffect, useRef } from 'react';
@@ -149,20 +149,16 @@ export function RecordsStage() {
         </label>
         <section className="flex flex-col gap-2 max-md:hidden">
           <h2 className="small-head">Kept records, exported</h2>
-          <a
-            className="btn btn-sm btn-quiet justify-start"
-            href={`/api/reviews/${review.id}/kept.ris`}
-            download
-          >
-            <Download className="h-4 w-4" aria-hidden="true" /> RIS
-          </a>
-          <a
-            className="btn btn-sm btn-quiet justify-start"
-            href={`/api/reviews/${review.id}/kept.csl.json`}
-            download
-          >
-            <Download className="h-4 w-4" aria-hidden="true" /> CSL-JSON
-          </a>
+          {RECORD_FORMATS.map(({ id, name, extension }) => (
+            <a
+              key={id}
+              className="btn btn-sm btn-quiet justify-start"
+              href={`/api/reviews/${review.id}/kept.${extension}`}
+              download
+            >
+              <Download className="h-4 w-4" aria-hidden="true" /> {name}
+            </a>
+          ))}
         </section>
       </aside>
       <Group key={String(narrow)} orientation={narrow ? 'vertical' : 'horizontal'} className="min-h-0 flex-1">
