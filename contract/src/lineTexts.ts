@@ -12,7 +12,23 @@ export interface LineTextChange {
   version: number;
 }
 
+/** Asks how a text would stand in the other language of a database. */
+export interface LineConversion {
+  database: string;
+  /** the language it is in */
+  language: 'own' | 'cql';
+  text: string;
+  to: 'own' | 'cql';
+}
+
 const LONGEST = 200_000;
+
+export const lineConversionSchema = Joi.object<LineConversion>({
+  database: Joi.string().required(),
+  language: Joi.string().valid('own', 'cql').required(),
+  text: Joi.string().allow('').max(LONGEST).required(),
+  to: Joi.string().valid('own', 'cql').required(),
+});
 
 export const lineTextChangeSchema = Joi.object<LineTextChange>({
   database: Joi.string().required(),

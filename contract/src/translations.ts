@@ -22,6 +22,17 @@ export interface WrittenText {
   person: string;
   /** why it cannot be read, and where; what the lanes give is searched then */
   problem: { message: string; at: number } | null;
+  /** what other databases, or readers, would take otherwise */
+  cautions: { message: string; at: number }[];
+}
+
+/** A text in the other language, before anything is changed. */
+export interface ConvertedText {
+  /** null where what stands there cannot be read */
+  text: string | null;
+  /** why it cannot be read, and where */
+  problem: { message: string; at: number } | null;
+  losses: TranslatedLoss[];
 }
 
 /** What the lanes give for a line, standing alone. */

@@ -4,15 +4,21 @@
  */
 import {
   parseCql,
+  precedenceCaution,
+  printCql,
   type Dialect,
   type DialectContext,
   type DialectError,
   type DialectResult,
+  type Loss,
   type Query,
 } from '../query/index.js';
 import type { TermReading } from './compile.js';
 import type { Line } from './model.js';
 import { describeLoss } from './saying.js';
+
+/** How CQL is read without parentheses (OASIS searchRetrieve 1.0 part 5, section 2.2). */
+const CQL_PRECEDENCE = 'they are read from left to right';
 
 /** Names a line of a strategy whatever its number is: a term’s, a lane’s, or the whole. */
 export type LineKey = string;
@@ -64,8 +70,33 @@ export function parseLine(
 ): DialectResult {
   if (language === 'own' && dialect !== null) return dialect.parse(text, context);
   const read = parseCql(text, { vocabulary: context.vocabulary ?? '', limitFields: context.limitFields });
-  if (read.ok) return { ok: true, query: read.query, cautions: [] };
+  if (read.ok) {
+    const cautions = read.mixed.flatMap((met) => precedenceCaution(met, CQL_PRECEDENCE) ?? []);
+    return { ok: true, query: read.query, cautions };
+  }
   return { ok: false, error: { message: read.error.message, at: read.error.at } };
+}
+
+export type ConvertedLine =
+  { ok: true; text: string; losses: readonly Loss[] } | { ok: false; error: DialectError };
+
+/**
+ * A text in the other language of a database, with what that one cannot say: so that a person can see it before
+ * anything is changed.
+ * @param dialect null for a database that takes CQL alone, in which everything can be said
+ */
+export function convertLine(
+  line: Pick<LineText, 'language' | 'text'>,
+  to: LineText['language'],
+  dialect: Dialect | null,
+  context: DialectContext,
+): ConvertedLine {
+  const read = parseLine(line, dialect, context);
+  if (!read.ok) return read;
+  if (to === 'cql' || dialect === null) {
+    return { ok: true, text: printCql(read.query, { vocabulary: context.vocabulary ?? '' }), losses: [] };
+  }
+  return { ok: true, ...dialect.print(read.query, context) };
 }
 
 /**

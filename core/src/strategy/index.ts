@@ -15,6 +15,7 @@ export {
   laneKey,
   lineKeyOf,
   linesIn,
+  convertLine,
   parseLine,
   readEdit,
   renumbered,

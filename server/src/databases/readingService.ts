@@ -45,6 +45,8 @@ export interface DatabaseReading {
 /** A line that somebody wrote, with why it cannot be read, if it cannot. */
 export interface ReadLine extends WrittenLine {
   problem: DialectError | null;
+  /** what other databases, or readers, would take otherwise */
+  cautions: readonly DialectError[];
 }
 
 /** The strategy of a review, and how one database, as it is now, says it. */
@@ -92,7 +94,9 @@ export class ReadingService {
     const written = new Map<string, ReadLine>();
     for (const text of texts) {
       const read = readEdit(text, dialect, this.contextOfTexts(database), meant);
-      written.set(text.line, { ...text, problem: read.ok ? null : read.error });
+      const parsed = parseLine(text, dialect, this.contextOfTexts(database));
+      const cautions = parsed.ok ? parsed.cautions : [];
+      written.set(text.line, { ...text, problem: read.ok ? null : read.error, cautions });
       if (!read.ok) continue;
       meantEdits.set(text.line, read.meant);
       saidEdits.set(text.line, read.said);
@@ -133,6 +137,18 @@ export class ReadingService {
     });
     const spelling = await this.withWords(database, dialect, context, queries, release);
     return { dialect, context: spelling, meant, said: sayingIn(dialect, spelling, meant) };
+  }
+
+  /** What a text is printed with: the database's own vocabulary, and the words of its index for patterns it cannot have. */
+  async contextForPrinting(
+    database: OpenDatabase,
+    text: Pick<LineText, 'language' | 'text'>,
+  ): Promise<DialectContext> {
+    const context = contextOf(database);
+    const { dialect } = database;
+    const read = parseLine(text, dialect, context);
+    if (dialect === null || !read.ok) return context;
+    return this.withWords(database, dialect, context, [read.query], undefined);
   }
 
   /** With the heading that the database joins to bare words, so that counts are those of what it does. */

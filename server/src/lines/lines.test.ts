@@ -1,4 +1,6 @@
 import {
+  type ConvertedText,
+  type LineConversion,
   type LineTextChange,
   type LineWritten,
   type Problem,
@@ -155,4 +157,40 @@ test('quick saves are one state; what was taken back, and what others wrote, are
     [5, 'title("lamps")', true],
   ]);
   await write({ text: 'title("x")', version: 3 }).expect(412);
+});
+
+test('what a text would lose in the other language is told in records, before anything is changed', async () => {
+  light = await lightReview({ dialect: 'assayhouse' }, words('light'));
+  const convert = async (body: Partial<LineConversion>) =>
+    (
+      await light.server
+        .post(`/api/reviews/${light.review.id}/lines/conversion`, { database: 'db', ...body })
+        .expect(200)
+    ).body as ConvertedText;
+  const near = 'el.title = "light" prox/unit=word/distance<=3 el.title = "night"';
+  const lost = await convert({ language: 'cql', text: near, to: 'own' });
+  expect(lost.text).toBe("(title ~ 'light' & title ~ 'night')");
+  expect(lost.losses).toEqual([
+    expect.objectContaining({ lost: 'within 3 words of each other', effect: 'widens', missed: 0 }),
+  ]);
+  expect(lost.losses[0]?.gained).not.toBeNull();
+  expect(await convert({ language: 'own', text: lost.text ?? '', to: 'cql' })).toMatchObject({
+    problem: null,
+    losses: [],
+  });
+  expect(await convert({ language: 'cql', text: 'el.title = "', to: 'own' })).toMatchObject({
+    text: null,
+    problem: { at: expect.any(Number) },
+  });
+  expect((await translation()).lines.every(({ written: by }) => by === null)).toBe(true);
+});
+
+test('cautions stay with a line, in CQL too', async () => {
+  light = await lightReview({}, words('light'));
+  const text = 'el.title = "light" or el.title = "lamps" and el.title = "night"';
+  const { lines } = await written({ language: 'cql', text });
+  expect(lines.at(-1)?.written?.cautions).toEqual([
+    { at: expect.any(Number), message: expect.stringContaining('without parentheses') },
+  ]);
+  expect((await translation()).lines.at(-1)?.written?.cautions).toHaveLength(1);
 });

@@ -1,6 +1,12 @@
-import { Body, Controller, Get, Param, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Post, Put, Query } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { lineTextChangeSchema, type LineTextChange, type Person } from '@even-lantern/contract';
+import {
+  lineConversionSchema,
+  lineTextChangeSchema,
+  type LineConversion,
+  type LineTextChange,
+  type Person,
+} from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
@@ -15,6 +21,14 @@ export class TranslationController {
   @ApiOperation({ summary: 'A review’s strategy in a database’s own dialect, with what is lost' })
   translate(@Param('id') id: string, @Query('database') database: string | undefined) {
     return this.translations.translate(id, String(database ?? ''));
+  }
+
+  @Post(':id/lines/conversion')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'How a text would stand in a database’s other language, and what would be lost' })
+  @ApiBody(bodyOf(lineConversionSchema))
+  convert(@Body(new Validated(lineConversionSchema)) conversion: LineConversion) {
+    return this.translations.convert(conversion);
   }
 
   @Put(':id/lines')

@@ -1,5 +1,6 @@
 import { Injectable, Logger } from '@nestjs/common';
 import {
+  convertLine,
   describeLine,
   lineKeyOf,
   linesIn,
@@ -14,8 +15,10 @@ import {
   type Query,
 } from '@even-lantern/core';
 import type {
+  ConvertedText,
   Counted,
   FromLanes,
+  LineConversion,
   LineTextChange,
   LineWritten,
   Person,
@@ -25,7 +28,7 @@ import type {
 } from '@even-lantern/contract';
 import { askedText, AskingService } from '../databases/askingService.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { ReadingService, type ReadLine, type ReviewReading } from '../databases/readingService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
@@ -60,6 +63,16 @@ export class TranslationService {
       lines: await Promise.all(lines.map((line) => this.translateLine(reading, line, versions))),
       problems,
     };
+  }
+
+  /** How a text would stand in the other language of a database, and what would be lost, in records. */
+  async convert({ database: id, language, text, to }: LineConversion): Promise<ConvertedText> {
+    const database = await this.databases.open(id);
+    const context = await this.readings.contextForPrinting(database, { language, text });
+    const converted = convertLine({ language, text }, to, database.dialect, context);
+    if (!converted.ok) return { text: null, problem: converted.error, losses: [] };
+    const losses = await Promise.all(converted.losses.map((loss) => this.measured(database, loss)));
+    return { text: converted.text, problem: null, losses };
   }
 
   /** Writes a line by hand, readable or not: what cannot be read yet is kept, and told. */
@@ -150,8 +163,11 @@ function shownText({
   at,
   person,
   problem,
-}: LineText & Pick<NonNullable<TranslatedLine['written']>, 'at' | 'person' | 'problem'>) {
-  return { language, text, at, person, problem };
+  cautions,
+}: LineText &
+  Pick<NonNullable<TranslatedLine['written']>, 'at' | 'person' | 'problem'> &
+  Pick<ReadLine, 'cautions'>) {
+  return { language, text, at, person, problem, cautions: [...cautions] };
 }
 
 /** What a line says otherwise than its terms; a lane and the whole tell it of each of theirs. */

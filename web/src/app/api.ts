@@ -4,6 +4,7 @@ import {
   PERSON_HEADER,
   type Candidates,
   type ChoiceChange,
+  type ConvertedText,
   type DatabaseChoice,
   type DatabaseList,
   type DatabaseProfile,
@@ -17,6 +18,7 @@ import {
   type IndexWords,
   type LaneEvent,
   type LanesRead,
+  type LineConversion,
   type LineTextChange,
   type LineWritten,
   type Ledger,
@@ -223,6 +225,13 @@ export const api = createApi({
     translation: build.query<Translation, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),
       providesTags: ['Counts'],
+    }),
+    convertLine: build.mutation<ConvertedText, { review: string; conversion: LineConversion }>({
+      query: ({ review, conversion }) => ({
+        url: `reviews/${review}/lines/conversion`,
+        method: 'POST',
+        body: conversion,
+      }),
     }),
     writeLine: build.mutation<LineWritten, { review: string; change: LineTextChange }>({
       query: ({ review, change }) => ({ url: `reviews/${review}/lines`, method: 'PUT', body: change }),

@@ -3,6 +3,7 @@ export { writingsIn, type Writing } from './writings.js';
 export { proposeNames, type ServerIndex } from './cql/index.js';
 export { LACKS, NAMED, type DialectDescription, type Lack, type Named, type Names } from './naming.js';
 export { patternsToSpell } from './printing.js';
+export { precedenceCaution } from './reading.js';
 export type {
   Abilities,
   Dialect,

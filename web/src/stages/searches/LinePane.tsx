@@ -85,6 +85,11 @@ export function LinePane(props: LinePaneProps) {
                 )}
             </p>
           )}
+          {(translated.written?.cautions ?? []).map(({ at, message }) => (
+            <p key={message} className="border-warning border-l-[3px] pl-2 text-sm">
+              At {at + 1}: {message}
+            </p>
+          ))}
           {database.reached === 'hand' && (
             <ByHand key={translated.sent} database={database.id} line={translated} onEntered={onEntered} />
           )}

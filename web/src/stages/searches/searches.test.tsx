@@ -319,6 +319,7 @@ test('a line written by hand is marked, with who wrote it and what the lanes wou
     at: '2026-11-01T10:00:00Z',
     person: 'Ada',
     problem: null,
+    cautions: [{ at: 4, message: 'AND and OR stand side by side.' }],
   };
   show(() => rehearsal({}), {
     'GET reviews/r1/translation': () =>
@@ -328,6 +329,7 @@ test('a line written by hand is marked, with who wrote it and what the lanes wou
     await screen.findByText(/Written by hand by Ada, 1 Nov 2026.*The lanes would give a line that finds 3/),
   ).toBeTruthy();
   expect(screen.getByLabelText('Written by hand:')).toBeTruthy();
+  expect(screen.getByText('At 5: AND and OR stand side by side.')).toBeTruthy();
 });
 
 test('many things to settle wait to be opened, and a line that cannot be read is opened to be mended', async () => {

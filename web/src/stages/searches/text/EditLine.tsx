@@ -1,5 +1,11 @@
-import { printCql, writingsIn, type Query } from '@even-lantern/core';
-import type { DatabaseProfile, LineTextChange, Problem, TranslatedLine } from '@even-lantern/contract';
+import { formatCount, writingsIn } from '@even-lantern/core';
+import type {
+  DatabaseProfile,
+  LineTextChange,
+  Problem,
+  TranslatedLine,
+  TranslatedLoss,
+} from '@even-lantern/contract';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { api, problemOf } from '../../../app/api.js';
 import { useUndo } from '../../../app/undo.js';
@@ -42,14 +48,31 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
   const change = (next: string) => {
     if (next === text) return;
     setText(next);
+    setProposed(null);
     save({ text: next, language });
   };
-  /** In the other language, where what stands there can be read; else the text stays for whoever mends it. */
-  const writeIn = (other: 'own' | 'cql') => {
-    const said = reading.query === null ? text : printedIn(reading.query, other, reader);
+  const [convert, converting] = api.useConvertLineMutation();
+  const [proposed, setProposed] = useState<Proposed | null>(null);
+  const put = (other: 'own' | 'cql', said: string) => {
+    setProposed(null);
     setLanguage(other);
     setText(said);
     if (line.written !== null || said !== line.lanes?.[other]) save({ text: said, language: other });
+  };
+  /**
+   * In the other language, as the server prints it with the database's whole vocabulary. What would be lost is shown
+   * first; what cannot be read stays as it is for whoever mends it.
+   */
+  const writeIn = async (other: 'own' | 'cql') => {
+    const answer = await convert({
+      review: reviewId,
+      conversion: { database: database.id, language, text, to: other },
+    });
+    if (answer.data === undefined) return;
+    const { text: said, losses } = answer.data;
+    if (said === null) put(other, text);
+    else if (losses.length === 0) put(other, said);
+    else setProposed({ to: other, text: said, losses });
   };
   const takeLanes = () => {
     const before = { text, language };
@@ -71,7 +94,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
                   className="radio radio-xs"
                   name="language"
                   checked={language === each}
-                  onChange={() => writeIn(each)}
+                  onChange={() => void writeIn(each)}
                 />
                 {each === 'own' ? ownName : 'CQL'}
               </label>
@@ -82,6 +105,36 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
           Done <kbd className="font-mono font-normal">Esc</kbd>
         </button>
       </div>
+      {converting.error !== undefined && <ProblemNote problem={problemOf(converting.error)} />}
+      {proposed !== null && (
+        <section
+          aria-label="What would be lost"
+          className="border-warning flex flex-col gap-1 border-l-[3px] pl-2"
+        >
+          <p>{proposed.to === 'own' ? `${database.name}’s own language` : 'CQL'} cannot say all of this:</p>
+          <ul className="list-disc pl-5">
+            {proposed.losses.map((loss) => (
+              <li key={`${loss.from} ${loss.lost}`}>
+                {loss.lost}: {loss.instead}
+                {loss.gained !== null && loss.missed !== null && (
+                  <>
+                    {' '}
+                    (finds {formatCount(loss.gained)} more, misses {formatCount(loss.missed)})
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+          <p className="flex gap-2">
+            <button className="btn btn-sm" onClick={() => put(proposed.to, proposed.text)}>
+              Change all the same
+            </button>
+            <button className="btn btn-sm btn-quiet" onClick={() => setProposed(null)}>
+              Leave it as it is
+            </button>
+          </p>
+        </section>
+      )}
       <Suspense fallback={<p className="quiet">Opening the editor …</p>}>
         <TextEditor
           key={language}
@@ -155,6 +208,12 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
   );
 }
 
+interface Proposed {
+  to: 'own' | 'cql';
+  text: string;
+  losses: readonly TranslatedLoss[];
+}
+
 type Written = Pick<LineTextChange, 'text' | 'language'>;
 
 /**
@@ -205,16 +264,6 @@ function useLineWriting(review: string, database: string, { key, version: presen
     void save(mine, true);
   };
   return { save, problem, keepMine };
-}
-
-function printedIn(
-  query: Query,
-  language: 'own' | 'cql',
-  { dialect, context }: ReturnType<typeof readerFor>,
-) {
-  return language === 'own' && dialect !== null
-    ? dialect.print(query, context).text
-    : printCql(query, { vocabulary: context.vocabulary ?? '' });
 }
 
 function quoteOf(writings: ReturnType<typeof writingsIn>): '"' | "'" {
