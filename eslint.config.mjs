@@ -2,6 +2,12 @@ import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import typescript from 'typescript-eslint';
 
+/** What knows the types of every file, tests too. */
+const TYPED = [
+  ...['core', 'contract', 'standins', 'server', 'web', 'e2e'].map((name) => `${name}/tsconfig.test.json`),
+  'bench/tsconfig.json',
+];
+
 export default typescript.config(
   { ignores: ['**/dist/', '**/node_modules/', 'data/', 'docs/'] },
   ...typescript.configs.strict,
@@ -10,6 +16,15 @@ export default typescript.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       '@typescript-eslint/no-invalid-void-type': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  {
+    files: ['*/src/**/*.ts', '*/src/**/*.tsx'],
+    languageOptions: { parserOptions: { project: TYPED, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': ['error', { ignoreVoid: true }],
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/no-unnecessary-condition': 'error',
     },
   },
   {

@@ -43,7 +43,7 @@ export default {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       testEnvironment: '<rootDir>/src/testing/browserEnvironment.mjs',
       testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
-      setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts'],
+      setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts', '<rootDir>/src/testing/warnings.ts'],
     },
     { ...project('e2e'), setupFilesAfterEnv: ['<rootDir>/src/patience.cjs'] },
   ],

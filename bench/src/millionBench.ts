@@ -34,13 +34,13 @@ export function millionBench(size: number): Measurement[] {
   const path = join(folder, 'records.index');
   try {
     add('records', size, 'records');
-    let built: SearchIndex | null = null;
+    let built = null as SearchIndex | null;
     add('make-and-build', timed(() => (built = buildIndex(manyRecords(size)))) / 1000, 's');
     if (built === null) throw new Error('no index');
     const before = counts(built);
     add('store', timed(() => write(path, storeIndex(built as SearchIndex))) / 1000, 's');
     built = null;
-    let loaded: SearchIndex | null = null;
+    let loaded = null as SearchIndex | null;
     add('load', timed(() => (loaded = loadIndex(read(path)))) / 1000, 's', '< 10');
     if (loaded === null) throw new Error('the index cannot be loaded');
     const index: SearchIndex = loaded;

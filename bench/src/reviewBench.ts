@@ -135,9 +135,9 @@ async function exporting(address: string, pid: number) {
   const before = memoryOf(pid);
   let most = before;
   let waitMs = 0;
-  let going = true;
+  const watched = { going: true };
   const watching = (async () => {
-    while (going) {
+    while (watched.going) {
       waitMs = Math.max(waitMs, await timedAsync(() => json(`http://127.0.0.1:${PORT}/api/health`)));
       most = Math.max(most, memoryOf(pid));
     }
@@ -153,7 +153,7 @@ async function exporting(address: string, pid: number) {
     rest = text.slice(-6).includes('\nER  -') ? '' : text.slice(-6);
   }
   const ms = performance.now() - from;
-  going = false;
+  watched.going = false;
   await watching;
   return { records, ms, moreMb: most - before, waitMs };
 }

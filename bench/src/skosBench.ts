@@ -59,7 +59,7 @@ async function largeTurtle(size: number): Promise<string> {
 export async function skosBench(): Promise<Measurement[]> {
   const size = 100_000;
   const turtle = await largeTurtle(size);
-  let index: LookupIndex | null = null;
+  let index = null as LookupIndex | null;
   const loadMs = timed(() => {
     const read = vocabularyFromTurtle(turtle);
     if (!read.ok) throw new Error(read.message);

@@ -137,7 +137,7 @@ export function standInApplication(databases: readonly StandIn[]): Express {
   });
 
   application.post('/control/:id/advance', controls, (request, response) => {
-    const database = byId.get(request.params.id ?? '');
+    const database = byId.get(request.params.id);
     if (database === undefined || request.is('application/json') === false) {
       response.status(database === undefined ? 404 : 415).end();
       return;
@@ -147,7 +147,7 @@ export function standInApplication(databases: readonly StandIn[]): Express {
     else response.json({ release: next.release });
   });
   application.post('/control/:id/trouble', controls, (request, response) => {
-    const database = byId.get(request.params.id ?? '');
+    const database = byId.get(request.params.id);
     if (database === undefined || request.is('application/json') === false) {
       response.status(database === undefined ? 404 : 415).end();
       return;

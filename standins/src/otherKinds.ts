@@ -4,7 +4,7 @@ import type { Chance } from './chance.js';
 import type { Outcome, Topic } from './content.js';
 import { capitalise, verb, words } from './english.js';
 import type { OtherDesign } from './designs.js';
-import type { Cast } from './writing.js';
+import type { Cast } from './cast.js';
 
 /** What is told beside title and abstract. */
 export interface ToldOther {

@@ -3,6 +3,7 @@
  * Every design has its own teller; all draw on the same topic.
  */
 import type { AbstractSection } from '@even-lantern/core';
+import type { Cast } from './cast.js';
 import type { Chance } from './chance.js';
 import { compare } from './comparison.js';
 import type { Outcome, Topic } from './content.js';
@@ -16,17 +17,6 @@ export interface Told {
   outcomes: Outcome[];
   fullText?: AbstractSection[];
   limits?: Record<string, string[]>;
-}
-
-/** What one study is about: one wording chosen for each part. */
-export interface Cast {
-  people: string;
-  intervention: string;
-  /** how it is given, in parentheses, or empty */
-  detail: string;
-  comparison: string;
-  outcomes: { outcome: Outcome; name: string }[];
-  place: string;
 }
 
 const ABSTRACT_LABELS: readonly (readonly [string, string, string, string])[] = [

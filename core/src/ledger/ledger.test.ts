@@ -1,5 +1,6 @@
 import {
   firstBrokenEntry,
+  LEDGER_FORM,
   ledgerToCsv,
   ledgerToMarkdown,
   resultFingerprint,
@@ -35,12 +36,15 @@ test('the fingerprint is the SHA-256 of the sorted accession ids', () => {
   expect(resultFingerprint(['a', 'b', 'a'])).toBe(expected);
 });
 
-test('a ledger whose entries were changed, reordered or removed is found out', () => {
+test('a ledger whose entries were changed, reordered or removed from before others is found out', () => {
   expect(firstBrokenEntry([first, second])).toBeNull();
   expect(firstBrokenEntry([{ ...first, content: { ...content, hits: 4 } }, second])).toBe(1);
   expect(firstBrokenEntry([second, first])).toBe(1);
   expect(firstBrokenEntry([second])).toBe(1);
   expect(firstBrokenEntry([first, sealEntry({ ...content, entry: 2 }, null)])).toBe(2);
+  const third = sealEntry({ ...content, entry: 3 }, second.hash);
+  expect(firstBrokenEntry([first, third])).toBe(2);
+  expect(firstBrokenEntry([second, third])).toBe(1);
 });
 
 test('CSV cells that look like formulas are defused', () => {
@@ -52,4 +56,18 @@ test('Markdown shows names and strings as text', () => {
   expect(markdown).toContain('# Ledger: Bright \\<b\\>light\\</b\\>');
   expect(markdown).toContain('- Ran by: Ada \\| Librarian');
   expect(markdown).toContain('| L1 | =HYPERLINK("x") | ` el.words = "light" ` | 3 |');
+});
+
+test('entries of the first form, which did not say what form they are, still verify beside later ones', () => {
+  const later = sealEntry(
+    { ...content, entry: 2, form: LEDGER_FORM, queryType: 'cql', remarks: ['One record came twice.'] },
+    first.hash,
+  );
+  const read = JSON.parse(JSON.stringify([first, later])) as (typeof first)[];
+  expect(firstBrokenEntry(read)).toBeNull();
+  const forged = read.map((entry, i) =>
+    i === 1 ? { ...entry, content: { ...entry.content, form: 1 } } : entry,
+  );
+  expect(firstBrokenEntry(forged)).toBe(2);
+  expect(ledgerToCsv(read)).toContain('One record came twice.');
 });

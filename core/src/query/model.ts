@@ -117,6 +117,27 @@ export function isYearRange(limit: LimitQuery): limit is Extract<LimitQuery, { f
 }
 
 /** The queries directly below a query. */
+/**
+ * A query with its parts changed; what joins them stays.
+ * @param change is given each part that joins no others: words, near, headings, limits, lines, everything
+ */
+export function mapQuery(query: Query, change: (part: Query) => Query): Query {
+  switch (query.kind) {
+    case 'and':
+    case 'or':
+      return { ...query, operands: query.operands.map((each) => mapQuery(each, change)) };
+    case 'not':
+      return { ...query, include: mapQuery(query.include, change), exclude: mapQuery(query.exclude, change) };
+    case 'words':
+    case 'near':
+    case 'heading':
+    case 'limit':
+    case 'line':
+    case 'everything':
+      return change(query);
+  }
+}
+
 export function childrenOf(query: Query): readonly Query[] {
   switch (query.kind) {
     case 'and':

@@ -20,6 +20,7 @@ export const FIELD_WEIGHTS = {
 } as const;
 const SATURATION = 1.2; // k1
 const LENGTH_SHARE = 0.75; // b
+const WEIGHTS = [FIELD_WEIGHTS.title, FIELD_WEIGHTS.abstract, FIELD_WEIGHTS.keywords] as const;
 
 export interface Ranked {
   doc: number;
@@ -100,9 +101,9 @@ function forEachFrequency(
     let frequency = 0;
     for (const position of positions) {
       const bit = fieldBitAt(index, doc, position);
-      const field = bit === FIELD_MASK.title ? 0 : bit === FIELD_MASK.abstract ? 1 : 2;
-      const weight = [FIELD_WEIGHTS.title, FIELD_WEIGHTS.abstract, FIELD_WEIGHTS.keywords][field] ?? 1;
-      const length = (index.lengths[doc * 3 + field] ?? 0) / (index.meanLengths[field] ?? 1);
+      const field: 0 | 1 | 2 = bit === FIELD_MASK.title ? 0 : bit === FIELD_MASK.abstract ? 1 : 2;
+      const weight = WEIGHTS[field];
+      const length = (index.lengths[doc * 3 + field] ?? 0) / index.meanLengths[field];
       frequency += weight / (1 - LENGTH_SHARE + LENGTH_SHARE * length);
     }
     add(doc, frequency);

@@ -1,5 +1,6 @@
 /** From lanes to the numbered lines of a strategy. */
 import {
+  mapQuery,
   childrenOf,
   MAX_NEAR_DISTANCE,
   parsePhrase,
@@ -14,24 +15,8 @@ import {
 } from '../query/index.js';
 import { laneKey, lineKeyOf, renumbered, termKey, WHOLE_LINE, type Edits, type LineKey } from './edits.js';
 import { missingFields, searchFieldsOf, type TermField } from './termFields.js';
+import type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
 import type { Lane, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
-
-export type TermQueryResult =
-  | {
-      ok: true;
-      query: Query;
-      /** what the database at hand searches otherwise than the term says */
-      changes: string[];
-    }
-  | { ok: false; message: string; at: number };
-
-/** A heading or words as the database at hand can search them, or why it cannot. */
-export type ReadTerm = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
-export interface TermReading {
-  (part: HeadingQuery | WordsQuery | NearQuery): ReadTerm;
-  /** the fields that the database has; all of them where nothing is said */
-  fields?: readonly SearchField[];
-}
 
 /** For a database that has the vocabulary of the headings and can say all that is asked. */
 export const asWritten: TermReading = (query) => ({ ok: true, query, changes: [] });
@@ -188,29 +173,14 @@ function queryOfTerm({ id, content }: Term, read: TermReading, edits: Edits): Te
 
 /** A line's query with all references written out, so that it stands alone. References point backwards only. */
 export function standaloneQuery(line: Line, lines: readonly Line[]): Query {
-  const expand = (query: Query): Query => {
-    switch (query.kind) {
-      case 'line': {
-        const target = lines[query.line - 1];
-        if (target === undefined || target.number >= line.number) {
-          throw new RangeError(`L${line.number} refers to L${query.line}, which does not come before it`);
-        }
-        return standaloneQuery(target, lines);
-      }
-      case 'and':
-      case 'or':
-        return { ...query, operands: query.operands.map(expand) };
-      case 'not':
-        return { ...query, include: expand(query.include), exclude: expand(query.exclude) };
-      case 'words':
-      case 'near':
-      case 'heading':
-      case 'limit':
-      case 'everything':
-        return query;
+  return mapQuery(line.query, (part) => {
+    if (part.kind !== 'line') return part;
+    const target = lines[part.line - 1];
+    if (target === undefined || target.number >= line.number) {
+      throw new RangeError(`L${line.number} refers to L${part.line}, which does not come before it`);
     }
-  };
-  return expand(line.query);
+    return standaloneQuery(target, lines);
+  });
 }
 
 /** The terms of a lane that are not held back. */

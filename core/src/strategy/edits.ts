@@ -3,6 +3,7 @@
  * give stays, so that either can be taken.
  */
 import {
+  mapQuery,
   parseCql,
   precedenceCaution,
   printCql,
@@ -13,7 +14,7 @@ import {
   type Loss,
   type Query,
 } from '../query/index.js';
-import type { TermReading } from './compile.js';
+import type { TermReading } from './termReading.js';
 import type { Line } from './model.js';
 import { describeLoss } from './saying.js';
 
@@ -178,7 +179,7 @@ type Leaf = Parameters<TermReading>[0];
 
 function withLeaves(query: Query, change: (leaf: Leaf) => Query): Query | Unsettled {
   return orUnsettled(() =>
-    rewrite(query, (part) =>
+    mapQuery(query, (part) =>
       part.kind === 'heading' || part.kind === 'words' || part.kind === 'near' ? change(part) : part,
     ),
   );
@@ -186,7 +187,7 @@ function withLeaves(query: Query, change: (leaf: Leaf) => Query): Query | Unsett
 
 function withLines(query: Query, numberOf: (line: number) => number | null): Query | Unsettled {
   return orUnsettled(() =>
-    rewrite(query, (part) => {
+    mapQuery(query, (part) => {
       if (part.kind !== 'line') return part;
       const line = numberOf(part.line);
       if (line === null) throw new Unsettled(`L${part.line}`);
@@ -201,17 +202,5 @@ function orUnsettled(make: () => Query): Query | Unsettled {
   } catch (error) {
     if (error instanceof Unsettled) return error;
     throw error;
-  }
-}
-
-function rewrite(query: Query, change: (leaf: Query) => Query): Query {
-  switch (query.kind) {
-    case 'and':
-    case 'or':
-      return { ...query, operands: query.operands.map((each) => rewrite(each, change)) };
-    case 'not':
-      return { ...query, include: rewrite(query.include, change), exclude: rewrite(query.exclude, change) };
-    default:
-      return change(query);
   }
 }

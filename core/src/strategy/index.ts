@@ -10,7 +10,7 @@ export {
   standaloneQuery,
   termQuery,
 } from './compile.js';
-export type { TermReading, ReadTerm, TermQueryResult } from './compile.js';
+
 export {
   laneKey,
   lineKeyOf,
@@ -32,3 +32,6 @@ export type { TermField } from './termFields.js';
 export { translateLine } from './translate.js';
 export type { TranslatedLine } from './translate.js';
 export { describeLoss, inFields, sayingIn } from './saying.js';
+export type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
+export { databaseContext, type KnownOfDatabase } from './databaseContext.js';
+export { lanesOfElements, type ElementOfLane, type LaneOfElement } from './lanes.js';

@@ -1,6 +1,6 @@
 /** Terms as a dialect can say them, so that counts are those of the string that the database gets. */
 import type { Dialect, DialectContext, Loss, SearchField } from '../query/index.js';
-import type { ReadTerm, TermReading } from './compile.js';
+import type { ReadTerm, TermReading } from './termReading.js';
 
 /**
  * Reads terms as `read` does, and what the dialect cannot say of them as what it says instead, with the losses among

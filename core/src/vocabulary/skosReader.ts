@@ -65,12 +65,17 @@ const PROPERTY_OF: ReadonlyMap<string, Property> = new Map(Object.entries(PROPER
  */
 export function vocabularyFromTurtle(turtle: string): SkosResult {
   const collector = skosCollector();
-  let failed: Error | null = null;
-  new Parser<Quad>({ format: 'text/turtle', factory: TURTLE_TERMS }).parse(atOnce(turtle), (error, quad) => {
-    if (error) failed ??= error;
-    else if (quad !== null) collector.add(quad);
-  });
-  return failed === null ? collector.end() : notTurtle(failed);
+  const failed: Error[] = [];
+  new Parser<Quad>({ format: 'text/turtle', factory: TURTLE_TERMS }).parse(
+    atOnce(turtle),
+    // Its types say that there is a quad or an error each time; at the end there is neither.
+    (error: Error | null, quad: Quad | null) => {
+      if (error !== null) failed.push(error);
+      else if (quad !== null) collector.add(quad);
+    },
+  );
+  const [first] = failed;
+  return first === undefined ? collector.end() : notTurtle(first);
 }
 
 /**

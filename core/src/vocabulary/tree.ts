@@ -62,16 +62,23 @@ export function allNarrower(tree: VocabularyTree, label: string): Heading[] | nu
   return [...seen];
 }
 
-/** Every way from a top heading down to this one, this one included. */
+/** In a tree of many diamonds there are more ways than anybody could look at. */
+const MOST_PATHS = 60;
+
+/** The ways from a top heading down to this one, this one included: all of them, but never more than sixty. */
 export function pathsTo(tree: VocabularyTree, heading: Heading): Heading[][] {
-  const climb = (at: Heading, below: readonly Heading[]): Heading[][] => {
-    const path = [at, ...below];
-    const above = at.broader
+  const paths: Heading[][] = [];
+  const climb = (path: readonly Heading[]): void => {
+    const [at] = path;
+    const above = (at?.broader ?? [])
       .map((label) => headingByLabel(tree, label))
       .filter((each): each is Heading => each !== null && !path.includes(each));
-    return above.length === 0 ? [path] : above.flatMap((each) => climb(each, path));
+    if (above.length === 0) paths.push([...path]);
+    // Each way up ends in a path, so this is as much work as there are paths.
+    for (const each of above) if (paths.length < MOST_PATHS) climb([each, ...path]);
   };
-  return climb(heading, []);
+  climb([heading]);
+  return paths;
 }
 
 function push<K, V>(map: Map<K, V[]>, key: K, value: V): void {

@@ -85,3 +85,19 @@ test('as JSON-LD a vocabulary says of each heading what its Turtle says', async 
   });
   expect(context.skos).toBe('http://www.w3.org/2004/02/skos/core#');
 });
+
+test('in a tree of forty diamonds the ways up are told, though there are more than anybody could count', () => {
+  const headings = [heading('D0', [])];
+  for (let i = 1; i <= 40; i += 1) {
+    const above = `D${i - 1}`;
+    headings.push(heading(`L${i}`, [above]), heading(`R${i}`, [above]), heading(`D${i}`, [`L${i}`, `R${i}`]));
+  }
+  const tree = indexVocabulary({ ...vocabulary, headings });
+  const last = headingByLabel(tree, 'D40');
+  const paths = last === null ? [] : pathsTo(tree, last);
+  expect(paths.length).toBeGreaterThan(10);
+  expect(paths.length).toBeLessThanOrEqual(60);
+  expect(new Set(paths.map((path) => path.map(({ label }) => label).join())).size).toBe(paths.length);
+  for (const path of paths) expect([path[0]?.label, path.at(-1)?.label]).toEqual(['D0', 'D40']);
+  expect(allNarrower(tree, 'D0')).toHaveLength(120);
+});

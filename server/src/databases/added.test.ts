@@ -59,7 +59,7 @@ async function plainServer(asked: URLSearchParams[] = []): Promise<string> {
     );
   });
   await new Promise<void>((done) => server?.listen(0, '127.0.0.1', done));
-  return `http://127.0.0.1:${(server?.address() as AddressInfo).port}/sru?repository=a`;
+  return `http://127.0.0.1:${(server.address() as AddressInfo).port}/sru?repository=a`;
 }
 
 const osier = (address: string, more: Partial<NewSruDatabase> = {}): NewSruDatabase => ({

@@ -1,6 +1,6 @@
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import {
-  allNarrower,
+  databaseContext,
   dialectFrom,
   vocabularyFromTurtle,
   treeOf,
@@ -303,15 +303,15 @@ function profileOf(id: string, { description }: KnownDatabase, watch: DatabaseWa
   };
 }
 
-/** What strings are written and read with in a database. */
-export function contextOf({ description, vocabulary }: OpenDatabase): DialectContext {
-  const context = {
+/**
+ * What strings are written and read with in a database.
+ * @param joined with the heading that it joins to bare words, where it is one of ours
+ */
+export function contextOf({ description, vocabulary }: OpenDatabase, joined = false): DialectContext {
+  return databaseContext({
     vocabulary: description.vocabulary?.id ?? null,
     limitFields: Object.keys(description.limits),
-  };
-  if (vocabulary === null) return context;
-  return {
-    ...context,
-    narrowerOf: ({ label }) => allNarrower(treeOf(vocabulary), label)?.map((each) => each.label) ?? null,
-  };
+    tree: vocabulary === null ? null : treeOf(vocabulary),
+    joinsHeadings: joined && description.reached === 'shipped',
+  });
 }

@@ -2,7 +2,6 @@ import { Injectable } from '@nestjs/common';
 import {
   childrenOf,
   compileLanes,
-  headingCalled,
   inFields,
   lineKeyOf,
   parseLine,
@@ -10,7 +9,6 @@ import {
   readEdit,
   sayingIn,
   termQuery,
-  treeOf,
   type Dialect,
   type DialectContext,
   type DialectError,
@@ -153,11 +151,7 @@ export class ReadingService {
 
   /** With the heading that the database joins to bare words, so that counts are those of what it does. */
   contextOfTexts(database: OpenDatabase): DialectContext {
-    const context = contextOf(database);
-    const { vocabulary, description } = database;
-    if (vocabulary === null || description.reached !== 'shipped') return context;
-    const tree = treeOf(vocabulary);
-    return { ...context, headingFor: (words) => headingCalled(tree, words)?.label ?? null };
+    return contextOf(database, true);
   }
 
   /** With the index's words for the patterns that the dialect cannot have, so that they are spelled out. */

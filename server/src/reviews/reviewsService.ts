@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   ELEMENT_KEYS,
-  elementShape,
   frameworkOf,
+  lanesOfElements,
   questionSentence,
   type ElementKey,
   type Framework,
@@ -176,21 +176,7 @@ function elementRows(manager: EntityManager, reviewId: string): Promise<ElementR
 }
 
 export function lanesOf(review: Review): Lane[] {
-  return review.elements
-    .filter((element) => element.searched)
-    .map((element) => ({
-      id: element.id,
-      name: element.text.trim() || elementShape(element.key).name,
-      terms: inOrderOfKind(element.terms),
-    }));
-}
-
-/** Headings first, then words, as they are shown. */
-function inOrderOfKind<T extends { content: TermContent }>(terms: readonly T[]): T[] {
-  return [
-    ...terms.filter(({ content }) => content.kind === 'heading'),
-    ...terms.filter(({ content }) => content.kind === 'words'),
-  ];
+  return lanesOfElements(review.elements);
 }
 
 export function newElement(reviewId: string, key: ElementKey, searched: boolean) {

@@ -1,6 +1,7 @@
 import type { LedgerEntry } from '@even-lantern/core';
 import { resultFingerprint } from '@even-lantern/core';
 import type { Ledger, RecordCounts, RecordPage, Review, Run } from '@even-lantern/contract';
+import { DatabaseError } from '../databases/databaseConnector.js';
 import { RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
@@ -218,10 +219,28 @@ test('a strategy with an unfinished term is not run', async () => {
   expect(await contents()).toEqual([]);
 });
 
-test('a database that does not answer is told so, and an unknown one too', async () => {
-  database.explain = () => Promise.reject(Object.assign(new Error('x'), { name: 'x' }));
-  await start().expect(500);
-  await server.post(`/api/reviews/${review.id}/runs`, { database: 'none', timeZone: 'UTC' }).expect(404);
+test('where the database does not answer a run is logged as interrupted, and an unknown database is told', async () => {
+  database.explain = () => Promise.reject(new DatabaseError('faulty.test cannot be reached.', false));
+  database.callsLeft = 0;
+  expect(await finish()).toMatchObject({
+    status: 'interrupted',
+    reason: 'Faulty: faulty.test cannot be reached.',
+  });
+  expect(await contents()).toHaveLength(1);
+  const unknown = await server.post(`/api/reviews/${review.id}/runs`, { database: 'none', timeZone: 'UTC' });
+  expect(unknown.status).toBe(404);
+  expect(unknown.body).toMatchObject({ title: 'The database “none” does not exist.' });
+  expect(await contents()).toHaveLength(1);
+});
+
+test('a database that was never heard and does not answer refuses a run in words', async () => {
+  await server.application.close();
+  database.explain = () => Promise.reject(new DatabaseError('faulty.test cannot be reached.', false));
+  server = await testApplication({ faulty: database }, server.storePath);
+  const refused = await start().expect(502);
+  expect(refused.body).toMatchObject({
+    title: 'The database does not answer: faulty.test cannot be reached.',
+  });
 });
 
 test('ledger and kept records are exported in open formats', async () => {
@@ -233,7 +252,7 @@ test('ledger and kept records are exported in open formats', async () => {
   const markdown = await server.get(`/api/reviews/${review.id}/ledger.md`).expect(200);
   expect(markdown.text).toContain('| L3 | L2 | ` el.words = "light" ` | 25 |');
   const ris = await server.get(`/api/reviews/${review.id}/kept.ris`).buffer().expect(200);
-  expect(String(ris.text ?? ris.body)).toContain('AN  - F1');
+  expect(ris.text).toContain('AN  - F1');
   const csl = await server.get(`/api/reviews/${review.id}/kept.csl.json`).buffer().expect(200);
-  expect(JSON.parse(csl.text ?? String(csl.body))).toHaveLength(1);
+  expect(JSON.parse(csl.text)).toHaveLength(1);
 });

@@ -2,7 +2,7 @@ import { closeSync, mkdtempSync, openSync, writeFileSync, writeSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { PersonRow } from './entities.js';
+import { PersonRow, SettlementRow } from './entities.js';
 import { openStore, type Store } from './store.js';
 
 let path: string;
@@ -15,6 +15,17 @@ beforeEach(async () => {
 afterEach(() => store.close().catch(() => undefined));
 
 const person = (id: string) => ({ id, name: id, createdAt: '2026-11-01T00:00:00.000Z' });
+const settlement = (position: number) => ({
+  id: `first ${position}`,
+  position,
+  vocabulary: 'a',
+  label: 'b',
+  target: 'c',
+  targetLabel: null,
+  verdict: 'words',
+  at: '2026-11-01T00:00:00.000Z',
+  personId: 'someone',
+});
 const add = (id: string) => store.write((manager) => manager.insert(PersonRow, person(id)));
 const names = async () => (await store.read.find(PersonRow, { order: { id: 'ASC' } })).map(({ id }) => id);
 
@@ -80,6 +91,22 @@ test('a store that another program locks is waited for; longer than a change can
   other.close();
   await add('after');
   expect(await names()).toEqual(['after', 'patient', 'short']);
+});
+
+test('where another process took a number meanwhile, the change is made again on what stands there now', async () => {
+  await add('someone');
+  let tries = 0;
+  const position = await store.write(async (manager) => {
+    tries += 1;
+    const last = (await manager.maximum(SettlementRow, 'position')) ?? 0;
+    // On the first try the number read is out of date, as it may be where several processes write.
+    const next = tries === 1 ? last : last + 1;
+    if (tries === 1) await manager.insert(SettlementRow, settlement(last));
+    await manager.insert(SettlementRow, { ...settlement(next), id: `second ${tries}` });
+    return next;
+  });
+  expect([tries, position]).toEqual([2, 1]);
+  expect(await store.read.find(SettlementRow)).toHaveLength(1);
 });
 
 test('a full disk refuses a change whole, and takes the next when there is room', async () => {

@@ -16,13 +16,15 @@ import { DataSource, type EntityManager } from 'typeorm';
 import { ENTITIES } from './entities.js';
 import { holdFolder, type FolderHold } from './folderHold.js';
 import { MIGRATIONS } from './migrations/index.js';
-import { StoreTrouble, storeTroubleIn } from './storeTrouble.js';
+import { isNumberTaken, StoreTrouble, storeTroubleIn } from './storeTrouble.js';
 
 /** How long the driver waits for a lock, with everything else waiting: the rest of the wait is ours, and holds nobody up. */
 const BUSY_MS = 50;
 /** How long a change waits for a store that another program holds. */
 const PATIENCE_MS = 10_000;
 const AGAIN_MS = 200;
+/** How often a change is tried whose number somebody else took. */
+const MOST_TRIES = 3;
 /** The indexes of a review of 100,000 records fit into it. */
 const READING_CACHE_KB = 64_000;
 
@@ -60,7 +62,7 @@ export class Store implements OnApplicationShutdown {
       throw new Error('A change within a change would wait for itself: use the manager of the outer one.');
     }
     const until = Date.now() + patience;
-    return this.queue(() => this.writing.run(true, () => this.change(work, until)));
+    return this.queue(() => this.writing.run(true, () => this.changeOrAgain(work, until)));
   }
 
   onApplicationShutdown(): Promise<void> {
@@ -72,6 +74,20 @@ export class Store implements OnApplicationShutdown {
     await this.queue(() => this.reader.destroy());
     await this.writer.destroy();
     this.hold.release();
+  }
+
+  /**
+   * Rows are numbered by one more than the last. Where another process took the number meanwhile, all of it is done
+   * again, on what stands there now.
+   */
+  private async changeOrAgain<T>(work: (manager: EntityManager) => Promise<T>, until: number): Promise<T> {
+    for (let tries = 1; ; tries += 1) {
+      try {
+        return await this.change(work, until);
+      } catch (error) {
+        if (tries === MOST_TRIES || !isNumberTaken(error)) throw error;
+      }
+    }
   }
 
   private async change<T>(work: (manager: EntityManager) => Promise<T>, until: number): Promise<T> {

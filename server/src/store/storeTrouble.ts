@@ -59,6 +59,13 @@ export function storeTrouble(kind: keyof typeof WORDS, cause?: unknown): StoreTr
   return new StoreTrouble(kind, title, advice, { cause });
 }
 
+/** Whether a row was refused because there is one of that number already. */
+export function isNumberTaken(error: unknown): boolean {
+  const code = codeOf(error);
+  // the second as PostgreSQL has it
+  return code === 'SQLITE_CONSTRAINT_UNIQUE' || code === '23505';
+}
+
 /** The driver's code, which TypeORM carries within an error of its own. */
 function codeOf(error: unknown): string | null {
   if (typeof error !== 'object' || error === null) return null;

@@ -1,24 +1,11 @@
-import { elementShape, type ElementKey, type Lane } from '@even-lantern/core';
-import type { Review, ReviewElement, ReviewTerm } from '@even-lantern/contract';
+import { elementShape, lanesOfElements, type ElementKey, type LaneOfElement } from '@even-lantern/core';
+import type { Review, ReviewElement } from '@even-lantern/contract';
 
-export interface ReviewLane extends Lane {
-  element: ReviewElement;
-  terms: ReviewTerm[];
-}
+export type ReviewLane = LaneOfElement<ReviewElement>;
 
 /** The lanes of a review: its searched elements, headings before words. */
 export function lanesOfReview(review: Review): ReviewLane[] {
-  return review.elements
-    .filter(({ searched }) => searched)
-    .map((element) => ({
-      id: element.id,
-      name: element.text.trim() || elementName(element.key),
-      element,
-      terms: [
-        ...element.terms.filter(({ content }) => content.kind === 'heading'),
-        ...element.terms.filter(({ content }) => content.kind === 'words'),
-      ],
-    }));
+  return lanesOfElements(review.elements);
 }
 
 export function elementName(key: ElementKey): string {

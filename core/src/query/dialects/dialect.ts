@@ -1,6 +1,6 @@
 /** A dialect: how one database wants a query written, and how it reads what is written. */
 import type { HeadingQuery, Query, SearchField, WordPattern } from '../model.js';
-import type { Names } from './naming.js';
+import type { Names } from './names.js';
 
 /** What a loss does to what is found; `same` holds as of the present release only. */
 export type Effect = 'widens' | 'narrows' | 'either' | 'same';

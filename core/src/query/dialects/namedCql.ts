@@ -3,7 +3,8 @@ import { cqlForm } from '../cql/form.js';
 import { parseCql } from '../cql/interpret.js';
 import type { DialectContext } from './dialect.js';
 import type { Form } from './form.js';
-import { NAMED, type DialectKind, type Known, type Names } from './naming.js';
+import { type DialectKind, type Known } from './naming.js';
+import { NAMED, type Names } from './names.js';
 import { precedenceCaution } from './reading.js';
 
 /** @param limitSet before the fields of limits, with its dot */

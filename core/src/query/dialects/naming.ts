@@ -2,21 +2,11 @@
  * A kind of dialect, and a dialect of that kind: two databases may write alike and call their fields otherwise, or have
  * less. So that any database can be described, a kind is made into a dialect with the names and the lacks of one.
  */
-import { SEARCH_FIELDS, type SearchField } from '../model.js';
+import type { SearchField } from '../model.js';
 import type { Abilities, Dialect, DialectContext, DialectResult } from './dialect.js';
 import type { Form } from './form.js';
+import type { Lack, Names } from './names.js';
 import { printIn } from './printing.js';
-
-/** What a database has names for, beside its limits. */
-export const NAMED = [...SEARCH_FIELDS, 'heading', 'year'] as const;
-export type Named = (typeof NAMED)[number];
-
-/** What a database calls each; null where it has no such thing. A name of no letters is not written. */
-export type Names = Readonly<Record<Named, string | null>>;
-
-/** What a database may lack that its kind has. */
-export const LACKS = ['endings', 'one letter', 'near', 'narrower', 'central', 'subheadings'] as const;
-export type Lack = (typeof LACKS)[number];
 
 /** A dialect told as data: plain JSON, so that it can be kept and sent. */
 export interface DialectDescription {

@@ -9,6 +9,7 @@ import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 import { RecordLists1800000000002 } from './recordLists.js';
 import { RunStates1800000000001 } from './runStates.js';
+import { UniquePositions1800000000003 } from './uniquePositions.js';
 
 export const MIGRATIONS = [
   FirstTables1790000000000,
@@ -21,4 +22,5 @@ export const MIGRATIONS = [
   LatestLines1800000000000,
   RunStates1800000000001,
   RecordLists1800000000002,
+  UniquePositions1800000000003,
 ];

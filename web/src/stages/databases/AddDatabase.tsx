@@ -87,7 +87,7 @@ function ByAddress() {
         </p>
       )}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}
-      {data !== undefined && !isLoading && <Found key={data.address} found={data} />}
+      {data !== undefined && <Found key={data.address} found={data} />}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import type { Rehearsal, RehearsedLine, TranslatedLine, Translation } from '@even-lantern/contract';
-import { screen, waitFor, within } from '@testing-library/react';
+import { act, screen, waitFor, within } from '@testing-library/react';
 import { Refusal, type Asked } from '../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { wordsContent } from '../concepts/headingContent.js';
@@ -193,7 +193,7 @@ test('side by side, arrows choose a line and one key copies its string for eithe
   const write = jest.spyOn(navigator.clipboard, 'writeText');
   await user.keyboard('{Alt>}c{/Alt}');
   expect(write).toHaveBeenLastCalledWith('words("3")');
-  rows.at(-1)?.focus();
+  act(() => rows.at(-1)?.focus());
   await user.keyboard('{ArrowUp}{ArrowUp}');
   expect(document.activeElement).toBe(rows[1]);
   await user.keyboard('{Alt>}{Shift>}c{/Shift}{/Alt}');

@@ -129,7 +129,7 @@ function ReadVocabulary() {
         {error !== undefined && !isLoading && wrongKind === null && (
           <ProblemNote problem={problemOf(error)}>Nothing was read in.</ProblemNote>
         )}
-        {data !== undefined && error === undefined && !isLoading && (
+        {data !== undefined && (
           <p>
             Read <b>{data.name}</b>: {counted(data.headings ?? 0, 'heading')}.{' '}
             {(data.imported?.notes.length ?? 0) === 0

@@ -6,7 +6,8 @@ import { SEARCH_FIELDS, type NearQuery, type Query, type SearchField, type Words
 import { printPhrase } from '../../phrase.js';
 import type { Abilities } from '../dialect.js';
 import { fourDigits, type Form } from '../form.js';
-import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known, type Names } from '../naming.js';
+import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known } from '../naming.js';
+import { type Names } from '../names.js';
 import {
   bareWordAt,
   distanceAt,

@@ -1,5 +1,5 @@
 /** Matching the indexes of a server to our fields. A proposal only: the person looks at it and confirms. */
-import { NAMED, type Named, type Names } from '../naming.js';
+import { NAMED, type Named, type Names } from '../names.js';
 
 export interface ServerIndex {
   /** with its context set before a dot, such as `dc.title` */

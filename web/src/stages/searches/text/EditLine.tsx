@@ -49,7 +49,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     if (next === text) return;
     setText(next);
     setProposed(null);
-    save({ text: next, language });
+    void save({ text: next, language });
   };
   const [convert, converting] = api.useConvertLineMutation();
   const [proposed, setProposed] = useState<Proposed | null>(null);
@@ -57,7 +57,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     setProposed(null);
     setLanguage(other);
     setText(said);
-    if (line.written !== null || said !== line.lanes?.[other]) save({ text: said, language: other });
+    if (line.written !== null || said !== line.lanes?.[other]) void save({ text: said, language: other });
   };
   /**
    * In the other language, as the server prints it with the database's whole vocabulary. What would be lost is shown
@@ -76,7 +76,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
   };
   const takeLanes = () => {
     const before = { text, language };
-    save({ text: null, language }, true);
+    void save({ text: null, language }, true);
     remember({ what: `took what the lanes give for L${line.number}`, undo: () => save(before, true) });
     onDone();
   };

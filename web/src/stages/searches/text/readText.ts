@@ -1,6 +1,7 @@
 /** Reading what is typed, as the database will read it. */
 import {
   childrenOf,
+  databaseContext,
   dialectFrom,
   headingByLabel,
   headingCalled,
@@ -39,13 +40,14 @@ export function readerFor(
   tree: VocabularyTree | null,
   language: 'own' | 'cql',
 ): Reader {
-  const context: DialectContext = { vocabulary: vocabulary?.id ?? null, limitFields: Object.keys(limits) };
-  const joins = tree !== null && reached === 'shipped';
   return {
     dialect: dialect === null ? null : dialectFrom(dialect),
-    context: joins
-      ? { ...context, headingFor: (words) => headingCalled(tree, words)?.label ?? null }
-      : context,
+    context: databaseContext({
+      vocabulary: vocabulary?.id ?? null,
+      limitFields: Object.keys(limits),
+      tree,
+      joinsHeadings: reached === 'shipped',
+    }),
     tree,
     language,
   };
