@@ -36,7 +36,7 @@ export function indexBench(size: number): Measurement[] {
   const add = (metric: string, value: number, unit: string, aim?: string) =>
     results.push(measured('index', metric, value, unit, aim));
 
-  let index: SearchIndex | null = null;
+  let index = null as SearchIndex | null;
   const buildMs = timed(() => (index = buildIndex(records)));
   if (index === null) throw new Error('no index');
   const built: SearchIndex = index;
