@@ -8,6 +8,7 @@ export * from './reviews.js';
 export * from './records.js';
 export * from './runs.js';
 export * from './vocabularies.js';
+export * from './files.js';
 export * from './lineTexts.js';
 export * from './translations.js';
 export * from './databaseChoices.js';

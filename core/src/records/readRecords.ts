@@ -19,36 +19,56 @@ export function recordFromXml(element: XmlElement): BibRecord | null {
   return element.name === 'dc' ? recordFromDublinCore(element) : null;
 }
 
+/** Gives every record of a file an accession, each only once, and tells of those that came twice. */
+export interface RecordNumbering {
+  /** @returns the record as it is kept; null where it is there already */
+  add(record: BibRecord): BibRecord | null;
+  troubles: readonly RecordTrouble[];
+}
+
+/** What is the same twice is kept once; what only has the number of another is known by what it says. */
+export function recordNumbering(): RecordNumbering {
+  /** what each accession stands for */
+  const known = new Map<string, string>();
+  const troubles: RecordTrouble[] = [];
+  return {
+    troubles,
+    add(record) {
+      const own = accessionFor(record);
+      const accession = record.accession === '' ? own : record.accession;
+      const there = known.get(accession);
+      if (there === own || (there !== undefined && known.get(own) === own)) {
+        troubles.push({ line: 1, message: `“${record.title}” came twice, and is kept once.` });
+        return null;
+      }
+      if (there === undefined) {
+        known.set(accession, own);
+        return { ...record, accession };
+      }
+      known.set(own, own);
+      const message = `“${record.title}” has the number ${accession} of another record. Both are kept.`;
+      troubles.push({ line: 1, message });
+      return { ...record, accession: own };
+    },
+  };
+}
+
+export const NO_RECORDS: RecordTrouble = {
+  line: 1,
+  message: 'The file holds no records. RIS, MODS and Dublin Core can be read.',
+};
+
 /**
- * Reads a file of records in RIS, MODS or Dublin Core. Every record has an accession afterwards, and each only once: what
- * is the same twice is kept once, and what only has the same number is known by what it says.
+ * Reads a file of records in RIS, MODS or Dublin Core. Every record has an accession afterwards, and each only once.
  * @returns the records, and what could not be read, or came twice, with its line where there is one
  */
 export function readRecords(text: string): ReadRecords {
   const format = RECORD_FORMATS.find(({ read }) => read?.recognises(text) === true);
   const { records, troubles } = format?.read?.records(text) ?? recordsFromXml(text);
-  const numbered = new Map<string, BibRecord>();
-  const told: RecordTrouble[] = [...troubles];
-  for (const record of records) {
-    const own = accessionFor(record);
-    const accession = record.accession === '' ? own : record.accession;
-    const known = numbered.get(accession);
-    if (known === undefined) numbered.set(accession, { ...record, accession });
-    else if (accessionFor(known) === own)
-      told.push({ line: 1, message: `“${record.title}” came twice, and is kept once.` });
-    else {
-      numbered.set(own, { ...record, accession: own });
-      told.push({
-        line: 1,
-        message: `“${record.title}” has the number ${accession} of another record. Both are kept.`,
-      });
-    }
-  }
-  if (numbered.size === 0 && told.length === 0) {
-    const message = 'The file holds no records. RIS, MODS and Dublin Core can be read.';
-    return { records: [], troubles: [{ line: 1, message }] };
-  }
-  return { records: [...numbered.values()], troubles: told };
+  const numbering = recordNumbering();
+  const numbered = records.flatMap((record) => numbering.add(record) ?? []);
+  const told = [...troubles, ...numbering.troubles];
+  return { records: numbered, troubles: numbered.length === 0 && told.length === 0 ? [NO_RECORDS] : told };
 }
 
 function recordsFromXml(text: string): ReadRecords {

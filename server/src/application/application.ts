@@ -1,6 +1,6 @@
 /** Puts the server together. */
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -27,6 +27,8 @@ import { RehearsalService } from '../databases/rehearsalService.js';
 import { DemoService } from '../demo/demoService.js';
 import { HealthController } from '../health/healthController.js';
 import { PeopleController, PeopleService, PersonPipe } from '../people/people.js';
+import { FilesController } from '../reading/filesController.js';
+import { IncomingFiles } from '../reading/incomingFiles.js';
 import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
 import { LanesController } from '../reviews/lanesController.js';
@@ -40,7 +42,7 @@ import { LineTextsService } from '../lines/lineTextsService.js';
 import { TranslationController } from '../translation/translationController.js';
 import { TranslationService } from '../translation/translationService.js';
 import { VocabulariesController } from '../vocabularies/vocabulariesController.js';
-import { PROGRAMS, VocabulariesService } from '../vocabularies/vocabulariesService.js';
+import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { openStore, Store } from '../store/store.js';
 import type { XmlReading } from '../reading/xmlReading.js';
 import { loopbackOnly } from './loopback.js';
@@ -81,6 +83,7 @@ class ApplicationModule {
   static with(
     store: Store,
     {
+      storePath,
       connectors,
       programs,
       privateAddresses = false,
@@ -108,11 +111,15 @@ class ApplicationModule {
         TranslationController,
         RunsController,
         RecordsController,
+        FilesController,
         HealthController,
       ],
       providers: [
         { provide: Store, useValue: store },
-        { provide: PROGRAMS, useValue: programs },
+        {
+          provide: IncomingFiles,
+          useFactory: () => new IncomingFiles(programs, join(dirname(storePath), 'incoming')),
+        },
         { provide: ADDED_SERVERS, useValue: { publicOnly: !privateAddresses, reading } },
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors, watchTimes) },
         AskingService,
@@ -161,7 +168,6 @@ export async function createApplication(options: ApplicationOptions): Promise<Ne
   );
   application.use(loopbackOnly);
   application.useBodyParser('json', { limit: '2mb' });
-  application.useBodyParser('text', { limit: '60mb' });
   application.setGlobalPrefix('api');
   application.useGlobalFilters(new ProblemFilter());
   application.enableShutdownHooks();

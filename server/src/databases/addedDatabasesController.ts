@@ -1,4 +1,5 @@
-import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Query, Req } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   askedStringSchema,
@@ -11,8 +12,8 @@ import {
   type NewDatabase,
   type Person,
 } from '@even-lantern/contract';
+import type { Request } from 'express';
 import { bodyOf } from '../application/openApi.js';
-import { badInput } from '../application/problem.js';
 import { Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { AddedDatabasesService } from './addedDatabasesService.js';
@@ -97,12 +98,10 @@ export class AddedDatabasesController {
   give(
     @Param('id') id: string,
     @Param('answer') answer: string,
-    @Body() file: unknown,
+    @Req() request: Request,
+    @Query('job') job: string | undefined,
     @Actor() _person: Person,
   ) {
-    if (typeof file !== 'string' || file.trim() === '') {
-      throw badInput([{ path: 'file', message: 'The file is empty, or it is not text.' }]);
-    }
-    return this.added.give(id, answer, file);
+    return this.added.give(id, answer, request, String(job ?? randomUUID()));
   }
 }

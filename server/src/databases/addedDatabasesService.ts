@@ -1,6 +1,9 @@
 import { randomUUID } from 'node:crypto';
+import { createReadStream } from 'node:fs';
+import { createInterface } from 'node:readline';
+import type { Readable } from 'node:stream';
 import { Inject, Injectable, Logger, type OnModuleInit } from '@nestjs/common';
-import { dialectFrom, readRecords, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
+import { dialectFrom, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
 import type {
   EnteredCount,
   ExploredServer,
@@ -24,6 +27,8 @@ import { handConnector, handKey, type HandDatabase } from './handConnector.js';
 import { exploreServer } from './sru/explorer.js';
 import { sruConnector } from './sru/connector.js';
 import type { SruOptions } from './sru/calls.js';
+import { IncomingFiles } from '../reading/incomingFiles.js';
+import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
 
 /** How servers that people add are called. */
@@ -32,8 +37,8 @@ export const ADDED_SERVERS = Symbol('added servers');
 /** What is kept of an added database. */
 type KeptDatabase = Described<NewSruDatabase> | HandDatabase;
 
-/** Rows of records inserted in one statement. */
-const BATCH = 200;
+/** Rows of records that are held before they are inserted. */
+const BATCH = 400;
 
 /** Databases that people add: SRU servers by their address, and databases that they ask by hand. */
 @Injectable()
@@ -49,6 +54,7 @@ export class AddedDatabasesService implements OnModuleInit {
     private readonly vocabularies: VocabulariesService,
     private readonly people: PeopleService,
     private readonly events: DatabaseEventsService,
+    private readonly files: IncomingFiles,
     @Inject(ADDED_SERVERS) private readonly options: Partial<SruOptions>,
   ) {}
 
@@ -199,33 +205,35 @@ export class AddedDatabasesService implements OnModuleInit {
    * Takes an exported file for a string. Several files add up; a record that is there already stays as it is.
    * @param meaning the id of the answer for the string
    */
-  async give(id: string, meaning: string, file: string): Promise<GivenRecords> {
+  async give(id: string, meaning: string, source: Readable, job: string): Promise<GivenRecords> {
     if (!this.byHand.has(id)) throw notFound(`The database “${id}” that is asked by hand`);
-    const { records, troubles } = readRecords(file);
-    if (records.length === 0) {
-      throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
-    }
-    return this.store.write(async (manager) => {
-      const there = await manager.find(HandRecordRow, {
-        where: { database: id, meaning },
-        select: { accession: true },
-      });
-      const known = new Set(there.map(({ accession }) => accession));
-      const rows = records
-        .filter(({ accession }) => !known.has(accession))
-        .map((record, i) => ({
-          id: randomUUID(),
-          database: id,
-          meaning,
-          position: there.length + i + 1,
-          accession: record.accession,
-          record: JSON.stringify(record),
-        }));
-      for (let i = 0; i < rows.length; i += BATCH) {
-        await manager.insert(HandRecordRow, rows.slice(i, i + BATCH));
+    return this.files.records(source, job, (path, { records, troubles }, kept) => {
+      if (records === 0) {
+        throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
       }
-      const total = there.length + rows.length;
-      return { read: records.length, added: rows.length, total, troubles };
+      return this.store.write(async (manager) => {
+        const there = await manager.find(HandRecordRow, {
+          where: { database: id, meaning },
+          select: { accession: true },
+        });
+        const known = new Set(there.map(({ accession }) => accession));
+        let total = there.length;
+        const rows: HandRecordRow[] = [];
+        const flush = async () => {
+          await inBatches(rows.splice(0), (batch) => manager.insert(HandRecordRow, batch));
+          kept(total - there.length);
+        };
+        for await (const line of createInterface({ input: createReadStream(path) })) {
+          const { accession } = JSON.parse(line) as BibRecord;
+          if (known.has(accession)) continue;
+          known.add(accession);
+          total += 1;
+          rows.push({ id: randomUUID(), database: id, meaning, position: total, accession, record: line });
+          if (rows.length >= BATCH) await flush();
+        }
+        await flush();
+        return { read: records, added: total - there.length, total, troubles };
+      });
     });
   }
 

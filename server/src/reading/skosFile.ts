@@ -1,7 +1,7 @@
-/** Reads a SKOS file in a worker thread, so that a large one holds nobody up. Loaded by path, not imported. */
-import { createReadStream } from 'node:fs';
-import { readFile } from 'node:fs/promises';
+/** Reads SKOS, piece by piece where the format lets it. */
+import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { text as textOf } from 'node:stream/consumers';
 import {
   notTurtle,
   skosCollector,
@@ -13,17 +13,17 @@ import type { VocabularyFormat } from '@even-lantern/contract';
 import jsonld from 'jsonld';
 import { StreamParser } from 'n3';
 
-export interface SkosFile {
-  path: string;
-  format: VocabularyFormat;
-}
+/** No name and no note is as long as this, in characters; one that is makes everything after it slow. */
+const LONGEST_TEXT = 100_000;
+/** So much without a single statement is no Turtle. */
+const MOST_BETWEEN = 8_000_000;
 
 /** @returns the vocabulary, or what is wrong with the file */
-export default async function readSkosFile({ path, format }: SkosFile): Promise<SkosResult> {
+export async function readSkosFile(source: Readable, format: VocabularyFormat): Promise<SkosResult> {
   const collector = skosCollector();
   try {
-    if (format === 'text/turtle') await readTurtle(path, collector);
-    else await readJsonLd(path, collector);
+    if (format === 'text/turtle') await readTurtle(source, collector);
+    else await readJsonLd(source, collector);
   } catch (error) {
     const wrong = error instanceof Error ? error : new Error(String(error));
     return format === 'text/turtle' ? notTurtle(wrong) : notJsonLd(wrong);
@@ -32,16 +32,37 @@ export default async function readSkosFile({ path, format }: SkosFile): Promise<
 }
 
 /** Statement by statement: none but those of use are held. */
-async function readTurtle(path: string, collector: SkosCollector): Promise<void> {
+async function readTurtle(source: Readable, collector: SkosCollector): Promise<void> {
   const parser = new StreamParser({ format: 'text/turtle', factory: TURTLE_TERMS });
-  parser.on('data', collector.add);
-  await pipeline(createReadStream(path), parser);
+  let since = 0;
+  parser.on('data', (quad: JsonLdQuad) => {
+    since = 0;
+    if (quad.object.value.length > LONGEST_TEXT) {
+      throw new Error(`A text has more than ${LONGEST_TEXT} characters.`);
+    }
+    collector.add(quad);
+  });
+  await pipeline(
+    source,
+    async function* bounded(chunks: AsyncIterable<Buffer>) {
+      for await (const chunk of chunks) {
+        since += chunk.length;
+        if (since > MOST_BETWEEN) {
+          throw new Error(
+            `There are more than ${MOST_BETWEEN / 1e6} MB without a statement: a text or a line is too long.`,
+          );
+        }
+        yield chunk;
+      }
+    },
+    parser,
+  );
 }
 
 type JsonLdQuad = Parameters<SkosCollector['add']>[0];
 
-async function readJsonLd(path: string, collector: SkosCollector): Promise<void> {
-  const document = JSON.parse(await readFile(path, 'utf8')) as jsonld.JsonLdDocument;
+async function readJsonLd(source: Readable, collector: SkosCollector): Promise<void> {
+  const document = JSON.parse(await textOf(source)) as jsonld.JsonLdDocument;
   const statements = (await jsonld.toRDF(document, { documentLoader: refuse })) as JsonLdQuad[];
   statements.forEach(collector.add);
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { Controller, Get, Header, Headers, Param, Post, Query, Req } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { vocabularyToJsonLd, vocabularyToTurtle } from '@even-lantern/core';
@@ -48,6 +49,7 @@ export class VocabulariesController {
     @Req() request: Request,
     @Headers('content-type') type: string | undefined,
     @Query('file') file: string | undefined,
+    @Query('job') job: string | undefined,
     @Actor() person: Person,
   ) {
     const format = VOCABULARY_FORMATS.find((each) => type?.split(';')[0]?.trim().toLowerCase() === each);
@@ -55,6 +57,6 @@ export class VocabulariesController {
       const message = 'A vocabulary is read from SKOS in Turtle (.ttl) or JSON-LD (.jsonld).';
       throw badInput([{ path: 'content-type', message }]);
     }
-    return this.vocabularies.import(request, format, String(file ?? ''), person);
+    return this.vocabularies.import(request, format, String(file ?? ''), String(job ?? randomUUID()), person);
   }
 }

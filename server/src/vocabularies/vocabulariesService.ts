@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
-import { Inject, Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { treeOf, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { IsNull } from 'typeorm';
@@ -8,18 +8,14 @@ import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedVocabularyRow, TermRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';
-import { skosReading, type SkosReading } from '../reading/skosReading.js';
+import { IncomingFiles } from '../reading/incomingFiles.js';
 import { Store } from '../store/store.js';
 
 const NAMED = 5;
 
-/** Names the folder of the server's compiled programs among what is provided. */
-export const PROGRAMS = Symbol('programs');
-
 /** All vocabularies: those that databases serve, and those read from files. */
 @Injectable()
-export class VocabulariesService implements OnApplicationShutdown {
-  private readonly skos: SkosReading;
+export class VocabulariesService {
   /** imported ones by row, since reading a large one back takes a while */
   private readonly imported = new Map<string, Vocabulary>();
 
@@ -27,14 +23,8 @@ export class VocabulariesService implements OnApplicationShutdown {
     private readonly store: Store,
     private readonly databases: DatabasesService,
     private readonly people: PeopleService,
-    @Inject(PROGRAMS) programs: string,
-  ) {
-    this.skos = skosReading(programs);
-  }
-
-  onApplicationShutdown(): Promise<void> {
-    return this.skos.close();
-  }
+    private readonly files: IncomingFiles,
+  ) {}
 
   async list(): Promise<VocabularySummary[]> {
     const served = new Map<string, VocabularySummary>();
@@ -86,14 +76,16 @@ export class VocabulariesService implements OnApplicationShutdown {
    * Reads a vocabulary from a file. One of the same id takes the place of the earlier one, and headings that are
    * gone are told, with where they are still used.
    * @param fileName names a vocabulary that does not name itself
+   * @param job names the reading, for those who watch it
    */
   async import(
     source: Readable,
     format: VocabularyFormat,
     fileName: string,
+    job: string,
     person: Person,
   ): Promise<VocabularySummary> {
-    const read = await this.skos.read(source, format);
+    const read = await this.files.vocabulary(source, format, job);
     if (!read.ok) {
       const path = read.line === null ? 'file' : `line ${read.line}`;
       throw badInput([{ path, message: read.message }]);

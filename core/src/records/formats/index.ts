@@ -24,3 +24,4 @@ export type { ReadRecords, RecordFormat, RecordSource, RecordTrouble } from './f
 export { MODS } from './mods.js';
 export { pageRange, pagesOf } from './pages.js';
 export { RIS } from './ris.js';
+export { risCollector, type RisCollector } from './risReader.js';

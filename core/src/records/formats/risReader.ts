@@ -23,54 +23,87 @@ interface Field {
   value: string;
 }
 
+/** More than these are counted, not listed: a file that is no RIS at all has as many as it has lines. */
+const MOST_TROUBLES = 200;
+
+/** Reads RIS line by line, so that a large file need not be held. */
+export interface RisCollector {
+  /** @returns the record that the line ends, if it ends one that can be kept */
+  line(text: string): BibRecord | null;
+  /** @returns the record that was open, if any, and all that was not understood, by line */
+  end(): { record: BibRecord | null; troubles: RecordTrouble[] };
+}
+
+export function risCollector(): RisCollector {
+  const troubles: RecordTrouble[] = [];
+  const unknown = new Map<string, { line: number; times: number }>();
+  let unlisted = 0;
+  let fields: Field[] = [];
+  let begun = 0;
+  let number = 0;
+  const trouble = (line: number, message: string) => {
+    if (troubles.length < MOST_TROUBLES) troubles.push({ line, message });
+    else unlisted += 1;
+  };
+  const close = (): BibRecord | null => {
+    if (fields.length === 0) return null;
+    const record = recordOf(fields);
+    fields = [];
+    if (record.title !== '') return record;
+    trouble(begun, 'The record has no title.');
+    return null;
+  };
+  return {
+    line(raw) {
+      number += 1;
+      const line = (number === 1 ? raw.replace(/^\uFEFF/, '') : raw).trimEnd();
+      if (line === '') return null;
+      const match = LINE.exec(line);
+      if (match === null) {
+        // A value goes on in the next line where a program has broken it.
+        const last = fields.at(-1);
+        if (last !== undefined) last.value = `${last.value} ${line.trim()}`.trim();
+        else trouble(number, 'The line begins with no tag such as “TI  - ”.');
+        return null;
+      }
+      const [, tag = '', value = ''] = match;
+      const ended = tag === 'ER' || tag === 'TY' ? close() : null;
+      if (tag === 'ER') return ended;
+      if (!TAKEN.has(tag) && !OF_THE_STANDARD.test(tag)) {
+        const known = unknown.get(tag);
+        if (known === undefined) unknown.set(tag, { line: number, times: 1 });
+        else known.times += 1;
+      }
+      if (fields.length === 0) begun = number;
+      fields.push({ tag, value: value.trim() });
+      return ended;
+    },
+    end() {
+      const record = close();
+      for (const [tag, { line, times }] of unknown) {
+        const more = times === 1 ? '' : `, and ${times - 1} more like it`;
+        trouble(line, `The tag ${tag} is not known; its line is left out${more}.`);
+      }
+      troubles.sort((a, b) => a.line - b.line);
+      if (unlisted > 0) troubles.push({ line: number, message: `And ${unlisted} more.` });
+      return { record, troubles };
+    },
+  };
+}
+
 /**
  * Reads RIS. What is not understood is told with its line; a record without a title is told, not kept.
  * @returns the records in their order, those without an accession with an empty one
  */
 export function recordsFromRis(text: string): ReadRecords {
+  const collector = risCollector();
   const records: BibRecord[] = [];
-  const troubles: RecordTrouble[] = [];
-  const unknown = new Map<string, { line: number; times: number }>();
-  let fields: Field[] = [];
-  let begun = 0;
-  const close = () => {
-    if (fields.length === 0) return;
-    const record = recordOf(fields);
-    if (record.title === '') troubles.push({ line: begun, message: 'The record has no title.' });
-    else records.push(record);
-    fields = [];
-  };
-  for (const [i, raw] of text
-    .replace(/^\uFEFF/, '')
-    .split(/\r\n|\n|\r/)
-    .entries()) {
-    const line = raw.trimEnd();
-    if (line === '') continue;
-    const match = LINE.exec(line);
-    const last = fields.at(-1);
-    if (match === null) {
-      // A value goes on in the next line where a program has broken it.
-      if (last !== undefined) last.value = `${last.value} ${line.trim()}`.trim();
-      else troubles.push({ line: i + 1, message: 'The line begins with no tag such as “TI  - ”.' });
-      continue;
-    }
-    const [, tag = '', value = ''] = match;
-    if (tag === 'ER' || tag === 'TY') close();
-    if (tag === 'ER') continue;
-    if (!TAKEN.has(tag) && !OF_THE_STANDARD.test(tag)) {
-      const known = unknown.get(tag);
-      if (known === undefined) unknown.set(tag, { line: i + 1, times: 1 });
-      else known.times += 1;
-    }
-    if (fields.length === 0) begun = i + 1;
-    fields.push({ tag, value: value.trim() });
+  for (const line of text.split(/\r\n|\n|\r/)) {
+    const record = collector.line(line);
+    if (record !== null) records.push(record);
   }
-  close();
-  for (const [tag, { line, times }] of unknown) {
-    const more = times === 1 ? '' : `, and ${times - 1} more like it`;
-    troubles.push({ line, message: `The tag ${tag} is not known; its line is left out${more}.` });
-  }
-  return { records, troubles: troubles.sort((a, b) => a.line - b.line) };
+  const { record, troubles } = collector.end();
+  return { records: record === null ? records : [...records, record], troubles };
 }
 
 function recordOf(fields: readonly Field[]): BibRecord {

@@ -1,0 +1,198 @@
+/**
+ * Files that people send: kept aside, read in a worker thread within bounds of time and memory, and thrown away. Whoever
+ * sent one can see how far it is, and stop it. Files that a crash left are removed at the next start.
+ */
+import { randomUUID } from 'node:crypto';
+import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { Transform, type Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { MessageChannel } from 'node:worker_threads';
+import type { OnApplicationShutdown } from '@nestjs/common';
+import type { FileProgress, VocabularyFormat } from '@even-lantern/contract';
+import type { SkosResult } from '@even-lantern/core';
+import { Piscina } from 'piscina';
+import { BehaviorSubject, type Observable } from 'rxjs';
+import { badInput, conflict, notFound } from '../application/problem.js';
+import type { FileRead, FileTask, RecordsRead } from './fileTask.js';
+
+const MOST_BYTES = 400_000_000;
+/** Of text that is read by lines. */
+const LONGEST_LINE = 10_000_000;
+const MOST_MS = 600_000;
+const MOST_MEMORY_MB = 900;
+const IDLE_MS = 5000;
+const NEWLINE = 10;
+
+interface Job {
+  progress: BehaviorSubject<FileProgress>;
+  stop: AbortController;
+}
+
+export class IncomingFiles implements OnApplicationShutdown {
+  private readonly jobs = new Map<string, Job>();
+  private readonly pool: Piscina<FileTask, FileRead>;
+
+  /**
+   * @param programs the folder of the server's compiled programs, where the worker's lies
+   * @param folder where files are kept while they are read; emptied
+   */
+  constructor(
+    programs: string,
+    private readonly folder: string,
+  ) {
+    rmSync(folder, { recursive: true, force: true });
+    this.pool = new Piscina<FileTask, FileRead>({
+      filename: join(programs, 'reading', 'fileTask.js'),
+      maxThreads: 1,
+      minThreads: 0,
+      idleTimeout: IDLE_MS,
+      resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
+    });
+  }
+
+  onApplicationShutdown(): Promise<void> {
+    for (const { stop } of this.jobs.values()) stop.abort('the application stopped');
+    return this.pool.destroy();
+  }
+
+  /** How far a file is. */
+  progress(id: string): Observable<FileProgress> {
+    return this.jobOf(id).progress;
+  }
+
+  stop(id: string): void {
+    this.jobOf(id).stop.abort('stopped by the person who sent it');
+  }
+
+  /** @returns the vocabulary, or what is wrong with the file */
+  async vocabulary(source: Readable, format: VocabularyFormat, job: string): Promise<SkosResult> {
+    const byLines = format === 'text/turtle';
+    return this.within(source, job, byLines, async (path, read) => {
+      const answer = await read((progress) => ({ kind: 'vocabulary', path, format, progress }));
+      if (answer.kind !== 'vocabulary') throw new Error('another kind of file was read');
+      return answer.result;
+    });
+  }
+
+  /**
+   * Reads a file of records.
+   * @param use is given the file in which they stand one to a line; it is thrown away when that ends
+   */
+  async records<T>(
+    source: Readable,
+    job: string,
+    use: (path: string, read: RecordsRead, kept: (records: number) => void) => Promise<T>,
+  ): Promise<T> {
+    return this.within(source, job, false, async (path, read, progress) => {
+      const into = `${path}.records`;
+      try {
+        const answer = await read((port) => ({ kind: 'records', path, into, progress: port }));
+        if (answer.kind !== 'records') throw new Error('another kind of file was read');
+        return await use(into, answer, (records) =>
+          progress.next({ ...progress.value, phase: 'keeping', records }),
+        );
+      } finally {
+        await rm(into, { force: true });
+      }
+    });
+  }
+
+  private async within<T>(
+    source: Readable,
+    id: string,
+    byLines: boolean,
+    use: (
+      path: string,
+      read: (task: (progress: MessageChannel['port1']) => FileTask) => Promise<FileRead>,
+      progress: BehaviorSubject<FileProgress>,
+    ) => Promise<T>,
+  ): Promise<T> {
+    if (this.jobs.has(id)) throw conflict('This file is being read already.', 'Wait for it, or stop it.');
+    mkdirSync(this.folder, { recursive: true });
+    const path = join(this.folder, randomUUID());
+    const progress = new BehaviorSubject<FileProgress>({
+      phase: 'sending',
+      bytes: 0,
+      total: null,
+      records: 0,
+    });
+    const stop = new AbortController();
+    this.jobs.set(id, { progress, stop });
+    const ends = AbortSignal.any([stop.signal, AbortSignal.timeout(MOST_MS)]);
+    try {
+      const total = await this.keep(source, path, byLines, progress, stop.signal);
+      progress.next({ ...progress.value, phase: 'reading', bytes: 0, total });
+      return await use(path, (task) => this.read(task, progress, ends), progress);
+    } catch (error) {
+      if (stop.signal.aborted)
+        throw conflict(`The file was not read: ${String(stop.signal.reason)}.`, 'Nothing of it was kept.');
+      throw error;
+    } finally {
+      this.jobs.delete(id);
+      progress.complete();
+      await rm(path, { force: true });
+    }
+  }
+
+  private async read(
+    task: (progress: MessageChannel['port1']) => FileTask,
+    progress: BehaviorSubject<FileProgress>,
+    signal: AbortSignal,
+  ): Promise<FileRead> {
+    const { port1, port2 } = new MessageChannel();
+    port1.on('message', (bytes: number) => progress.next({ ...progress.value, bytes }));
+    try {
+      const given = task(port2);
+      return await this.pool.run(given, { signal, transferList: [port2] });
+    } catch (error) {
+      const code = error instanceof Error && 'code' in error ? error.code : null;
+      const why = signal.aborted
+        ? `It takes more than ${MOST_MS / 60_000} minutes to read.`
+        : code === 'ERR_WORKER_OUT_OF_MEMORY'
+          ? `It takes more than ${MOST_MEMORY_MB} MB of memory to read. Split it, or leave out what is not needed.`
+          : null;
+      if (why === null) throw error;
+      throw badInput([{ path: 'file', message: why }]);
+    } finally {
+      port1.close();
+    }
+  }
+
+  /** Keeps a file as it comes. What is too large is swallowed to its end, so that whoever sends it is answered. */
+  private async keep(
+    source: Readable,
+    path: string,
+    byLines: boolean,
+    progress: BehaviorSubject<FileProgress>,
+    signal: AbortSignal,
+  ): Promise<number> {
+    let bytes = 0;
+    let line = 0;
+    let refused: string | null = null;
+    const through = new Transform({
+      transform(chunk: Buffer, _encoding, done) {
+        bytes += chunk.length;
+        const end = chunk.lastIndexOf(NEWLINE);
+        line = end < 0 ? line + chunk.length : chunk.length - end - 1;
+        if (bytes > MOST_BYTES)
+          refused ??= `This file is larger than ${MOST_BYTES / 1e6} MB. Leave out what is not needed, or split it.`;
+        if (byLines && line > LONGEST_LINE)
+          refused ??= `A line of this file is longer than ${LONGEST_LINE / 1e6} MB.`;
+        progress.next({ ...progress.value, bytes });
+        if (refused === null) done(null, chunk);
+        else done();
+      },
+    });
+    await pipeline(source, through, createWriteStream(path), { signal });
+    if (refused !== null) throw badInput([{ path: 'file', message: refused }]);
+    return bytes;
+  }
+
+  private jobOf(id: string): Job {
+    const job = this.jobs.get(id);
+    if (job === undefined) throw notFound('This file');
+    return job;
+  }
+}
