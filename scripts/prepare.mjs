@@ -1,5 +1,5 @@
 // What every command needs first: the right Node, the packages, the built programs, and for tests a browser.
-import { execFileSync, spawnSync } from 'node:child_process';
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -15,6 +15,21 @@ export function run(command, args, options = {}) {
     process.exit(1);
   }
   if (status !== 0) process.exit(status ?? 1);
+}
+
+/** Starts a command beside what goes on here; the promise ends the process when the command fails. */
+export function runBeside(command, args) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: 'inherit' });
+    child.once('error', (error) => {
+      console.error(`${command} cannot be run: ${error.message}`);
+      process.exit(1);
+    });
+    child.once('exit', (status) => {
+      if (status !== 0) process.exit(status ?? 1);
+      done();
+    });
+  });
 }
 
 /** Installs the packages when the lock file is newer than what is installed. */

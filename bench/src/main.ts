@@ -1,6 +1,7 @@
 /** npm run bench [-- name] [-- --json] [-- --size=n] */
 import { crosswalkBench } from './crosswalkBench.js';
 import { dialectsBench } from './dialectsBench.js';
+import { filesBench } from './filesBench.js';
 import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
@@ -23,6 +24,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   dialects: dialectsBench,
   skos: skosBench,
   rehearse: rehearseBench,
+  files: filesBench,
   review: () => reviewBench(size),
   million: () => millionBench(sizeGiven ?? 1_000_000),
 };

@@ -14,7 +14,7 @@ import type {
   Person,
   SaidOfDatabase,
 } from '@even-lantern/contract';
-import { IsNull, type EntityManager } from 'typeorm';
+import { In, IsNull, type EntityManager } from 'typeorm';
 import { badInput, conflict, databaseTrouble, notFound } from '../application/problem.js';
 import { AddedDatabaseRow, HandCountRow, HandRecordRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';
@@ -37,8 +37,8 @@ export const ADDED_SERVERS = Symbol('added servers');
 /** What is kept of an added database. */
 type KeptDatabase = Described<NewSruDatabase> | HandDatabase;
 
-/** Rows of records that are held before they are inserted. */
-const BATCH = 400;
+/** Records that are kept in one change. */
+const BATCH = 100;
 
 /** Databases that people add: SRU servers by their address, and databases that they ask by hand. */
 @Injectable()
@@ -207,33 +207,47 @@ export class AddedDatabasesService implements OnModuleInit {
    */
   async give(id: string, meaning: string, source: Readable, job: string): Promise<GivenRecords> {
     if (!this.byHand.has(id)) throw notFound(`The database “${id}” that is asked by hand`);
-    return this.files.records(source, job, (path, { records, troubles }, kept) => {
+    return this.files.records(source, job, async (path, { records, troubles }, kept, signal) => {
       if (records === 0) {
         throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
       }
-      return this.store.write(async (manager) => {
-        const there = await manager.find(HandRecordRow, {
-          where: { database: id, meaning },
-          select: { accession: true },
-        });
-        const known = new Set(there.map(({ accession }) => accession));
-        let total = there.length;
-        const rows: HandRecordRow[] = [];
-        const flush = async () => {
-          await inBatches(rows.splice(0), (batch) => manager.insert(HandRecordRow, batch));
-          kept(total - there.length);
-        };
-        for await (const line of createInterface({ input: createReadStream(path) })) {
-          const { accession } = JSON.parse(line) as BibRecord;
-          if (known.has(accession)) continue;
-          known.add(accession);
-          total += 1;
-          rows.push({ id: randomUUID(), database: id, meaning, position: total, accession, record: line });
-          if (rows.length >= BATCH) await flush();
+      // So many at a time, so that a large file holds up nobody else; what a stopped one has brought is taken out again.
+      const added: string[] = [];
+      try {
+        for await (const batch of linesOf(path)) {
+          signal.throwIfAborted();
+          added.push(...(await this.keepGiven(id, meaning, batch)));
+          kept(added.length);
         }
-        await flush();
-        return { read: records, added: total - there.length, total, troubles };
+      } catch (error) {
+        await inBatches(added, (ids) =>
+          this.store.write((manager) => manager.delete(HandRecordRow, { id: In(ids) })),
+        );
+        throw error;
+      }
+      const total = await this.store.read.countBy(HandRecordRow, { database: id, meaning });
+      return { read: records, added: added.length, total, troubles };
+    });
+  }
+
+  /** @param lines records as JSON @returns the ids of those that were not there */
+  private keepGiven(database: string, meaning: string, lines: readonly string[]): Promise<string[]> {
+    return this.store.write(async (manager) => {
+      const given = lines.map((record) => ({
+        record,
+        accession: (JSON.parse(record) as BibRecord).accession,
+      }));
+      const there = await manager.find(HandRecordRow, {
+        where: { database, meaning, accession: In(given.map(({ accession }) => accession)) },
+        select: { accession: true },
       });
+      const known = new Set(there.map(({ accession }) => accession));
+      const last = (await manager.maximum(HandRecordRow, 'position', { database, meaning })) ?? 0;
+      const rows = given
+        .filter(({ accession }) => !known.has(accession))
+        .map((each, i) => ({ id: randomUUID(), database, meaning, position: last + i + 1, ...each }));
+      await inBatches(rows, (batch) => manager.insert(HandRecordRow, batch));
+      return rows.map((row) => row.id);
     });
   }
 
@@ -343,6 +357,18 @@ function setAside(): DatabaseConnector {
     vocabulary: cannot,
     advance: cannot,
   };
+}
+
+/** The lines of a file, so many at a time. */
+async function* linesOf(path: string): AsyncGenerator<string[]> {
+  let batch: string[] = [];
+  for await (const line of createInterface({ input: createReadStream(path) })) {
+    batch.push(line);
+    if (batch.length < BATCH) continue;
+    yield batch;
+    batch = [];
+  }
+  if (batch.length > 0) yield batch;
 }
 
 function saidOf(id: string, { vocabulary, ...others }: KeptDatabase): SaidOfDatabase {

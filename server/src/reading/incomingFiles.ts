@@ -83,16 +83,20 @@ export class IncomingFiles implements OnApplicationShutdown {
   async records<T>(
     source: Readable,
     job: string,
-    use: (path: string, read: RecordsRead, kept: (records: number) => void) => Promise<T>,
+    use: (
+      path: string,
+      read: RecordsRead,
+      kept: (records: number) => void,
+      signal: AbortSignal,
+    ) => Promise<T>,
   ): Promise<T> {
-    return this.within(source, job, false, async (path, read, progress) => {
+    return this.within(source, job, false, async (path, read, progress, signal) => {
       const into = `${path}.records`;
       try {
         const answer = await read((port) => ({ kind: 'records', path, into, progress: port }));
         if (answer.kind !== 'records') throw new Error('another kind of file was read');
-        return await use(into, answer, (records) =>
-          progress.next({ ...progress.value, phase: 'keeping', records }),
-        );
+        const kept = (records: number) => progress.next({ ...progress.value, phase: 'keeping', records });
+        return await use(into, answer, kept, signal);
       } finally {
         await rm(into, { force: true });
       }
@@ -107,6 +111,7 @@ export class IncomingFiles implements OnApplicationShutdown {
       path: string,
       read: (task: (progress: MessageChannel['port1']) => FileTask) => Promise<FileRead>,
       progress: BehaviorSubject<FileProgress>,
+      signal: AbortSignal,
     ) => Promise<T>,
   ): Promise<T> {
     if (this.jobs.has(id)) throw conflict('This file is being read already.', 'Wait for it, or stop it.');
@@ -124,7 +129,7 @@ export class IncomingFiles implements OnApplicationShutdown {
     try {
       const total = await this.keep(source, path, byLines, progress, stop.signal);
       progress.next({ ...progress.value, phase: 'reading', bytes: 0, total });
-      return await use(path, (task) => this.read(task, progress, ends), progress);
+      return await use(path, (task) => this.read(task, progress, ends), progress, ends);
     } catch (error) {
       if (stop.signal.aborted)
         throw conflict(`The file was not read: ${String(stop.signal.reason)}.`, 'Nothing of it was kept.');
@@ -170,23 +175,26 @@ export class IncomingFiles implements OnApplicationShutdown {
   ): Promise<number> {
     let bytes = 0;
     let line = 0;
-    let refused: string | null = null;
+    const refused: string[] = [];
     const through = new Transform({
       transform(chunk: Buffer, _encoding, done) {
         bytes += chunk.length;
         const end = chunk.lastIndexOf(NEWLINE);
         line = end < 0 ? line + chunk.length : chunk.length - end - 1;
-        if (bytes > MOST_BYTES)
-          refused ??= `This file is larger than ${MOST_BYTES / 1e6} MB. Leave out what is not needed, or split it.`;
-        if (byLines && line > LONGEST_LINE)
-          refused ??= `A line of this file is longer than ${LONGEST_LINE / 1e6} MB.`;
+        if (refused.length === 0 && bytes > MOST_BYTES)
+          refused.push(
+            `This file is larger than ${MOST_BYTES / 1e6} MB. Leave out what is not needed, or split it.`,
+          );
+        if (refused.length === 0 && byLines && line > LONGEST_LINE)
+          refused.push(`A line of this file is longer than ${LONGEST_LINE / 1e6} MB.`);
         progress.next({ ...progress.value, bytes });
-        if (refused === null) done(null, chunk);
+        if (refused.length === 0) done(null, chunk);
         else done();
       },
     });
     await pipeline(source, through, createWriteStream(path), { signal });
-    if (refused !== null) throw badInput([{ path: 'file', message: refused }]);
+    const [message] = refused;
+    if (message !== undefined) throw badInput([{ path: 'file', message }]);
     return bytes;
   }
 

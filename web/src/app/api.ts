@@ -6,6 +6,7 @@ import {
   type ChoiceChange,
   type ConvertedText,
   type DatabaseChoice,
+  type DatabaseEvent,
   type DatabaseList,
   type DatabaseProfile,
   type Decided,
@@ -164,10 +165,20 @@ export const api = createApi({
       query: (id) => `vocabularies/${encodeURIComponent(id)}`,
       providesTags: (_result, _error, id) => [{ type: 'Vocabularies', id }],
     }),
-    importVocabulary: build.mutation<VocabularySummary, { file: File; format: VocabularyFormat }>({
-      query: ({ file, format }) => ({
+    stopFile: build.mutation<null, string>({
+      query: (job) => ({ url: `files/${job}/stop`, method: 'POST' }),
+    }),
+    databaseEvents: build.query<DatabaseEvent[], string>({
+      query: (id) => `databases/${id}/events`,
+      providesTags: ['Databases'],
+    }),
+    importVocabulary: build.mutation<
+      VocabularySummary,
+      { file: File; format: VocabularyFormat; job: string }
+    >({
+      query: ({ file, format, job }) => ({
         url: 'vocabularies',
-        params: { file: file.name },
+        params: { file: file.name, job },
         method: 'POST',
         body: file,
         headers: { 'Content-Type': format },
@@ -299,9 +310,10 @@ export const api = createApi({
       query: ({ database, count }) => ({ url: `databases/${database}/answers`, method: 'PUT', body: count }),
       invalidatesTags: (_result, error) => (error ? [] : ['Answers', 'Counts']),
     }),
-    giveRecords: build.mutation<GivenRecords, { database: string; answer: string; file: File }>({
-      query: ({ database, answer, file }) => ({
+    giveRecords: build.mutation<GivenRecords, { database: string; answer: string; file: File; job: string }>({
+      query: ({ database, answer, file, job }) => ({
         url: `databases/${database}/answers/${answer}/records`,
+        params: { job },
         method: 'POST',
         body: file,
         headers: { 'Content-Type': 'text/plain' },

@@ -64,22 +64,13 @@ test('a number of records that cannot be is told, not taken', async () => {
   await expect(sruConnector(address).count('x')).rejects.toThrow('cannot be, of 400 digits');
 });
 
-test('an answer of millions of empty elements is refused in a moment, and nobody else waits for it', async () => {
+test('an answer of millions of empty elements is refused before any of them is read', async () => {
   const reading = openXmlReading(join(__dirname, '..', '..', '..', 'dist'));
   const many = answer(`<numberOfRecords>1</numberOfRecords>${'<a/>'.repeat(10_000_000)}`);
   const address = await serving((_request, response) => response.end(many));
-  let longest = 0;
-  let before = performance.now();
-  const watch = setInterval(() => {
-    longest = Math.max(longest, performance.now() - before);
-    before = performance.now();
-  }, 20);
   const asked = sruConnector(address, { reading, retries: 0 }).search('x', { start: 1, size: 10 });
   await expect(asked).rejects.toThrow(/more than \d+ elements/);
-  clearInterval(watch);
   await reading.close();
-  // Far below what reading them would take; how fast the machine is does not matter here.
-  expect(longest).toBeLessThan(2000);
 });
 
 test('what is deep, and what is large but good, is read in its bounds', async () => {

@@ -1,5 +1,6 @@
 import { formatCount, questionTypeOf } from '@even-lantern/core';
-import type { DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
+import type { DatabaseEvent, DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
+import { format } from 'date-fns';
 import { Link, useParams } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
@@ -51,6 +52,7 @@ function Whole({ database, others }: WholeProps) {
       </div>
       <ForQuestion rehearsal={rehearsal} overlap={overlap} others={others} />
       {database.reached !== 'hand' && <Holdings database={database} />}
+      <Events id={database.id} />
     </>
   );
 }
@@ -93,6 +95,41 @@ function ForQuestion({ rehearsal, overlap, others }: ForQuestionProps) {
       </div>
     </section>
   );
+}
+
+/** What people did to it; nothing where nobody did anything. */
+function Events({ id }: { id: string }) {
+  const { data: events = [] } = api.useDatabaseEventsQuery(id);
+  if (events.length === 0) return null;
+  return (
+    <section aria-label="What was done to it" className="rule flex flex-col gap-1 border-t pt-4 pb-8">
+      <h2 className="font-bold">What was done to it</h2>
+      <ul>
+        {events.map(({ what, detail, at, person }) => (
+          <li key={at}>
+            {eventText(what, detail)} by {person}, {format(new Date(at), 'd MMM yyyy HH:mm')}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function eventText(what: DatabaseEvent['what'], detail: string): string {
+  switch (what) {
+    case 'moved':
+      return `Moved to the release of ${detail}`;
+    case 'added':
+      return `Added as ${detail}`;
+    case 'changed':
+      return 'What is said of it was changed';
+    case 'taken away':
+      return 'Taken from the list';
+    case 'brought back':
+      return 'Brought back to the list';
+    case 'explored':
+      return `Asked at ${detail}`;
+  }
 }
 
 /** What its records are like, all of them. */

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { FilePicker } from '../../parts/FilePicker.js';
+import { FileReading } from '../../parts/FileReading.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 interface ByHandProps {
@@ -35,10 +36,10 @@ export function ByHand({ database, line, onEntered }: ByHandProps) {
   };
   const pick = (file: File) => {
     if (answer === undefined) return;
-    give({ database, answer: answer.id, file })
+    give({ database, answer: answer.id, file, job: crypto.randomUUID() })
       .unwrap()
       .then(({ read, added, troubles }) => {
-        const rest = troubles.length === 0 ? '' : ` ${troubles.length} could not be read.`;
+        const rest = troubles.length === 0 ? '' : ` ${counted(troubles.length, 'remark')} on it below.`;
         toast(`${counted(read, 'record')} read, ${formatCount(added)} of them new.${rest}`);
       })
       .catch(() => undefined);
@@ -95,6 +96,22 @@ export function ByHand({ database, line, onEntered }: ByHandProps) {
                 }`}
           </span>
         </div>
+      )}
+      {giving.isLoading && giving.originalArgs !== undefined && (
+        <FileReading job={giving.originalArgs.job} name={giving.originalArgs.file.name} />
+      )}
+      {giving.data !== undefined && giving.data.troubles.length > 0 && (
+        <details className="text-sm">
+          <summary>{counted(giving.data.troubles.length, 'remark')} on the file</summary>
+          <ul className="list-disc pl-5">
+            {giving.data.troubles.map(({ line, message }) => (
+              <li key={`${line} ${message}`}>
+                {line > 1 && `Line ${line}: `}
+                {message}
+              </li>
+            ))}
+          </ul>
+        </details>
       )}
       {giving.error !== undefined && <ProblemNote problem={problemOf(giving.error)} />}
     </section>

@@ -8,6 +8,7 @@ import { api, problemOf } from '../../app/api.js';
 import { PersonMenu } from '../../app/PersonMenu.js';
 import { useCrosswalk } from '../../app/useCrosswalk.js';
 import { FilePicker } from '../../parts/FilePicker.js';
+import { FileReading } from '../../parts/FileReading.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -97,7 +98,7 @@ const FORMATS: Readonly<Record<string, VocabularyFormat>> = {
 
 /** Reads a vocabulary from a file. */
 function ReadVocabulary() {
-  const [importVocabulary, { data, error, isLoading }] = api.useImportVocabularyMutation();
+  const [importVocabulary, { data, error, isLoading, originalArgs }] = api.useImportVocabularyMutation();
   const [wrongKind, setWrongKind] = useState<string | null>(null);
   const read = (file: File) => {
     const kind = FORMATS[file.name.split('.').at(-1)?.toLowerCase() ?? ''];
@@ -106,7 +107,7 @@ function ReadVocabulary() {
         ? `“${file.name}” is neither Turtle (.ttl) nor JSON-LD (.jsonld). Nothing was read in.`
         : null,
     );
-    if (kind !== undefined) void importVocabulary({ file, format: kind });
+    if (kind !== undefined) void importVocabulary({ file, format: kind, job: crypto.randomUUID() });
   };
   return (
     <section aria-label="Read a vocabulary" className="flex flex-col items-start gap-2">
@@ -124,6 +125,9 @@ function ReadVocabulary() {
         Turtle or JSON-LD. One of the same name takes the place of the earlier release, and what is withdrawn
         is told.
       </p>
+      {isLoading && originalArgs !== undefined && (
+        <FileReading job={originalArgs.job} name={originalArgs.file.name} />
+      )}
       <div aria-live="polite" className="w-full">
         {wrongKind !== null && <p className="problem">{wrongKind}</p>}
         {error !== undefined && !isLoading && wrongKind === null && (

@@ -1,0 +1,212 @@
+/** Files as large, and as odd, as people send them. */
+import { once } from 'node:events';
+import { createReadStream, createWriteStream, mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { request as httpRequest } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { finished } from 'node:stream/promises';
+import type {
+  FileProgress,
+  GivenRecords,
+  HandAnswer,
+  Problem,
+  VocabularySummary,
+} from '@even-lantern/contract';
+import { emptyRecord, recordToMods } from '@even-lantern/core';
+import { faultyConnector } from '../testing/faultyConnector.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+
+let server: TestApplication;
+let port: number;
+const folder = mkdtempSync(join(tmpdir(), 'files-'));
+
+beforeAll(async () => {
+  server = await testApplication({ faulty: faultyConnector(3) });
+  await server.application.listen(0, '127.0.0.1');
+  port = ((server.application.getHttpServer() as { address(): unknown }).address() as AddressInfo).port;
+});
+afterAll(async () => {
+  await server.application.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+async function written(name: string, parts: Iterable<string>): Promise<string> {
+  const path = join(folder, name);
+  const out = createWriteStream(path);
+  for (const part of parts) if (!out.write(part)) await once(out, 'drain');
+  out.end();
+  await finished(out);
+  return path;
+}
+
+async function send(address: string, path: string, type: string): Promise<{ status: number; body: unknown }> {
+  return new Promise((resolve, reject) => {
+    const headers = { 'Content-Type': type, 'el-person': server.person, Host: 'localhost' };
+    const sent = httpRequest({ port, method: 'POST', path: address, headers }, (answer) => {
+      let text = '';
+      answer.setEncoding('utf8').on('data', (part: string) => (text += part));
+      answer.on('end', () =>
+        resolve({ status: answer.statusCode ?? 0, body: text === '' ? null : JSON.parse(text) }),
+      );
+    });
+    sent.on('error', reject);
+    createReadStream(path).pipe(sent);
+  });
+}
+
+/** How long health takes at worst while something goes on, as a share of that. */
+async function healthDuring<T>(work: Promise<T>): Promise<{ result: T; share: number }> {
+  const began = performance.now();
+  let worst = 0;
+  const watched = { going: true };
+  const watching = (async () => {
+    while (watched.going) {
+      const from = performance.now();
+      await fetch(`http://localhost:${port}/api/health`);
+      worst = Math.max(worst, performance.now() - from);
+      await new Promise((done) => setTimeout(done, 20));
+    }
+  })();
+  const result = await work.finally(() => (watched.going = false));
+  const all = performance.now() - began;
+  await watching;
+  return { result, share: worst / all };
+}
+
+async function byHand(): Promise<{ id: string; answer: string }> {
+  const database = {
+    how: 'hand',
+    name: `By hand ${Math.random()}`,
+    description: '',
+    release: '',
+    dialect: { kind: 'corvane', names: {}, lacks: [] },
+    vocabulary: null,
+  };
+  const { id } = (await server.post('/api/databases', database).expect(201)).body as { id: string };
+  const asked = await server.post(`/api/databases/${id}/answers`, { text: 'words("light")' }).expect(200);
+  return { id, answer: (asked.body as HandAnswer).id };
+}
+
+const incoming = () => {
+  try {
+    return readdirSync(join(dirname(server.storePath), 'incoming'));
+  } catch {
+    return [];
+  }
+};
+
+function* risRecords(count: number): Generator<string> {
+  for (let i = 0; i < count; i += 1) {
+    yield `TY  - JOUR\r\nAN  - REC${i}\r\nTI  - Lamps on ward ${i}\r\nAB  - ${'Night after night. '.repeat(60)}\r\nER  - \r\n\r\n`;
+  }
+}
+
+test('records of tens of megabytes are read in a worker while health answers, and nothing is left behind', async () => {
+  const path = await written('many.ris', risRecords(20_000));
+  expect(statSync(path).size).toBeGreaterThan(20_000_000);
+  const { id, answer } = await byHand();
+  const { result, share } = await healthDuring(
+    send(`/api/databases/${id}/answers/${answer}/records?job=j1`, path, 'text/plain'),
+  );
+  expect(result.body as GivenRecords).toMatchObject({
+    read: 20_000,
+    added: 20_000,
+    total: 20_000,
+    troubles: [],
+  });
+  // Read in this thread, it would be nearly all of it.
+  expect(share).toBeLessThan(0.5);
+  expect(incoming()).toEqual([]);
+  const again = await send(`/api/databases/${id}/answers/${answer}/records`, path, 'text/plain');
+  expect(again.body).toMatchObject({ read: 20_000, added: 0, total: 20_000 });
+}, 180_000);
+
+test('MODS is read record by record too, and what is broken in it keeps what came before', async () => {
+  function* mods() {
+    yield '<?xml version="1.0"?>\n<m:modsCollection xmlns:m="http://www.loc.gov/mods/v3">';
+    for (let i = 0; i < 3000; i += 1) {
+      yield recordToMods({ ...emptyRecord(), accession: `M${i}`, title: `Lamps & <b> ${i}` }).replace(
+        /<(\/?)(?=\w)/g,
+        '<$1m:',
+      );
+    }
+    yield '<m:mods><m:titleInfo></m:mods>';
+  }
+  const { id, answer } = await byHand();
+  const path = await written('broken.xml', mods());
+  const { body } = await send(`/api/databases/${id}/answers/${answer}/records`, path, 'text/plain');
+  expect(body).toMatchObject({ read: 3000, added: 3000 });
+  expect((body as GivenRecords).troubles[0]?.message).toContain('The XML is broken');
+  const hostile = await written('hostile.xml', [
+    '<!DOCTYPE a [<!ENTITY b SYSTEM "file:///etc/passwd">]><mods>&b;</mods>',
+  ]);
+  const refused = await send(`/api/databases/${id}/answers/${answer}/records`, hostile, 'text/plain');
+  expect([refused.status, (refused.body as Problem).title]).toEqual([
+    400,
+    expect.stringContaining('document type is refused'),
+  ]);
+}, 180_000);
+
+test('a file is told how far it is, and can be stopped; nothing of it is kept', async () => {
+  const path = await written('stopped.ris', risRecords(30_000));
+  const { id, answer } = await byHand();
+  const sent = send(`/api/databases/${id}/answers/${answer}/records?job=j2`, path, 'text/plain');
+  let seen: FileProgress | null = null;
+  for (let tries = 0; seen === null && tries < 500; tries += 1) {
+    const events = await fetch(`http://localhost:${port}/api/files/j2/progress`);
+    const { value } = events.ok ? ((await events.body?.getReader().read()) ?? {}) : {};
+    const [, json] = /data: (.*)/.exec(new TextDecoder().decode(value)) ?? [];
+    if (json !== undefined) seen = JSON.parse(json) as FileProgress;
+    else await new Promise((done) => setTimeout(done, 5));
+  }
+  expect(seen?.phase).toMatch(/sending|reading|keeping/);
+  await server.post('/api/files/j2/stop', {}).expect(204);
+  expect(await sent).toMatchObject({
+    status: 409,
+    body: { title: 'The file was not read: stopped by the person who sent it.' },
+  });
+  expect(incoming()).toEqual([]);
+  const asked = await server.post(`/api/databases/${id}/answers`, { text: 'words("light")' });
+  expect(asked.body).toMatchObject({ records: 0 });
+  await server.post('/api/files/j2/stop', {}).expect(404);
+}, 180_000);
+
+test('a line of fifty megabytes and a literal of sixty are refused, while health answers', async () => {
+  const prefix =
+    '@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> a skos:Concept ; skos:prefLabel ';
+  function* line() {
+    yield `${prefix}"`;
+    for (let i = 0; i < 50; i += 1) yield 'x'.repeat(1_000_000);
+    yield '"@en .\n';
+  }
+  function* literal() {
+    yield `${prefix}"""`;
+    for (let i = 0; i < 60_000; i += 1) yield `${'x'.repeat(999)}\n`;
+    yield '"""@en .\n';
+  }
+  for (const [name, parts, reason] of [
+    ['line.ttl', line(), 'longer than 10 MB'],
+    ['literal.ttl', literal(), 'without a statement'],
+  ] as const) {
+    const path = await written(name, parts);
+    const { result, share } = await healthDuring(send('/api/vocabularies?file=a.ttl', path, 'text/turtle'));
+    expect([name, result.status]).toEqual([name, 400]);
+    expect((result.body as Problem).title).toContain(reason);
+    expect(share).toBeLessThan(0.5);
+  }
+  expect(incoming()).toEqual([]);
+}, 180_000);
+
+test('a vocabulary of many headings is read with progress', async () => {
+  function* turtle() {
+    yield '@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:v> a skos:ConceptScheme .\n';
+    for (let i = 0; i < 5000; i += 1) {
+      yield `<urn:c${i}> a skos:Concept ; skos:prefLabel "Heading ${i}"@en ; skos:inScheme <urn:v> .\n`;
+    }
+  }
+  const path = await written('good.ttl', turtle());
+  const { body, status } = await send('/api/vocabularies?file=good.ttl&job=j3', path, 'text/turtle');
+  expect(status).toBe(201);
+  expect(body as VocabularySummary).toMatchObject({ headings: 5000 });
+}, 180_000);
