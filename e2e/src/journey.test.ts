@@ -232,7 +232,7 @@ test('the kept records are exported as RIS and CSL-JSON', async () => {
   expect(ris.match(/^AN {2}- CMI\d{7}/gm)).toHaveLength(2);
   await (await browser.named('CSL-JSON')).click();
   const csl = JSON.parse(await downloaded('kept.csl.json')) as { id: string; title: string }[];
-  expect(csl.map(({ id }) => id)).toEqual([...ris.matchAll(/^AN {2}- (.*)\r$/gm)].map(([, id]) => id));
+  expect(csl.map(({ id }) => id)).toEqual([...ris.matchAll(/^ID {2}- (.*)\r$/gm)].map(([, id]) => id));
 });
 
 test('the ledger opens from the strip and is exported as CSV and Markdown', async () => {

@@ -55,6 +55,8 @@ export class DatabaseWatch {
   private failures = 0;
   private failingSince = 0;
   private lastReason = '';
+  /** ends what is under way when the database is found to be away */
+  private away = new AbortController();
   private lastMs = 0;
   /** another release that an answer told of, and when */
   private news = { release: '', at: 0 };
@@ -183,32 +185,39 @@ export class DatabaseWatch {
 
   /** Asks and listens. While the database is away nobody waits for it but the watch itself. */
   private watched(direct: DatabaseConnector): DatabaseConnector {
-    const through = async <T>(call: () => Promise<T>): Promise<T> => {
+    /** @param signal of whoever asks; the call ends as well when the database is found to be away meanwhile */
+    const through = async <T>(call: (ends: AbortSignal) => Promise<T>, signal?: AbortSignal): Promise<T> => {
       if (this.isAway() && this.known !== null) throw new DatabaseError(this.lastReason, false);
+      const away = this.away.signal;
+      const ends = signal === undefined ? away : AbortSignal.any([signal, away]);
       try {
-        const answer = await this.timed(call);
+        const answer = await this.timed(() => call(ends));
         this.succeeded();
         return answer;
       } catch (error) {
         this.failed(error);
-        throw error;
+        const given =
+          away.aborted && signal?.aborted !== true && error instanceof DatabaseError && error.stopped;
+        throw given ? new DatabaseError(this.lastReason, false) : error;
       }
     };
     const released = async <T extends { release: string }>(
       asked: string | undefined,
-      call: () => Promise<T>,
+      call: (ends: AbortSignal) => Promise<T>,
+      signal?: AbortSignal,
     ) => {
-      const answer = await through(call);
+      const answer = await through(call, signal);
       if (asked === undefined) this.heardOf(answer.release);
       return answer;
     };
     return {
       explain: () => through(() => direct.explain()),
-      count: (query, signal, asking) => released(asking?.release, () => direct.count(query, signal, asking)),
+      count: (query, signal, asking) =>
+        released(asking?.release, (ends) => direct.count(query, ends, asking), signal),
       search: (query, page, signal, asking) =>
-        released(asking?.release, () => direct.search(query, page, signal, asking)),
+        released(asking?.release, (ends) => direct.search(query, page, ends, asking), signal),
       scan: (...asked) => through(() => direct.scan(...asked)),
-      facets: (...asked) => through(() => direct.facets(...asked)),
+      facets: (query, indexes, signal) => through((ends) => direct.facets(query, indexes, ends), signal),
       vocabulary: (...asked) => through(() => direct.vocabulary(...asked)),
       // What is asked once only must not be refused for what others met.
       advance: () => direct.advance(),
@@ -241,6 +250,7 @@ export class DatabaseWatch {
   private succeeded(): void {
     const wasFailing = this.failures > 0;
     this.failures = 0;
+    if (this.away.signal.aborted) this.away = new AbortController();
     if (wasFailing && this.asking === null) this.askSoon();
   }
 
@@ -259,5 +269,7 @@ export class DatabaseWatch {
       if (this.asking === null) this.askSoon(this.times.againMs);
     }
     this.failures += 1;
+    // Those that still wait for an answer, or for their turn, need not wait any longer.
+    if (this.isAway()) this.away.abort();
   }
 }

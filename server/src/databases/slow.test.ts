@@ -139,6 +139,28 @@ test('one that fails again and again is away: what it said stays, nobody waits f
   expect(Object.values((await rehearse()).terms).map(({ hits }) => hits)).toEqual([25, 25, 25]);
 });
 
+test('what waits for an answer when the database is found to be away waits no longer', async () => {
+  const { count } = first;
+  let waiting = 0;
+  first.count = (_query, signal) => {
+    waiting += 1;
+    return new Promise((_resolve, reject) => {
+      signal?.addEventListener('abort', () => reject(new DatabaseError('It was stopped.', false, true)));
+    });
+  };
+  await addWords('lamp');
+  const counting = rehearse();
+  for (let tries = 0; waiting === 0 && tries < 100; tries += 1) await pause(20);
+  meets = () => Promise.reject(new DatabaseError('first.test cannot be reached.', false));
+  await until('away');
+  const { terms } = await counting;
+  expect(Object.values(terms).map(({ error }) => error)).toContain('first.test cannot be reached.');
+  meets = () => Promise.resolve();
+  first.count = count;
+  await until('ready');
+  expect((await rehearse()).whole.hits).toBe(25);
+});
+
 test('a later release is taken on only with its vocabulary, so that headings never turn foreign between', async () => {
   first.release = '2026-11-01';
   const { vocabulary } = first;

@@ -220,17 +220,18 @@ test('a strategy with an unfinished term is not run', async () => {
 });
 
 test('where the database does not answer a run is logged as interrupted, and an unknown database is told', async () => {
+  await finish();
   database.explain = () => Promise.reject(new DatabaseError('faulty.test cannot be reached.', false));
   database.callsLeft = 0;
   expect(await finish()).toMatchObject({
     status: 'interrupted',
     reason: 'Faulty: faulty.test cannot be reached.',
   });
-  expect(await contents()).toHaveLength(1);
+  expect(await contents()).toHaveLength(2);
   const unknown = await server.post(`/api/reviews/${review.id}/runs`, { database: 'none', timeZone: 'UTC' });
   expect(unknown.status).toBe(404);
   expect(unknown.body).toMatchObject({ title: 'The database “none” does not exist.' });
-  expect(await contents()).toHaveLength(1);
+  expect(await contents()).toHaveLength(2);
 });
 
 test('a database that was never heard and does not answer refuses a run in words', async () => {

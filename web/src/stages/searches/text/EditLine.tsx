@@ -126,10 +126,10 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
             ))}
           </ul>
           <p className="flex gap-2">
-            <button className="btn btn-sm" onClick={() => put(proposed.to, proposed.text)}>
+            <button className="btn btn-sm btn-quiet" onClick={() => put(proposed.to, proposed.text)}>
               Change all the same
             </button>
-            <button className="btn btn-sm btn-quiet" onClick={() => setProposed(null)}>
+            <button className="btn btn-sm btn-primary" onClick={() => setProposed(null)}>
               Leave it as it is
             </button>
           </p>
