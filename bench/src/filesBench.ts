@@ -1,27 +1,18 @@
 /** Files of 200 MB: what reading them costs the server, and those who ask for something else meanwhile. */
-import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { createReadStream, createWriteStream, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createReadStream, createWriteStream, readFileSync } from 'node:fs';
 import { request } from 'node:http';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { finished } from 'node:stream/promises';
 import { measured, timedAsync, type Measurement } from './measure.js';
-import { answering, json } from './server.js';
+import { json, withServer } from './server.js';
 
-const root = join(import.meta.dirname, '..', '..');
-const PORT = '4393';
+const PORT = 4393;
 const BYTES = 200_000_000;
 
-export async function filesBench(): Promise<Measurement[]> {
-  const data = mkdtempSync(join(tmpdir(), 'bench-'));
-  const env = { ...process.env, PORT, STANDINS_PORT: '1', EVEN_LANTERN_DATA: data };
-  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], { env, stdio: 'ignore' });
-  try {
-    await answering(`http://127.0.0.1:${PORT}/api/health`);
-    const api = `http://127.0.0.1:${PORT}/api`;
-    const [person] = (await json(`${api}/people`)) as { id: string }[];
-    const headers = { 'el-person': person?.id ?? '' };
+export function filesBench(): Promise<Measurement[]> {
+  return withServer(PORT, async (server) => {
+    const { api, headers } = server;
     const database = {
       how: 'hand', name: 'Bench', description: '', release: '', vocabulary: null,
       dialect: { kind: 'corvane', names: {}, lacks: [] },
@@ -34,18 +25,18 @@ export async function filesBench(): Promise<Measurement[]> {
     for (const [name, path, type, address] of [
       [
         'records',
-        await written(join(data, 'a.ris'), ris),
+        await written(join(server.data, 'a.ris'), ris),
         'text/plain',
         `/api/databases/${id}/answers/${answer.id}/records`,
       ],
       [
         'vocabulary',
-        await written(join(data, 'a.ttl'), turtle),
+        await written(join(server.data, 'a.ttl'), turtle),
         'text/turtle',
         '/api/vocabularies?file=a.ttl',
       ],
     ] as const) {
-      const cost = await sending(address, path, { ...headers, 'Content-Type': type }, server.pid ?? 0);
+      const cost = await sending(address, path, { ...headers, 'Content-Type': type }, server.process);
       results.push(
         measured('files', `${name}-200-mb-status`, cost.status, ''),
         measured('files', `${name}-200-mb-time`, cost.ms / 1000, 's'),
@@ -54,11 +45,7 @@ export async function filesBench(): Promise<Measurement[]> {
       );
     }
     return results;
-  } finally {
-    server.kill('SIGTERM');
-    await new Promise((done) => setTimeout(done, 500));
-    rmSync(data, { recursive: true, force: true });
-  }
+  });
 }
 
 const ABSTRACT =

@@ -1,15 +1,12 @@
 /** A review of 100,000 records: what a person does in it, through HTTP, on a real store. */
-import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { emptyRecord, type BibRecord } from '@even-lantern/core';
 import { measured, quantile, timedAsync, type Measurement } from './measure.js';
-import { answering, json } from './server.js';
+import { json, withServer } from './server.js';
 
-const root = join(import.meta.dirname, '..', '..');
-const PORT = '4392';
+const PORT = 4392;
 const ROUNDS = 100;
 const WARMING = 20;
 const SORTS = ['relevance', 'newest', 'oldest'];
@@ -20,17 +17,11 @@ interface Page {
   rows: { id: string; version: number }[];
 }
 
-export async function reviewBench(size: number): Promise<Measurement[]> {
-  const data = mkdtempSync(join(tmpdir(), 'bench-'));
-  const env = { ...process.env, PORT, STANDINS_PORT: '1', EVEN_LANTERN_DATA: data };
-  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], { env, stdio: 'ignore' });
-  try {
-    await answering(`http://127.0.0.1:${PORT}/api/health`);
-    const api = `http://127.0.0.1:${PORT}/api`;
-    const [person] = (await json(`${api}/people`)) as { id: string }[];
-    const headers = { 'el-person': person?.id ?? '' };
+export function reviewBench(size: number): Promise<Measurement[]> {
+  return withServer(PORT, async (server) => {
+    const { api, headers } = server;
     const { id: review } = (await json(`${api}/reviews`, { title: 'Large' }, headers)) as { id: string };
-    fill(join(data, 'even-lantern.sqlite'), review, person?.id ?? '', size);
+    fill(join(server.data, 'even-lantern.sqlite'), review, headers['el-person'] ?? '', size);
 
     const records = `${api}/reviews/${review}/records`;
     const asked = async (address: (round: number) => string) => {
@@ -57,7 +48,7 @@ export async function reviewBench(size: number): Promise<Measurement[]> {
         await timedAsync(() => json(`${api}/records/${id}`, { decision: 'unsure' }, change, 'PATCH')),
       );
     }
-    const exported = await exporting(`${api}/reviews/${review}/kept.ris`, server.pid ?? 0);
+    const exported = await exporting(`${api}/reviews/${review}/kept.ris`, server.process);
     return [
       measured('review', 'first-page-p95', first, 'ms', '< 20'),
       measured('review', 'middle-page-p95', middle, 'ms', '< 20'),
@@ -70,11 +61,7 @@ export async function reviewBench(size: number): Promise<Measurement[]> {
       measured('review', 'export-kept-more-memory', exported.moreMb, 'MB', '< 150'),
       measured('review', 'others-wait-during-export', exported.waitMs, 'ms', '< 100'),
     ];
-  } finally {
-    server.kill('SIGTERM');
-    await new Promise((done) => setTimeout(done, 500));
-    rmSync(data, { recursive: true, force: true });
-  }
+  });
 }
 
 /** Puts records into a review as runs would have. */

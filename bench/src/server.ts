@@ -1,4 +1,36 @@
-/** Asking a server that a benchmark has started. */
+/** A server that a benchmark starts, and asking it. */
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const root = join(import.meta.dirname, '..', '..');
+
+export interface StartedServer {
+  api: string;
+  /** its data folder */
+  data: string;
+  process: number;
+  /** what names the first of its people */
+  headers: Record<string, string>;
+}
+
+/** Starts a server with an empty data folder and no databases that answer, and ends it after the work. */
+export async function withServer<T>(port: number, work: (server: StartedServer) => Promise<T>): Promise<T> {
+  const data = mkdtempSync(join(tmpdir(), 'bench-'));
+  const env = { ...process.env, PORT: String(port), STANDINS_PORT: '1', EVEN_LANTERN_DATA: data };
+  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], { env, stdio: 'ignore' });
+  try {
+    const api = `http://127.0.0.1:${port}/api`;
+    await answering(`${api}/health`);
+    const [person] = (await json(`${api}/people`)) as { id: string }[];
+    return await work({ api, data, process: server.pid ?? 0, headers: { 'el-person': person?.id ?? '' } });
+  } finally {
+    server.kill('SIGTERM');
+    await new Promise((done) => setTimeout(done, 500));
+    rmSync(data, { recursive: true, force: true });
+  }
+}
 
 /** @param body sent as POST, or as `method` says; without one it is a GET */
 export async function json(

@@ -117,6 +117,23 @@ test('a second start in the same folder says who holds it, and harms nothing', a
   expect(await answers()).toBe(true);
 });
 
+test('a folder that cannot be written to is told in a sentence', async () => {
+  if (process.getuid?.() !== 0) return;
+  const child = spawn(process.execPath, [join(root, 'server', 'dist', 'main.js')], {
+    env: { ...process.env, ...ports, EVEN_LANTERN_DATA: data },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    // somebody who may read, but not write
+    uid: 65_534,
+    gid: 65_534,
+  });
+  let said = '';
+  child.stderr.on('data', (text) => (said += String(text)));
+  const code = await new Promise((resolve) => child.once('exit', resolve));
+  expect(said).toContain('Even Lantern cannot start. The store cannot be written to.');
+  expect(said).not.toMatch(/ {4}at /);
+  expect(code).toBe(78);
+});
+
 test('a port that is taken is told in a sentence, and nothing is left behind', async () => {
   const other = createServer().listen(Number(ports.PORT), '127.0.0.1');
   const all = start();
