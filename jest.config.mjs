@@ -34,6 +34,8 @@ const project = (name) => ({
 });
 
 export default {
+  // The browser tests wait more than they work, so every core is used.
+  maxWorkers: '100%',
   // A busy machine may be slow; no test is about time.
   testTimeout: 60_000,
   projects: [
