@@ -221,8 +221,8 @@ export class RecordRow {
   @Column('varchar', { nullable: true }) decidedAt: string | null;
   /** of the record, as JSON, for lists */
   @Column('text') publicationTypes: string;
-  /** of the decision */
-  @VersionColumn() version: number;
+  /** of the decision alone: what a later run says of the record leaves it as it is */
+  @Column('integer') version: number;
 }
 
 /** How many records of a review stand at a decision. */

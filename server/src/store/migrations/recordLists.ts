@@ -61,10 +61,11 @@ export class RecordLists1800000000002 implements MigrationInterface {
     for (let after = ''; ;) {
       const rows: { id: string; record: string }[] = await runner.manager
         .createQueryBuilder()
-        .select(['id', 'record'])
-        .from('record', 'record')
-        .where('id > :after', { after })
-        .orderBy('id')
+        .select('each.id', 'id')
+        .addSelect('each.record', 'record')
+        .from('record', 'each')
+        .where('each.id > :after', { after })
+        .orderBy('each.id')
         .limit(500)
         .getRawMany();
       for (const row of rows) {

@@ -1,11 +1,9 @@
 import { TableUnique, type MigrationInterface, type QueryRunner } from 'typeorm';
 
-/** Where rows are numbered one after the other, two writers can never take the same number. */
+/** Where rows are numbered one after the other, two writers can never take the same number; others had that from the first. */
 const POSITIONS: readonly [table: string, columns: string[]][] = [
-  ['hand_count', ['database', 'position']],
   ['hand_record', ['database', 'meaning', 'position']],
-  ['settlement', ['position']],
-  ['wording', ['elementId', 'position']],
+  ['term', ['elementId', 'position']],
 ];
 
 export class UniquePositions1800000000003 implements MigrationInterface {
