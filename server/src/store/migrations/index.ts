@@ -2,6 +2,7 @@
 import { AddedDatabases1798000000000 } from './addedDatabases.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { FirstTables1790000000000 } from './firstTables.js';
+import { GivenRecords1800000000004 } from './givenRecords.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
 import { LatestLines1800000000000 } from './latestLines.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
@@ -23,4 +24,5 @@ export const MIGRATIONS = [
   RunStates1800000000001,
   RecordLists1800000000002,
   UniquePositions1800000000003,
+  GivenRecords1800000000004,
 ];
