@@ -36,6 +36,7 @@ import { ReviewsController } from '../reviews/reviewsController.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
+import { RunClosing } from '../runs/runClosing.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
@@ -139,6 +140,7 @@ class ApplicationModule {
         OverlapService,
         TranslationService,
         LedgerService,
+        RunClosing,
         RunsService,
         RecordsService,
         DemoService,

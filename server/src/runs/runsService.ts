@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import { setTimeout as pause } from 'node:timers/promises';
 import {
   Injectable,
   Logger,
@@ -9,21 +8,14 @@ import {
 import {
   describeLine,
   formatCount,
-  LEDGER_FORM,
-  printCql,
-  resultFingerprint,
-  standaloneQuery,
-  DIALECTS,
   translateLine,
   type Dialect,
   type DialectContext,
   type Line,
   type LedgerLine,
-  type Strategy,
 } from '@even-lantern/core';
 import {
   MOST_RECORDS,
-  type NewDatabase,
   type NewRun,
   type Person,
   type Run,
@@ -31,20 +23,20 @@ import {
   type RunStatus,
 } from '@even-lantern/contract';
 import { BehaviorSubject, of, type Observable } from 'rxjs';
-import { In, type EntityManager } from 'typeorm';
-import { APPLICATION_VERSION } from '../application/version.js';
+import { In } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
-import { DatabaseError, type Asking } from '../databases/databaseConnector.js';
+import { DatabaseError } from '../databases/databaseConnector.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { within } from '../databases/patience.js';
 import { ReadingService } from '../databases/readingService.js';
-import { AddedDatabaseRow, PersonRow, RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
+import { RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount } from '../records/recordCounts.js';
 import { inBatches } from '../store/inBatches.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, shownOf, type RankedRecord } from './foundRecords.js';
-import { LedgerService } from './ledgerService.js';
+import { PATIENT, RunClosing } from './runClosing.js';
+import { askingOf, linesOf, marksOf, runOf } from './runState.js';
 
 interface ActiveRun {
   progress: BehaviorSubject<Run>;
@@ -52,16 +44,9 @@ interface ActiveRun {
   done: Promise<void>;
 }
 
-/** Behind the dialect in the ledger, where a person asked. */
-const BY_HAND = ', asked by hand: counts entered, records from exported files';
 /** How long a run waits for the database to tell its release. */
 const PATIENCE_MS = 4000;
 const CUT_OFF = 'the application stopped during the run';
-/** What goes on by itself can wait longer for the store than a person who looks on. */
-const PATIENT = { patience: 60_000 };
-const AGAIN_MS = 1000;
-const MOST_PAUSE_MS = 30_000;
-const MOST_TRIES = 3;
 const UNDECIDED = { decision: 'undecided', decidedBy: null, decidedAt: null, version: 1 };
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
@@ -73,11 +58,10 @@ const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 export class RunsService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly logger = new Logger('runs');
   private readonly active = new Map<string, ActiveRun>();
-  private ending = false;
 
   constructor(
     private readonly store: Store,
-    private readonly ledger: LedgerService,
+    private readonly closing: RunClosing,
     private readonly readings: ReadingService,
     private readonly databases: DatabasesService,
   ) {}
@@ -87,7 +71,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     const open = await this.store.read.getRepository(RunRow).findBy({ status: 'running' });
     for (const row of open) {
       try {
-        await this.close(row, 'interrupted', CUT_OFF, null);
+        await this.closing.close(row, 'interrupted', CUT_OFF, null);
       } catch (error) {
         // One that cannot be closed must not keep the program from starting; stopping it tries again.
         this.logger.error(
@@ -99,7 +83,6 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
 
   /** Before the store closes: what goes on is closed as interrupted. */
   async beforeApplicationShutdown(): Promise<void> {
-    this.ending = true;
     for (const run of this.active.values()) run.stop.abort(CUT_OFF);
     await Promise.all([...this.active.values()].map(({ done }) => done));
   }
@@ -217,7 +200,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       return this.get(id);
     }
     const row = await this.store.read.findOneBy(RunRow, { id, status: 'running' });
-    if (row !== null) await this.close(row, 'interrupted', STOPPED_BY_PERSON, null);
+    if (row !== null) await this.closing.close(row, 'interrupted', STOPPED_BY_PERSON, null);
     return this.get(id);
   }
 
@@ -253,7 +236,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     } catch (error) {
       ended = { status: 'interrupted', reason: this.reasonOf(error, row, signal) };
     }
-    await this.closeSurely(row, ended.status, ended.reason, found);
+    await this.closing.closeSurely(row, ended.status, ended.reason, found);
     progress.next(runOf(row));
   }
 
@@ -368,71 +351,6 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     progress.next(runOf(row));
   }
 
-  /** Closes a run; where the store cannot take it now, again and again, until it can or the program ends. */
-  private async closeSurely(
-    row: RunRow,
-    status: Exclude<RunStatus, 'running'>,
-    reason: string | null,
-    found: FoundRecords | null,
-  ): Promise<void> {
-    for (let tries = 1; ; tries += 1) {
-      try {
-        await this.close(row, status, reason, found);
-        return;
-      } catch (error) {
-        this.logger.error(
-          `Run ${row.id} cannot be closed yet: ${error instanceof Error ? error.message : String(error)}`,
-        );
-        // What is no trouble of the store would not pass; the next start closes the run.
-        const passes = error instanceof StoreTrouble || tries < MOST_TRIES;
-        if (!passes || this.ending) return;
-        await pause(Math.min(MOST_PAUSE_MS, AGAIN_MS * tries), undefined, { ref: false });
-      }
-    }
-  }
-
-  /** @param found what was fetched, where it is known without reading it back */
-  private async close(
-    row: RunRow,
-    status: Exclude<RunStatus, 'running'>,
-    reason: string | null,
-    found: FoundRecords | null,
-  ): Promise<void> {
-    const lines = linesOf(row);
-    const hits = lines.at(-1)?.hits ?? null;
-    // Of a run that a crash cut off, the time until it was last heard of counts, not that until somebody came back.
-    const endedAt = found === null ? Date.parse(row.lastAt) : Date.now();
-    await this.store.write(async (manager) => {
-      const accessions = found?.accessions() ?? (await accessionsOf(manager, row.id));
-      const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
-      const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
-      const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
-      await this.ledger.append(manager, row.reviewId, row.id, {
-        form: LEDGER_FORM,
-        outcome: status,
-        reason,
-        database: row.database,
-        databaseName: row.databaseName,
-        release: row.release,
-        dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
-        queryType: row.queryType,
-        lines,
-        hits,
-        fetched: accessions.length,
-        remarks: JSON.parse(row.remarks) as string[],
-        fingerprint: resultFingerprint(accessions),
-        startedAt: row.startedAt,
-        timeZone: row.timeZone,
-        durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
-        ranBy: person.name,
-        applicationVersion: APPLICATION_VERSION,
-      });
-      const change = { status, reason, hits, fetched: accessions.length };
-      await manager.update(RunRow, { id: row.id }, change);
-      Object.assign(row, change);
-    }, PATIENT);
-  }
-
   private sameRelease(row: RunRow, release: string): void {
     if (release !== row.release) {
       throw new DatabaseError(
@@ -441,50 +359,4 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       );
     }
   }
-}
-
-function askingOf({ queryType, release }: RunRow): Asking {
-  // A database that has but one release may give it no date.
-  return { queryType, ...(release === '' ? {} : { release }) };
-}
-
-function linesOf(row: RunRow): LedgerLine[] {
-  return JSON.parse(row.lines) as LedgerLine[];
-}
-
-function runOf(row: RunRow): Run {
-  const lines = linesOf(row);
-  return {
-    id: row.id,
-    reviewId: row.reviewId,
-    database: row.database,
-    status: row.status as RunStatus,
-    linesCounted: lines.filter((line) => line.hits !== null).length,
-    linesTotal: lines.length,
-    hits: lines.at(-1)?.hits ?? null,
-    fetched: row.fetched,
-    reason: row.reason,
-    remarks: JSON.parse(row.remarks) as string[],
-    tooMany: row.status === 'interrupted' && (row.hits ?? 0) > row.most ? row.hits : null,
-  };
-}
-
-/**
- * What the run looks for, by lane, as the database was told it: lines written by hand included. Where the whole was
- * written by hand, it stands for all lanes.
- */
-function marksOf({ lines }: Strategy, { vocabulary, limitFields }: DialectContext): RunMark[] {
-  const whole = lines.at(-1);
-  const marking = whole?.edited === true ? [whole] : lines.filter(({ kind }) => kind === 'lane');
-  return marking.map((line) => ({
-    laneId: line.laneId,
-    vocabulary,
-    limitFields: [...limitFields],
-    cql: printCql(standaloneQuery(line, lines), { vocabulary: vocabulary ?? '' }),
-  }));
-}
-
-async function accessionsOf(manager: EntityManager, runId: string): Promise<string[]> {
-  const rows = await manager.find(RunRecordRow, { where: { runId }, select: { accession: true } });
-  return rows.map(({ accession }) => accession);
 }

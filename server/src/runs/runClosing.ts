@@ -1,0 +1,106 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
+import { DIALECTS, LEDGER_FORM, resultFingerprint } from '@even-lantern/core';
+import type { NewDatabase, RunStatus } from '@even-lantern/contract';
+import type { EntityManager } from 'typeorm';
+import { APPLICATION_VERSION } from '../application/version.js';
+import { AddedDatabaseRow, PersonRow, RunRecordRow, RunRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
+import { StoreTrouble } from '../store/storeTrouble.js';
+import type { FoundRecords } from './foundRecords.js';
+import { LedgerService } from './ledgerService.js';
+import { linesOf } from './runState.js';
+
+/** Behind the dialect in the ledger, where a person asked. */
+const BY_HAND = ', asked by hand: counts entered, records from exported files';
+/** What goes on by itself can wait longer for the store than a person who looks on. */
+export const PATIENT = { patience: 60_000 };
+const AGAIN_MS = 1000;
+const MOST_PAUSE_MS = 30_000;
+const MOST_TRIES = 3;
+
+/** The end of a run: its ledger entry, in the change that closes it. */
+@Injectable()
+export class RunClosing implements BeforeApplicationShutdown {
+  private readonly logger = new Logger('runs');
+  private ending = false;
+
+  constructor(
+    private readonly store: Store,
+    private readonly ledger: LedgerService,
+  ) {}
+
+  beforeApplicationShutdown(): void {
+    this.ending = true;
+  }
+
+  /** Closes a run; where the store cannot take it now, again and again, until it can or the program ends. */
+  async closeSurely(
+    row: RunRow,
+    status: Exclude<RunStatus, 'running'>,
+    reason: string | null,
+    found: FoundRecords | null,
+  ): Promise<void> {
+    for (let tries = 1; ; tries += 1) {
+      try {
+        await this.close(row, status, reason, found);
+        return;
+      } catch (error) {
+        this.logger.error(
+          `Run ${row.id} cannot be closed yet: ${error instanceof Error ? error.message : String(error)}`,
+        );
+        // What is no trouble of the store would not pass; the next start closes the run.
+        const passes = error instanceof StoreTrouble || tries < MOST_TRIES;
+        if (!passes || this.ending) return;
+        await pause(Math.min(MOST_PAUSE_MS, AGAIN_MS * tries), undefined, { ref: false });
+      }
+    }
+  }
+
+  /** @param found what was fetched, where it is known without reading it back */
+  async close(
+    row: RunRow,
+    status: Exclude<RunStatus, 'running'>,
+    reason: string | null,
+    found: FoundRecords | null,
+  ): Promise<void> {
+    const lines = linesOf(row);
+    const hits = lines.at(-1)?.hits ?? null;
+    // Of a run that a crash cut off, the time until it was last heard of counts, not that until somebody came back.
+    const endedAt = found === null ? Date.parse(row.lastAt) : Date.now();
+    await this.store.write(async (manager) => {
+      const accessions = found?.accessions() ?? (await accessionsOf(manager, row.id));
+      const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
+      const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
+      const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
+      await this.ledger.append(manager, row.reviewId, row.id, {
+        form: LEDGER_FORM,
+        outcome: status,
+        reason,
+        database: row.database,
+        databaseName: row.databaseName,
+        release: row.release,
+        dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
+        queryType: row.queryType,
+        lines,
+        hits,
+        fetched: accessions.length,
+        remarks: JSON.parse(row.remarks) as string[],
+        fingerprint: resultFingerprint(accessions),
+        startedAt: row.startedAt,
+        timeZone: row.timeZone,
+        durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
+        ranBy: person.name,
+        applicationVersion: APPLICATION_VERSION,
+      });
+      const change = { status, reason, hits, fetched: accessions.length };
+      await manager.update(RunRow, { id: row.id }, change);
+      Object.assign(row, change);
+    }, PATIENT);
+  }
+}
+
+async function accessionsOf(manager: EntityManager, runId: string): Promise<string[]> {
+  const rows = await manager.find(RunRecordRow, { where: { runId }, select: { accession: true } });
+  return rows.map(({ accession }) => accession);
+}

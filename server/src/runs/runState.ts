@@ -1,0 +1,52 @@
+/** What a run's row tells: its lines, how it stands, how its database is asked, and what marks its records. */
+import {
+  printCql,
+  standaloneQuery,
+  type DialectContext,
+  type LedgerLine,
+  type Strategy,
+} from '@even-lantern/core';
+import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
+import type { Asking } from '../databases/databaseConnector.js';
+import type { RunRow } from '../store/entities.js';
+
+export function askingOf({ queryType, release }: RunRow): Asking {
+  // A database that has but one release may give it no date.
+  return { queryType, ...(release === '' ? {} : { release }) };
+}
+
+export function linesOf(row: RunRow): LedgerLine[] {
+  return JSON.parse(row.lines) as LedgerLine[];
+}
+
+export function runOf(row: RunRow): Run {
+  const lines = linesOf(row);
+  return {
+    id: row.id,
+    reviewId: row.reviewId,
+    database: row.database,
+    status: row.status as RunStatus,
+    linesCounted: lines.filter((line) => line.hits !== null).length,
+    linesTotal: lines.length,
+    hits: lines.at(-1)?.hits ?? null,
+    fetched: row.fetched,
+    reason: row.reason,
+    remarks: JSON.parse(row.remarks) as string[],
+    tooMany: row.status === 'interrupted' && (row.hits ?? 0) > row.most ? row.hits : null,
+  };
+}
+
+/**
+ * What the run looks for, by lane, as the database was told it: lines written by hand included. Where the whole was
+ * written by hand, it stands for all lanes.
+ */
+export function marksOf({ lines }: Strategy, { vocabulary, limitFields }: DialectContext): RunMark[] {
+  const whole = lines.at(-1);
+  const marking = whole?.edited === true ? [whole] : lines.filter(({ kind }) => kind === 'lane');
+  return marking.map((line) => ({
+    laneId: line.laneId,
+    vocabulary,
+    limitFields: [...limitFields],
+    cql: printCql(standaloneQuery(line, lines), { vocabulary: vocabulary ?? '' }),
+  }));
+}
