@@ -113,7 +113,10 @@ export class DatabasesService implements OnApplicationShutdown {
     return [...this.watches].map(([id, watch]) => {
       const { state, trouble } = watch.state();
       const release = watch.present?.description.release ?? null;
-      return { id, state: release === null ? 'away' : state, release, reason: trouble };
+      // One that has not been heard yet, and has not failed either, is only waited for.
+      if (release === null && state === 'ready')
+        return { id, state: 'slow', release, reason: 'It has not answered yet.' };
+      return { id, state, release, reason: trouble };
     });
   }
 
