@@ -6,24 +6,43 @@ import type { AbstractSection, BibRecord } from './model.js';
  * keyword to another, nor from the label of an abstract's section into its text.
  */
 export function sectionsOf(record: BibRecord, field: TextField): string[] {
+  const sections: string[] = [];
+  forEachSection(record, field, (section) => sections.push(section));
+  return sections;
+}
+
+/** Visits the texts that `sectionsOf` lists, without making a list. */
+export function forEachSection(record: BibRecord, field: TextField, visit: (section: string) => void): void {
   switch (field) {
     case 'title':
-      return [record.title];
+      visit(record.title);
+      return;
     case 'abstract':
-      return labelledTexts(record.abstract);
+      forEachLabelledText(record.abstract, visit);
+      return;
     case 'keywords':
-      return record.keywords;
+      for (const keyword of record.keywords) visit(keyword);
+      return;
     case 'headings':
-      return record.headings.flatMap((heading) => [heading.label, ...heading.subheadings]);
+      for (const { label, subheadings } of record.headings) {
+        visit(label);
+        for (const subheading of subheadings) visit(subheading);
+      }
+      return;
     case 'author':
-      return record.authors.map((author) => `${author.given} ${author.family}`);
+      for (const { given, family } of record.authors) visit(`${given} ${family}`);
+      return;
     case 'journal':
-      return [record.journal];
+      visit(record.journal);
+      return;
     case 'fulltext':
-      return labelledTexts(record.fullText ?? []);
+      forEachLabelledText(record.fullText ?? [], visit);
   }
 }
 
-function labelledTexts(sections: readonly AbstractSection[]): string[] {
-  return sections.flatMap(({ label, text }) => (label === null ? [text] : [label, text]));
+function forEachLabelledText(sections: readonly AbstractSection[], visit: (section: string) => void): void {
+  for (const { label, text } of sections) {
+    if (label !== null) visit(label);
+    visit(text);
+  }
 }

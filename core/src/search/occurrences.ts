@@ -9,10 +9,10 @@ import {
 } from '../query/index.js';
 import { emptySet, has, intersect, newBits, setOfBits, setOfSorted, type DocSet } from './docSet.js';
 import { EvaluationStop } from './evaluationError.js';
-import { firstWordFrom, PostingCursor, wordNumber } from './postings.js';
+import { firstWordFrom, PostingCursor, SECTION_GAP, wordNumber } from './postings.js';
 import { frequentBitsOf, type Zone } from './zone.js';
 import { markListedPair } from './pairLists.js';
-import { markPair } from './wordPairs.js';
+import { markPair, type FieldTest, type PairedWord } from './wordPairs.js';
 import { nearStarts, nearTest } from './nearness.js';
 import { UnionCursor } from './unionCursor.js';
 import { FIELD_MASK, ZONE_OF, type SearchIndex, type ZoneName } from './searchIndex.js';
@@ -72,13 +72,14 @@ export function documentsWith(index: SearchIndex, query: WordsQuery): DocSet {
   return documentsWithPhrase(index, query, zone, mask);
 }
 
-type FieldTest = (doc: number, position: number) => boolean;
-
 /** The most words of one pattern that are walked side by side; the positions of more are merged in store. */
 const MAX_SIDE_BY_SIDE = 16;
 
 /** The most pairs of words that two patterns are written out as. */
 const MAX_PAIRS = 16;
+
+/** What makes two words a phrase. */
+const FOLLOWING = { distance: 1, ordered: true };
 
 /** The documents where words follow one another, found without storing any positions. */
 function documentsWithPhrase(index: SearchIndex, query: WordsQuery, zone: Zone, mask: number): DocSet {
@@ -95,7 +96,8 @@ function documentsWithPhrase(index: SearchIndex, query: WordsQuery, zone: Zone, 
     for (const first of firsts)
       for (const second of seconds) {
         if (inField === null && markListedPair(bits, zone.pairs, first, second)) continue;
-        markPair(bits, zone, first, second, mask, inField);
+        const field = { mask, inField };
+        markPair(bits, zone, { number: first, ...field }, { number: second, ...field }, FOLLOWING);
       }
     return setOfBits(bits, index.size);
   }
@@ -150,14 +152,22 @@ export function documentsNear(index: SearchIndex, query: NearQuery): DocSet {
   if (expansions.flat().some((numbers) => numbers.length > MAX_SIDE_BY_SIDE)) {
     return setOfSorted(Uint32Array.from(nearOccurrences(index, query, null).docs), index.size);
   }
-  const parts = query.parts.map((part, i) => {
+  const fields = query.parts.map((part) => {
     const { mask } = zoneOfField(part.field);
+    return { mask, inField: fieldTest(index, first, mask) };
+  });
+  const bits = newBits(index.size);
+  const pairs = pairsOfWords(fields, expansions);
+  if (pairs !== null && pairs.length <= MAX_PAIRS && query.distance < SECTION_GAP) {
+    for (const [one, other] of pairs) markPair(bits, zone, one, other, query);
+    return setOfBits(bits, index.size);
+  }
+  const parts = fields.map((field, i) => {
     const cursors = (expansions[i] ?? []).map((numbers) => sideBySide(zone, numbers));
-    return { mask, cursors, inField: fieldTest(index, first, mask), starts: [] as number[] };
+    return { ...field, cursors, starts: [] as number[] };
   });
   const lists = parts.map(({ starts }) => starts);
   const holds = nearTest(query);
-  const bits = newBits(index.size);
   const rarestFirst = parts.flatMap(({ cursors }) => cursors).sort((a, b) => a.documents - b.documents);
   forEachCommonDocument(rarestFirst, (doc) => {
     for (const { cursors, mask } of parts)
@@ -170,6 +180,23 @@ export function documentsNear(index: SearchIndex, query: NearQuery): DocSet {
     if (holds(lists)) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
   });
   return setOfBits(bits, index.size);
+}
+
+/** Every word of the first of two parts with every word of the second; null when there are more parts, or phrases. */
+function pairsOfWords(
+  fields: readonly Omit<PairedWord, 'number'>[],
+  expansions: readonly (readonly (readonly number[])[])[],
+): [PairedWord, PairedWord][] | null {
+  const [firstField, secondField, third] = fields;
+  if (firstField === undefined || secondField === undefined || third !== undefined) return null;
+  if (expansions.some((patterns) => patterns.length > 1)) return null;
+  const [[firsts = []] = [], [seconds = []] = []] = expansions;
+  return firsts.flatMap((first) =>
+    seconds.map((second): [PairedWord, PairedWord] => [
+      { number: first, ...firstField },
+      { number: second, ...secondField },
+    ]),
+  );
 }
 
 /** Where a word or phrase begins, in the documents of `within` (all, when null). */

@@ -2,7 +2,7 @@
  * Pairs of frequent words: for every two of them that stand next to each other somewhere, the documents where they
  * do. A phrase of common words is what costs most to find from positions alone, and what there are few of to store.
  */
-import { ByteList, PostingCursor, type PostingStreams } from './postings.js';
+import { MOST_BYTES } from './byteLists.js';
 
 export interface PairLists {
   /** for each word of the zone its number among the frequent ones, or -1 */
@@ -23,106 +23,189 @@ const PAIRED_SHARE = 128;
 /** At most so many words, the most frequent ones: the table of all pairs grows with the square. */
 const MAX_PAIRED = 4096;
 
-/** Positions held in one table at a time. */
-const TABLE_SIZE = 1 << 20;
+/**
+ * Stands in a sequence where one word does not follow another, which is so behind each document too, and for words
+ * whose number is not below it: frequent words come early, and two bytes hold their numbers.
+ */
+export const NOT_PAIRED = 0xffff;
 
-interface List {
-  key: number;
-  documents: ByteList;
-  last: number;
+/** The most pairs that are sorted at a time: six bytes each. */
+const BATCH = 1 << 24;
+
+/** The words of all documents, one after the other, by the number they had while the zone was built. */
+export interface WordSequence {
+  words: Uint16Array;
+  /** where each document's words end */
+  ends: readonly number[];
+  /** the number in the zone of each word */
+  numbers: Uint32Array;
 }
 
 /**
- * Collects the pairs from the positions of a finished zone, some thousand documents at a time.
- * @param spans one more than the last position, for each document
+ * Collects the pairs: sorted by their first word, as many first words at a time as `BATCH` allows, then by the second.
+ * Both sorts count first, and keep the order of the documents.
+ * @param counts documents of each word of the zone
  */
-export function collectPairs(zone: PostingStreams, spans: readonly number[]): PairLists {
-  const size = spans.length;
-  const counts = zone.documentCounts;
-  const numbers = [...counts.keys()]
+export function collectPairs(counts: Uint32Array, sequence: WordSequence): PairLists {
+  const size = sequence.ends.length;
+  const paired = [...counts.keys()]
     .filter((number) => (counts[number] ?? 0) * PAIRED_SHARE > size)
     .sort((a, b) => (counts[b] ?? 0) - (counts[a] ?? 0))
-    .slice(0, MAX_PAIRED)
-    .sort((a, b) => a - b);
-  const slots = new Int32Array(zone.words.length).fill(-1);
-  numbers.forEach((number, slot) => (slots[number] = slot));
-  const cursors = numbers.map((number) => new PostingCursor(zone, number));
-  const lists: List[] = [];
-  /** by key, one more than the place in `lists`; nought for none */
-  const listOf = new Uint32Array(numbers.length * numbers.length);
-  for (let from = 0; from < size;) {
-    let to = from;
-    let places = 1;
-    const bases: number[] = [];
-    while (to < size && (to === from || places + (spans[to] ?? 0) < TABLE_SIZE)) {
-      bases.push(places);
-      places += (spans[to] ?? 0) + 1; // so that the last word of one document does not touch the next
-      to += 1;
+    .slice(0, MAX_PAIRED);
+  const isPaired = new Uint8Array(counts.length);
+  for (const number of paired) isPaired[number] = 1;
+  // Words that came so late that the sequence does not tell them apart are left out.
+  for (const number of sequence.numbers.subarray(NOT_PAIRED)) isPaired[number] = 0;
+  const slots = new Int32Array(counts.length).fill(-1);
+  let frequent = 0;
+  isPaired.forEach((is, number) => {
+    if (is === 0) return;
+    slots[number] = frequent;
+    frequent += 1;
+  });
+  return { slots, frequent, ...pairDocuments(sequence, slots, frequent) };
+}
+
+type PairDocuments = Pick<PairLists, 'keys' | 'starts' | 'documents'>;
+
+function pairDocuments(sequence: WordSequence, slots: Int32Array, frequent: number): PairDocuments {
+  const slotOf = new Int32Array(NOT_PAIRED + 1).fill(-1);
+  sequence.numbers.subarray(0, NOT_PAIRED).forEach((number, word) => (slotOf[word] = slots[number] ?? -1));
+  const starts = startsByFirst(sequence, slotOf, frequent);
+  const written = new PairWriter(frequent);
+  for (let from = 0; from < frequent;) {
+    let to = from + 1;
+    while (to < frequent && (starts[to + 1] ?? 0) - (starts[from] ?? 0) <= BATCH) to += 1;
+    const batch = pairsOf(sequence, slotOf, starts, from, to);
+    for (let first = from; first < to; first += 1) {
+      const begin = (starts[first] ?? 0) - (starts[from] ?? 0);
+      const end = (starts[first + 1] ?? 0) - (starts[from] ?? 0);
+      written.write(first, batch.seconds.subarray(begin, end), batch.docs.subarray(begin, end));
     }
-    collectBlock(cursors, { from, to, bases, places }, (key, doc) => {
-      let list = lists[(listOf[key] ?? 0) - 1];
-      if (list === undefined) {
-        list = { key, documents: new ByteList(), last: 0 };
-        list.documents.push(doc);
-        listOf[key] = lists.push(list);
-      } else if (list.last !== doc) list.documents.push(doc - list.last);
-      list.last = doc;
-    });
     from = to;
   }
-  return { slots, frequent: numbers.length, ...packed(lists) };
+  return written.finish();
 }
 
-/** Documents `from` to before `to`, whose positions stand in one table from their base on. */
-interface Block {
-  from: number;
-  to: number;
-  bases: readonly number[];
-  places: number;
+/** Where each slot's pairs begin when all are sorted by their first word; one entry more than slots. */
+function startsByFirst({ words, ends }: WordSequence, slotOf: Int32Array, frequent: number): Float64Array {
+  const starts = new Float64Array(frequent + 1);
+  let before = -1;
+  const end = ends.at(-1) ?? 0;
+  for (let i = 0; i < end; i += 1) {
+    const slot = slotOf[words[i] ?? NOT_PAIRED] ?? -1;
+    if (before !== -1 && slot !== -1) starts[before + 1] = (starts[before + 1] ?? 0) + 1;
+    before = slot;
+  }
+  for (let slot = 0; slot < frequent; slot += 1)
+    starts[slot + 1] = (starts[slot + 1] ?? 0) + (starts[slot] ?? 0);
+  return starts;
 }
 
-function collectBlock(
-  cursors: readonly PostingCursor[],
-  block: Block,
-  add: (key: number, doc: number) => void,
-): void {
-  const slotAt = new Int32Array(block.places + 1).fill(-1);
-  // Where frequent words stand, first by word, then by document and position; and the documents.
-  const places = new Int32Array(block.places);
-  const docs = new Int32Array(block.places);
-  const ends = new Int32Array(cursors.length);
-  let found = 0;
-  cursors.forEach((cursor, slot) => {
-    for (let more = cursor.advanceTo(block.from); more && cursor.doc < block.to; more = cursor.next()) {
-      const base = block.bases[cursor.doc - block.from] ?? 0;
-      while (cursor.nextPosition()) {
-        slotAt[base + cursor.position] = slot;
-        places[found] = base + cursor.position;
-        docs[found] = cursor.doc;
-        found += 1;
-      }
-    }
-    ends[slot] = found;
-  });
+/** The second words and the documents of the pairs whose first word has a slot in the range, sorted by the first. */
+function pairsOf(
+  { words, ends }: WordSequence,
+  slotOf: Int32Array,
+  starts: Float64Array,
+  from: number,
+  to: number,
+): { seconds: Uint16Array; docs: Uint32Array } {
+  const base = starts[from] ?? 0;
+  const size = (starts[to] ?? 0) - base;
+  const seconds = new Uint16Array(size);
+  const docs = new Uint32Array(size);
+  const next = Float64Array.from(starts.subarray(from, to), (start) => start - base);
   let at = 0;
-  ends.forEach((end, slot) => {
+  let before = -1;
+  for (let doc = 0; doc < ends.length; doc += 1) {
+    const end = ends[doc] ?? 0;
     for (; at < end; at += 1) {
-      const second = slotAt[(places[at] ?? 0) + 1] ?? -1;
-      if (second !== -1) add(slot * cursors.length + second, docs[at] ?? 0);
+      const slot = slotOf[words[at] ?? NOT_PAIRED] ?? -1;
+      if (slot !== -1 && before >= from && before < to) {
+        const place = next[before - from] ?? 0;
+        next[before - from] = place + 1;
+        seconds[place] = slot;
+        docs[place] = doc;
+      }
+      before = slot;
     }
-  });
+  }
+  return { seconds, docs };
 }
 
-function packed(lists: List[]): Pick<PairLists, 'keys' | 'starts' | 'documents'> {
-  lists.sort((a, b) => a.key - b.key);
-  const keys = Uint32Array.from(lists, ({ key }) => key);
-  const starts = new Uint32Array(lists.length + 1);
-  lists.forEach((list, i) => (starts[i + 1] = (starts[i] ?? 0) + list.documents.length));
-  const documents = new Uint8Array(starts[lists.length] ?? 0);
-  lists.forEach((list, i) =>
-    documents.set(list.documents.bytes.subarray(0, list.documents.length), starts[i]),
-  );
-  return { keys, starts, documents };
+/** Writes the pairs of one first word after another. */
+class PairWriter {
+  private readonly keys: number[] = [];
+  private readonly starts: number[] = [0];
+  private documents = new Uint8Array(1 << 12);
+  private length = 0;
+  /** where the pairs of each second word begin, and later end, among those of the first */
+  private readonly places: Uint32Array;
+  private sorted = new Uint32Array(1 << 10);
+
+  constructor(private readonly frequent: number) {
+    this.places = new Uint32Array(frequent + 1);
+  }
+
+  write(first: number, seconds: Uint16Array, docs: Uint32Array): void {
+    const { places, frequent } = this;
+    if (this.sorted.length < docs.length) this.sorted = new Uint32Array(docs.length * 2);
+    const { sorted } = this;
+    places.fill(0);
+    for (let i = 0; i < seconds.length; i += 1)
+      places[(seconds[i] ?? 0) + 1] = (places[(seconds[i] ?? 0) + 1] ?? 0) + 1;
+    for (let slot = 0; slot < frequent; slot += 1)
+      places[slot + 1] = (places[slot + 1] ?? 0) + (places[slot] ?? 0);
+    for (let i = 0; i < seconds.length; i += 1) {
+      const second = seconds[i] ?? 0;
+      const place = places[second] ?? 0;
+      sorted[place] = docs[i] ?? 0;
+      places[second] = place + 1;
+    }
+    let at = 0;
+    for (let second = 0; second < frequent; second += 1) {
+      const end = places[second] ?? 0;
+      if (at === end) continue;
+      this.writeDocuments(sorted, at, end);
+      this.keys.push(first * frequent + second);
+      this.starts.push(this.length);
+      at = end;
+    }
+  }
+
+  finish(): PairDocuments {
+    return {
+      keys: Uint32Array.from(this.keys),
+      starts: Uint32Array.from(this.starts),
+      documents: this.documents.slice(0, this.length),
+    };
+  }
+
+  /** Each document once, as differences. */
+  private writeDocuments(sorted: Uint32Array, from: number, to: number): void {
+    if (this.length + (to - from) * MOST_BYTES > this.documents.length) {
+      const grown = new Uint8Array((this.length + (to - from) * MOST_BYTES) * 2);
+      grown.set(this.documents);
+      this.documents = grown;
+    }
+    const { documents } = this;
+    let { length } = this;
+    let last = -1;
+    for (let i = from; i < to; i += 1) {
+      const doc = sorted[i] ?? 0;
+      if (doc === last) continue;
+      let rest = last === -1 ? doc : doc - last;
+      last = doc;
+      while (rest > 127) {
+        documents[length] = (rest & 127) | 128;
+        length += 1;
+        rest >>>= 7;
+      }
+      documents[length] = rest;
+      length += 1;
+    }
+    this.length = length;
+  }
 }
 
 /**

@@ -62,6 +62,26 @@ test('phrases of frequent words, of rare ones and of both find what reading ever
   expect(sizes).toContain(3);
 });
 
+test('a word that first comes behind more than 65,535 others is found in phrases too', () => {
+  const many = Array.from({ length: 66_000 }, (_, i) => `w${i}`).join(' ');
+  const late = sampleRecord({ title: 'the late night', abstract: [{ label: null, text: 'night late' }] });
+  const found = (cql: string) => {
+    const parsed = parseCql(cql, { vocabulary: 'tree', limitFields: [] });
+    const index = buildIndex([
+      sampleRecord({ title: 'the night', abstract: [{ label: null, text: many }] }),
+      late,
+    ]);
+    const result = parsed.ok ? evaluate(parsed.query, index, { narrowerOf: () => null }) : null;
+    return result?.ok === true ? [...docsOf(result.documents)] : null;
+  };
+  expect(['"late night"', '"the night"', '"w65999 w66000"', '"w65998 w65999"'].map(found)).toEqual([
+    [1],
+    [0],
+    [],
+    [0],
+  ]);
+});
+
 test('phrases in one field, of three words, and with open endings find what reading every record finds', () => {
   for (const cql of [
     'el.title = "night shift"',
@@ -86,6 +106,10 @@ test('words near each other are those that reading every record finds', () => {
     'shift* prox/unit=word/distance<=3 nurs*',
     '"night shift" prox/unit=word/distance<=4 "the nurse"',
     'el.title = night prox/unit=word/distance<=2 el.title = lamp',
+    'el.abstract = night prox/unit=word/distance<=3/ordered el.abstract = shift',
+    'night prox/unit=word/distance<=5 night',
+    'the prox/unit=word/distance<=2/ordered the',
+    'glim* prox/unit=word/distance<=2 glim*',
   ]) {
     expect(expectSame(cql)).toBeGreaterThan(0);
   }

@@ -28,28 +28,6 @@ export interface PostingStreams {
 export const MASK_BITS = 3;
 export const MASK = (1 << MASK_BITS) - 1;
 
-/** Numbers as bytes, seven bits each, in a list that grows. */
-export class ByteList {
-  bytes = new Uint8Array(8);
-  length = 0;
-
-  push(value: number): void {
-    if (this.length + 5 > this.bytes.length) {
-      const larger = new Uint8Array(this.bytes.length * 2);
-      larger.set(this.bytes);
-      this.bytes = larger;
-    }
-    let rest = value;
-    while (rest > 127) {
-      this.bytes[this.length] = (rest & 127) | 128;
-      this.length += 1;
-      rest >>>= 7;
-    }
-    this.bytes[this.length] = rest;
-    this.length += 1;
-  }
-}
-
 /** The number of a word in the dictionary, or -1. */
 export function wordNumber(zone: PostingStreams, word: string): number {
   const at = firstWordFrom(zone, word);

@@ -1,7 +1,7 @@
 /** The index over records: zones of positions for text, and document sets for headings and limits. */
 import type { TextField } from '../query/index.js';
-import { sectionsOf, type BibRecord } from '../records/index.js';
-import { forEachWord, textKey } from '../text/index.js';
+import { forEachSection, type BibRecord } from '../records/index.js';
+import { textKey, WordReader } from '../text/index.js';
 import { setOfSorted, type DocSet } from './docSet.js';
 import { SECTION_GAP } from './postings.js';
 import { ZoneBuilder, type Zone } from './zone.js';
@@ -89,6 +89,22 @@ class HeadingLists {
   }
 }
 
+/** Documents by limit while the index is built; remembers the key of each spelling too. */
+class LimitLists {
+  readonly byField = new Map<string, Map<string, number[]>>();
+  private readonly bySpelling = new Map<string, Map<string, number[]>>();
+
+  add(field: string, values: readonly string[], doc: number): void {
+    const byValue = getOrAdd(this.byField, field, () => new Map<string, number[]>());
+    const spellings = getOrAdd(this.bySpelling, field, () => new Map<string, number[]>());
+    for (const value of values)
+      pushOnce(
+        getOrAdd(spellings, value, () => getOrAdd(byValue, textKey(value), () => [])),
+        doc,
+      );
+  }
+}
+
 /** Builds the index. Time grows with the length of the texts; about 100,000 records in ten seconds. */
 export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const builders = Object.fromEntries(ZONE_NAMES.map((name) => [name, new ZoneBuilder()])) as Record<
@@ -100,26 +116,33 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const lengths: number[] = [];
   const years: number[] = [];
   const headings = new HeadingLists();
-  const limits = new Map<string, Map<string, number[]>>();
+  const limits = new LimitLists();
+  const reader = new WordReader(Math.floor(Math.random() * 2 ** 32));
   let doc = 0;
+  let builder = builders.text;
+  let mask = 0;
+  let position = 0;
+  let length = 0;
+  const addSection = (section: string) => {
+    reader.read(section);
+    while (reader.next()) {
+      builder.add(reader, position, mask);
+      position += 1;
+      length += 1;
+    }
+    position += SECTION_GAP;
+  };
 
   for (const record of records) {
     for (const name of ZONE_NAMES) {
-      const builder = builders[name];
-      let position = 0;
+      builder = builders[name];
+      position = 0;
       for (const field of ZONE_FIELDS[name]) {
         if (field === 'abstract') abstractStarts.push(position);
         if (field === 'keywords') keywordStarts.push(position);
-        let length = 0;
-        const mask = FIELD_MASK[field];
-        for (const section of sectionsOf(record, field)) {
-          forEachWord(section, (word) => {
-            builder.add(word, position, mask);
-            position += 1;
-            length += 1;
-          });
-          position += SECTION_GAP;
-        }
+        length = 0;
+        mask = FIELD_MASK[field];
+        forEachSection(record, field, addSection);
         if (name === 'text') lengths.push(Math.min(length, 65535));
       }
       builder.endDocument();
@@ -132,19 +155,9 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
       }
     }
     years.push(record.year);
-    const values: [string, readonly string[]][] = [
-      ['language', [record.language]],
-      ['publicationType', record.publicationTypes],
-      ...Object.entries(record.limits),
-    ];
-    for (const [field, fieldValues] of values) {
-      const byValue = getOrAdd(limits, field, () => new Map<string, number[]>());
-      for (const value of fieldValues)
-        pushOnce(
-          getOrAdd(byValue, textKey(value), () => []),
-          doc,
-        );
-    }
+    limits.add('language', [record.language], doc);
+    limits.add('publicationType', record.publicationTypes, doc);
+    for (const field of Object.keys(record.limits)) limits.add(field, record.limits[field] ?? [], doc);
     doc += 1;
   }
 
@@ -168,7 +181,7 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
     ),
     years: Int16Array.from(years),
     limits: new Map(
-      [...limits].map(([field, byValue]) => [
+      [...limits.byField].map(([field, byValue]) => [
         field,
         new Map([...byValue].map(([value, docs]) => [value, setOf(docs)])),
       ]),

@@ -1,37 +1,46 @@
 /**
- * Two words next to each other: what most phrases come down to, and where a strategy spends most of its time.
- * The streams of both words are read in one loop with local variables only; see `postings.ts` for their form.
+ * Two words close to each other: what most phrases and most of `near` come down to, and where a strategy spends most
+ * of its time. The streams of both words are read in one loop with local variables only; see `postings.ts` for their
+ * form.
  */
 import { MASK, MASK_BITS, type PostingStreams } from './postings.js';
 
+/** Whether a position of a document lies in a field that counts. */
+export type FieldTest = (doc: number, position: number) => boolean;
+
+/** One of the two words: its number in the zone, which fields count for it, and their test, null when all do. */
+export interface PairedWord {
+  number: number;
+  mask: number;
+  inField: FieldTest | null;
+}
+
 /**
- * Sets the bits of the documents where word `second` comes right after word `first`.
+ * Sets the bits of the documents where the second word stands at most `distance` words behind the first, or, unless
+ * ordered, before it. One behind the other is a phrase.
  *
- * @param mask which fields of the zone count
- * @param inField whether a position lies in such a field, or null when all do
+ * @param distance at most `SECTION_GAP - 1`, so that both words stand in one section, and so in one field
  */
 export function markPair(
   bits: Uint32Array,
   zone: PostingStreams,
-  first: number,
-  second: number,
-  mask: number,
-  inField: ((doc: number, position: number) => boolean) | null,
+  first: PairedWord,
+  second: PairedWord,
+  { distance, ordered }: { distance: number; ordered: boolean },
 ): void {
   const { documents, positions } = zone;
-  let atA = zone.documentStarts[first] ?? 0;
-  let atB = zone.documentStarts[second] ?? 0;
-  const endA = zone.documentStarts[first + 1] ?? 0;
-  const endB = zone.documentStarts[second + 1] ?? 0;
-  let positionsA = zone.positionStarts[first] ?? 0;
-  let positionsB = zone.positionStarts[second] ?? 0;
-  let nextPositionsA = positionsA;
-  let nextPositionsB = positionsB;
+  const { mask: firstMask, inField: firstInField } = first;
+  const { mask: secondMask, inField: secondInField } = second;
+  let atA = zone.documentStarts[first.number] ?? 0;
+  let atB = zone.documentStarts[second.number] ?? 0;
+  const endA = zone.documentStarts[first.number + 1] ?? 0;
+  const endB = zone.documentStarts[second.number + 1] ?? 0;
+  let nextPositionsA = zone.positionStarts[first.number] ?? 0;
+  let nextPositionsB = zone.positionStarts[second.number] ?? 0;
   let docA = 0;
-  let docB = 0;
-  let maskA = 0;
+  let docB = -1;
   let maskB = 0;
-  let readB = false;
+  let positionsB = nextPositionsB;
   while (atA < endA) {
     let byte = documents[atA++] ?? 0;
     let value = byte & 127;
@@ -40,17 +49,16 @@ export function markPair(
     byte = documents[atA++] ?? 0;
     value = byte & 127;
     for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atA++] ?? 0) & 127) << shift;
-    maskA = value & MASK;
-    positionsA = nextPositionsA;
+    const maskA = value & MASK;
+    let p = nextPositionsA;
     nextPositionsA += value >>> MASK_BITS;
 
-    while (!readB || docB < docA) {
+    while (docB < docA) {
       if (atB >= endB) return;
-      readB = true;
       byte = documents[atB++] ?? 0;
       value = byte & 127;
       for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atB++] ?? 0) & 127) << shift;
-      docB += value;
+      docB = docB === -1 ? value : docB + value;
       byte = documents[atB++] ?? 0;
       value = byte & 127;
       for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atB++] ?? 0) & 127) << shift;
@@ -58,12 +66,13 @@ export function markPair(
       positionsB = nextPositionsB;
       nextPositionsB += value >>> MASK_BITS;
     }
-    if (docA !== docB || (maskA & maskB & mask) === 0) continue;
+    if (docA !== docB || (maskA & firstMask) === 0 || (maskB & secondMask) === 0) continue;
 
+    // Each begin of the first word meets the next of the second that is behind it, and the other way round; if any
+    // two are close enough, two of these are.
+    let q = positionsB;
     let a = 0;
     let b = 0;
-    let p = positionsA;
-    let q = positionsB;
     let needA = true;
     let needB = true;
     for (;;) {
@@ -81,11 +90,17 @@ export function markPair(
         for (let shift = 7; byte > 127; shift += 7) value |= ((byte = positions[q++] ?? 0) & 127) << shift;
         b += value;
       }
-      if (b === a + 1 && (inField === null || inField(docA, a))) {
+      const apart = b - a;
+      const near = apart > 0 ? apart <= distance : !ordered && apart < 0 && -apart <= distance;
+      if (
+        near &&
+        (firstInField === null || firstInField(docA, a)) &&
+        (secondInField === null || secondInField(docA, b))
+      ) {
         bits[docA >>> 5] = (bits[docA >>> 5] ?? 0) | (1 << (docA & 31));
         break;
       }
-      needB = b <= a;
+      needB = apart <= 0;
       needA = !needB;
     }
   }

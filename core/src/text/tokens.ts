@@ -1,9 +1,11 @@
 /**
- * How text becomes words. Everything that indexes, matches or highlights text goes through `tokenise`, so that
- * a count and the marks on a page can never disagree about what a word is.
+ * How text becomes words. Everything that matches or highlights text goes through `tokenise`, and `WordReader`, which
+ * reads the texts of an index, is held to it, so that a count and the marks on a page can never disagree about what
+ * a word is.
  *
  * The rule: NFKC, lower case, no diacritics; a word is a run of letters and digits; a possessive `'s` is dropped.
  */
+import { APOSTROPHES, BORDER, foldingOf } from './folding.js';
 
 /** One word, with the half-open range of UTF-16 offsets it came from in the original text. */
 export interface Token {
@@ -11,11 +13,6 @@ export interface Token {
   start: number;
   end: number;
 }
-
-const LETTER_OR_DIGIT = /[\p{L}\p{N}]/u;
-const MARK = /\p{M}/gu;
-const ONLY_MARKS = /^\p{M}+$/u;
-const APOSTROPHES = new Set(["'", '’', 'ʼ', '＇']);
 
 /** What an ASCII code is, as bits. */
 const PLAIN = 1;
@@ -27,17 +24,6 @@ const ASCII_KINDS = Uint8Array.from({ length: 128 }, (_, code) => {
   if (/[a-z0-9]/.test(char)) return PLAIN;
   return char === '*' || char === '?' ? MASK : 0;
 });
-
-/** The letters and digits of one code point, normalised; other characters of the result are kept as borders. */
-const normalisedCodePoints = new Map<string, string>();
-
-function normaliseCodePoint(char: string): string {
-  const known = normalisedCodePoints.get(char);
-  if (known !== undefined) return known;
-  const normal = char.normalize('NFKC').toLowerCase().normalize('NFD').replace(MARK, '').replaceAll('ς', 'σ');
-  normalisedCodePoints.set(char, normal);
-  return normal;
-}
 
 /**
  * Splits text into words.
@@ -58,54 +44,6 @@ type Visit = (word: string, start: number, end: number) => void;
 /** Visits the words that `tokenise` lists, without making a list. */
 export function forEachWord(text: string, visit: Visit, { masks = false }: { masks?: boolean } = {}): void {
   const letters = masks ? PLAIN | MASK : PLAIN;
-  if (text.length >= LONG && isAscii(text)) forEachAsciiWord(text, visit, letters);
-  else forEachAnyWord(text, visit, letters);
-}
-
-/** From how many characters on reading bytes is worth taking them out of the string first. */
-const LONG = 100;
-
-/** Part of every platform's globals, though not of the language. */
-declare const TextEncoder: new () => {
-  encodeInto(text: string, into: Uint8Array): { read: number; written: number };
-};
-
-const encoder = new TextEncoder();
-let asciiCodes = new Uint8Array(1 << 14);
-
-/** Whether a text is all ASCII; if so, `asciiCodes` holds it. Reading bytes is twice as fast as reading a string. */
-function isAscii(text: string): boolean {
-  if (asciiCodes.length < text.length) asciiCodes = new Uint8Array(text.length * 2);
-  const { read, written } = encoder.encodeInto(text, asciiCodes);
-  return read === text.length && written === text.length;
-}
-
-function forEachAsciiWord(text: string, visit: Visit, letters: number): void {
-  const codes = asciiCodes.slice(0, text.length);
-  let lastEnd = -1;
-  for (let at = 0; at < codes.length;) {
-    let kind = ASCII_KINDS[codes[at] ?? 0] ?? 0;
-    if ((kind & letters) === 0) {
-      at += 1;
-      continue;
-    }
-    let after = at + 1;
-    let kinds = kind;
-    for (; after < codes.length; after += 1) {
-      kind = ASCII_KINDS[codes[after] ?? 0] ?? 0;
-      if ((kind & letters) === 0) break;
-      kinds |= kind;
-    }
-    const run = text.slice(at, after);
-    const word = (kinds & CAPITAL) === 0 ? run : run.toLowerCase();
-    const possessive = word === 's' && at > 0 && lastEnd === at - 1 && codes[at - 1] === 39;
-    if (!possessive) visit(word, at, after);
-    lastEnd = after;
-    at = after;
-  }
-}
-
-function forEachAnyWord(text: string, visit: Visit, letters: number): void {
   let word = '';
   let start = 0;
   let end = 0;
@@ -153,27 +91,21 @@ function forEachAnyWord(text: string, visit: Visit, letters: number): void {
     }
     const char = String.fromCodePoint(text.codePointAt(at) ?? 0);
     const next = at + char.length;
-    if (APOSTROPHES.has(char)) {
-      close();
-      afterApostrophe = true;
-    } else if (ONLY_MARKS.test(char)) {
-      // A combining mark belongs to the letter before it and leaves no trace.
-      if (word !== '') end = next;
-    } else {
-      for (const normal of normaliseCodePoint(char)) {
-        if (LETTER_OR_DIGIT.test(normal)) {
-          if (word === '') {
-            start = at;
-            wordStartsAfterApostrophe = afterApostrophe;
-          }
-          word += normal;
-          end = next;
-        } else {
-          close();
-        }
+    const { pieces, mark } = foldingOf(char);
+    if (mark && word !== '') end = next;
+    for (const piece of pieces) {
+      if (piece === BORDER) {
+        close();
+        continue;
       }
-      afterApostrophe = false;
+      if (word === '') {
+        start = at;
+        wordStartsAfterApostrophe = afterApostrophe;
+      }
+      word += piece;
+      end = next;
     }
+    if (!mark) afterApostrophe = APOSTROPHES.has(char);
     at = next;
   }
   close();
