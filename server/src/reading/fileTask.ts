@@ -2,13 +2,14 @@
 import { createReadStream } from 'node:fs';
 import { Transform } from 'node:stream';
 import type { MessagePort } from 'node:worker_threads';
-import type { RecordTrouble, SkosResult } from '@even-lantern/core';
+import type { RecordTrouble } from '@even-lantern/core';
 import type { VocabularyFormat } from '@even-lantern/contract';
 import { recordsInFile } from './recordsInFile.js';
 import { readSkosFile } from './skosFile.js';
+import { vocabularyInFile, type VocabularyRead } from './vocabularyInFile.js';
 
 export type FileTask =
-  | { kind: 'vocabulary'; path: string; format: VocabularyFormat; progress: MessagePort }
+  | { kind: 'vocabulary'; path: string; into: string; format: VocabularyFormat; progress: MessagePort }
   | { kind: 'records'; path: string; into: string; progress: MessagePort };
 
 export interface RecordsRead {
@@ -18,12 +19,13 @@ export interface RecordsRead {
   troubles: RecordTrouble[];
 }
 
-export type FileRead = { kind: 'vocabulary'; result: SkosResult } | RecordsRead;
+export type FileRead = { kind: 'vocabulary'; result: VocabularyRead } | RecordsRead;
 
 export default async function readFile(task: FileTask): Promise<FileRead> {
   const source = () => createReadStream(task.path).pipe(telling(task.progress));
   if (task.kind === 'records') return { kind: 'records', ...(await recordsInFile(source(), task.into)) };
-  return { kind: 'vocabulary', result: await readSkosFile(source(), task.format) };
+  const read = await readSkosFile(source(), task.format);
+  return { kind: 'vocabulary', result: await vocabularyInFile(read, task.into) };
 }
 
 /** Tells how many bytes have been read. */

@@ -13,7 +13,11 @@ import type {
   Problem,
   VocabularySummary,
 } from '@even-lantern/contract';
-import { emptyRecord, recordToMods } from '@even-lantern/core';
+import { emptyRecord, recordToMods, type Vocabulary } from '@even-lantern/core';
+import Database from 'better-sqlite3';
+import { Not } from 'typeorm';
+import { ImportedHeadingsRow, ImportedVocabularyRow } from '../store/entities.js';
+import { openStore } from '../store/store.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
@@ -21,10 +25,18 @@ let server: TestApplication;
 let port: number;
 const folder = mkdtempSync(join(tmpdir(), 'files-'));
 
+async function started(storePath?: string): Promise<TestApplication> {
+  const application = await testApplication({ faulty: faultyConnector(3) }, storePath);
+  await application.application.listen(0, '127.0.0.1');
+  const { port: at } = (
+    application.application.getHttpServer() as { address(): unknown }
+  ).address() as AddressInfo;
+  port = at;
+  return application;
+}
+
 beforeAll(async () => {
-  server = await testApplication({ faulty: faultyConnector(3) });
-  await server.application.listen(0, '127.0.0.1');
-  port = ((server.application.getHttpServer() as { address(): unknown }).address() as AddressInfo).port;
+  server = await started();
 });
 afterAll(async () => {
   await server.application.close();
@@ -198,15 +210,51 @@ test('a line of fifty megabytes and a literal of sixty are refused, while health
   expect(incoming()).toEqual([]);
 }, 180_000);
 
-test('a vocabulary of many headings is read with progress', async () => {
+test('a vocabulary of many headings is read in parts, and is the same when the server starts again', async () => {
   function* turtle() {
     yield '@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:v> a skos:ConceptScheme .\n';
     for (let i = 0; i < 5000; i += 1) {
-      yield `<urn:c${i}> a skos:Concept ; skos:prefLabel "Heading ${i}"@en ; skos:inScheme <urn:v> .\n`;
+      yield `<urn:c${i}> a skos:Concept ; skos:prefLabel "Heading ${i}"@en ; skos:inScheme <urn:v> ; skos:scopeNote "${'Lamps\u2028and lanterns. '.repeat(9)}"@en .\n`;
     }
   }
   const path = await written('good.ttl', turtle());
   const { body, status } = await send('/api/vocabularies?file=good.ttl&job=j3', path, 'text/turtle');
   expect(status).toBe(201);
-  expect(body as VocabularySummary).toMatchObject({ headings: 5000 });
+  const { id, headings } = body as VocabularySummary;
+  expect(headings).toBe(5000);
+  expect(incoming()).toEqual([]);
+  const whole = async () =>
+    (await server.get(`/api/vocabularies/${encodeURIComponent(id)}`)).body as Vocabulary;
+  const before = await whole();
+  expect(new Set(before.headings.map(({ label }) => label)).size).toBe(5000);
+  expect(before.headings[4999]?.scopeNote).toContain('Lamps\u2028and');
+
+  // Rows of earlier releases have their headings within; parts of a vocabulary that a crash cut off belong to none.
+  const { storePath } = server;
+  await server.application.close();
+  const store = await openStore(storePath);
+  expect(await store.read.countBy(ImportedHeadingsRow, { vocabularyRow: Not('') })).toBeGreaterThan(5);
+  const [row] = await store.read.findBy(ImportedVocabularyRow, { vocabulary: id });
+  if (row === undefined) throw new Error('the vocabulary was not kept');
+  await store.write(async (manager) => {
+    const content = JSON.stringify({ ...before, id: 'urn:old', name: 'Old' });
+    await manager.insert(ImportedVocabularyRow, {
+      ...row,
+      id: 'old',
+      vocabulary: 'urn:old',
+      name: 'Old',
+      content,
+    });
+    await manager.insert(ImportedHeadingsRow, { vocabularyRow: 'cut off', part: 0, content: '[]' });
+  });
+  await store.close();
+  server = await started(storePath);
+  expect(await whole()).toEqual(before);
+  const old = (await server.get('/api/vocabularies/urn%3Aold')).body as Vocabulary;
+  expect(old).toEqual({ ...before, id: 'urn:old', name: 'Old' });
+  const again = new Database(storePath, { readonly: true });
+  expect(again.prepare('SELECT count(*) AS parts FROM imported_headings WHERE part = 0').get()).toEqual({
+    parts: 1,
+  });
+  again.close();
 }, 180_000);

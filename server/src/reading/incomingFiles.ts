@@ -11,11 +11,11 @@ import { pipeline } from 'node:stream/promises';
 import { MessageChannel } from 'node:worker_threads';
 import type { OnApplicationShutdown } from '@nestjs/common';
 import type { FileProgress, VocabularyFormat } from '@even-lantern/contract';
-import type { SkosResult } from '@even-lantern/core';
 import { Piscina } from 'piscina';
 import { BehaviorSubject, type Observable } from 'rxjs';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import type { FileRead, FileTask, RecordsRead } from './fileTask.js';
+import type { VocabularyRead } from './vocabularyInFile.js';
 
 const MOST_BYTES = 400_000_000;
 /** Of text that is read by lines. */
@@ -66,13 +66,26 @@ export class IncomingFiles implements OnApplicationShutdown {
     this.jobOf(id).stop.abort('stopped by the person who sent it');
   }
 
-  /** @returns the vocabulary, or what is wrong with the file */
-  async vocabulary(source: Readable, format: VocabularyFormat, job: string): Promise<SkosResult> {
+  /**
+   * Reads a vocabulary.
+   * @param use is given the vocabulary, or what is wrong with the file, and the file in which its headings lie
+   */
+  async vocabulary<T>(
+    source: Readable,
+    format: VocabularyFormat,
+    job: string,
+    use: (read: VocabularyRead, headings: string, signal: AbortSignal) => Promise<T>,
+  ): Promise<T> {
     const byLines = format === 'text/turtle';
-    return this.within(source, job, byLines, async (path, read) => {
-      const answer = await read((progress) => ({ kind: 'vocabulary', path, format, progress }));
-      if (answer.kind !== 'vocabulary') throw new Error('another kind of file was read');
-      return answer.result;
+    return this.within(source, job, byLines, async (path, read, _progress, signal) => {
+      const into = `${path}.headings`;
+      try {
+        const answer = await read((port) => ({ kind: 'vocabulary', path, into, format, progress: port }));
+        if (answer.kind !== 'vocabulary') throw new Error('another kind of file was read');
+        return await use(answer.result, into, signal);
+      } finally {
+        await rm(into, { force: true });
+      }
     });
   }
 

@@ -250,12 +250,21 @@ export class ImportedVocabularyRow {
   @Column('varchar') name: string;
   @Column('varchar') release: string;
   @Column('integer') headings: number;
-  /** the vocabulary as JSON */
+  /** the vocabulary as JSON, without its headings, which are in parts of their own; earlier rows have them here */
   @Column('text') content: string;
   /** what was odd in the file, as JSON */
   @Column('text') notes: string;
   @Column('varchar') at: string;
   @Column('varchar') personId: string;
+}
+
+/** Some of the headings of a vocabulary read from a file, as a JSON array. Parts of no row are of one being read. */
+@Entity({ name: 'imported_headings' })
+export class ImportedHeadingsRow {
+  @PrimaryColumn('varchar') vocabularyRow: string;
+  /** order among them, from 0 */
+  @PrimaryColumn('integer') part: number;
+  @Column('text') content: string;
 }
 
 /** One step in settling the crosswalk. Rows are only ever added; the latest about a pair counts. */
@@ -292,5 +301,6 @@ export const ENTITIES = [
   RecordCountRow,
   RunRecordRow,
   ImportedVocabularyRow,
+  ImportedHeadingsRow,
   SettlementRow,
 ];

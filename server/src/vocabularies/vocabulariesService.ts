@@ -1,23 +1,32 @@
 import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
-import { Injectable } from '@nestjs/common';
-import { treeOf, type TermContent, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
+import {
+  treeOf,
+  type Heading,
+  type TermContent,
+  type Vocabulary,
+  type VocabularyTree,
+} from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
-import { IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import { ImportedVocabularyRow, TermRow } from '../store/entities.js';
+import { ImportedHeadingsRow, ImportedVocabularyRow, TermRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
+import { headingLines, type VocabularyRead } from '../reading/vocabularyInFile.js';
+import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
 
 const NAMED = 5;
 
 /** All vocabularies: those that databases serve, and those read from files. */
 @Injectable()
-export class VocabulariesService {
+export class VocabulariesService implements OnModuleInit {
   /** imported ones by row, since reading a large one back takes a while */
-  private readonly imported = new Map<string, Vocabulary>();
+  private readonly imported = new Map<string, Promise<Vocabulary>>();
 
   constructor(
     private readonly store: Store,
@@ -25,6 +34,21 @@ export class VocabulariesService {
     private readonly people: PeopleService,
     private readonly files: IncomingFiles,
   ) {}
+
+  /** Headings that a crash left without their vocabulary are thrown away. */
+  async onModuleInit(): Promise<void> {
+    await this.store.write(async (manager) => {
+      const firsts = await manager.find(ImportedHeadingsRow, {
+        where: { part: 0 },
+        select: { vocabularyRow: true },
+      });
+      const kept = new Set(
+        (await manager.find(ImportedVocabularyRow, { select: { id: true } })).map(({ id }) => id),
+      );
+      const left = firsts.map(({ vocabularyRow }) => vocabularyRow).filter((id) => !kept.has(id));
+      await inBatches(left, (ids) => manager.delete(ImportedHeadingsRow, { vocabularyRow: In(ids) }));
+    });
+  }
 
   async list(): Promise<VocabularySummary[]> {
     const served = new Map<string, VocabularySummary>();
@@ -78,24 +102,30 @@ export class VocabulariesService {
    * @param fileName names a vocabulary that does not name itself
    * @param job names the reading, for those who watch it
    */
-  async import(
+  import(
     source: Readable,
     format: VocabularyFormat,
     fileName: string,
     job: string,
     person: Person,
   ): Promise<VocabularySummary> {
-    const read = await this.files.vocabulary(source, format, job);
-    if (!read.ok) {
-      const path = read.line === null ? 'file' : `line ${read.line}`;
-      throw badInput([{ path, message: read.message }]);
-    }
-    const stem = fileName.replace(/\.[a-z]+$/i, '').trim() || 'vocabulary';
-    const vocabulary = {
-      ...read.vocabulary,
-      id: read.vocabulary.id === '' ? `file:${stem}` : read.vocabulary.id,
-      name: read.vocabulary.name === '' ? stem : read.vocabulary.name,
-    };
+    return this.files.vocabulary(source, format, job, async (read, headings, signal) => {
+      if (!read.ok) {
+        const path = read.line === null ? 'file' : `line ${read.line}`;
+        throw badInput([{ path, message: read.message }]);
+      }
+      return this.keep(named(read.vocabulary, fileName), read, headings, signal, person);
+    });
+  }
+
+  /** @param path the file with the headings */
+  private async keep(
+    vocabulary: Omit<Vocabulary, 'headings'>,
+    { labels, notes }: Extract<VocabularyRead, { ok: true }>,
+    path: string,
+    signal: AbortSignal,
+    person: Person,
+  ): Promise<VocabularySummary> {
     if ((await this.databases.vocabularyById(vocabulary.id)) !== null) {
       throw conflict(
         `The ${vocabulary.name} is served by its database already.`,
@@ -103,20 +133,35 @@ export class VocabulariesService {
       );
     }
     const earlier = await this.find(vocabulary.id);
-    const notes = [...read.notes, ...(earlier === null ? [] : await this.withdrawn(earlier, vocabulary))];
+    const told = [
+      ...notes,
+      ...(earlier === null ? [] : await this.withdrawn(earlier, vocabulary.id, labels)),
+    ];
     const row: ImportedVocabularyRow = {
       id: randomUUID(),
       vocabulary: vocabulary.id,
       name: vocabulary.name,
       release: vocabulary.release,
-      headings: vocabulary.headings.length,
+      headings: labels.length,
       content: JSON.stringify(vocabulary),
-      notes: JSON.stringify(notes),
+      notes: JSON.stringify(told),
       at: new Date().toISOString(),
       personId: person.id,
     };
-    await this.store.write((manager) => manager.insert(ImportedVocabularyRow, row));
-    this.imported.set(row.id, vocabulary);
+    try {
+      // Part by part, so that a large vocabulary holds up nobody else; the row that comes last makes them count.
+      let part = 0;
+      for await (const content of headingLines(path)) {
+        signal.throwIfAborted();
+        const headings: ImportedHeadingsRow = { vocabularyRow: row.id, part, content };
+        await this.store.write((manager) => manager.insert(ImportedHeadingsRow, headings));
+        part += 1;
+      }
+      await this.store.write((manager) => manager.insert(ImportedVocabularyRow, row));
+    } catch (error) {
+      await this.store.write((manager) => manager.delete(ImportedHeadingsRow, { vocabularyRow: row.id }));
+      throw error;
+    }
     this.databases.forgetDescribed(vocabulary.id);
     return {
       id: row.vocabulary,
@@ -124,13 +169,13 @@ export class VocabulariesService {
       release: row.release,
       headings: row.headings,
       databases: [],
-      imported: { at: row.at, person: person.name, notes },
+      imported: { at: row.at, person: person.name, notes: told },
     };
   }
 
   /** Headings of the earlier release that are gone, and which of them lanes still hold. */
-  private async withdrawn(earlier: Vocabulary, now: Vocabulary): Promise<string[]> {
-    const present = new Set(now.headings.map(({ label }) => label));
+  private async withdrawn(earlier: Vocabulary, id: string, labels: readonly string[]): Promise<string[]> {
+    const present = new Set(labels);
     const gone = new Set(earlier.headings.map(({ label }) => label).filter((label) => !present.has(label)));
     if (gone.size === 0) return [];
     const terms = await this.store.read.getRepository(TermRow).findBy({ removedAt: IsNull() });
@@ -138,7 +183,7 @@ export class VocabulariesService {
       terms
         .map(({ content }) => JSON.parse(content) as TermContent)
         .flatMap((content) =>
-          content.kind === 'heading' && content.vocabulary === now.id && gone.has(content.label)
+          content.kind === 'heading' && content.vocabulary === id && gone.has(content.label)
             ? [content.label]
             : [],
         ),
@@ -162,10 +207,23 @@ export class VocabulariesService {
     if (row === undefined) return null;
     const known = this.imported.get(row.id);
     if (known !== undefined) return known;
-    const whole = await this.store.read.getRepository(ImportedVocabularyRow).findOneByOrFail({ id: row.id });
-    const vocabulary = JSON.parse(whole.content) as Vocabulary;
-    this.imported.set(row.id, vocabulary);
-    return vocabulary;
+    const reading = this.readBack(row.id);
+    this.imported.set(row.id, reading);
+    reading.catch(() => this.imported.delete(row.id));
+    return reading;
+  }
+
+  /** Part by part, with others let in between. */
+  private async readBack(id: string): Promise<Vocabulary> {
+    const whole = await this.store.read.findOneByOrFail(ImportedVocabularyRow, { id });
+    const { headings = [], ...vocabulary } = JSON.parse(whole.content) as Partial<Vocabulary> &
+      Omit<Vocabulary, 'headings'>;
+    for (let part = 0; ; part += 1) {
+      const row = await this.store.read.findOneBy(ImportedHeadingsRow, { vocabularyRow: id, part });
+      if (row === null) return { ...vocabulary, headings };
+      for (const heading of JSON.parse(row.content) as Heading[]) headings.push(heading);
+      await nextTurn();
+    }
   }
 
   /** The latest of each id, without their content. */
@@ -185,6 +243,16 @@ export class VocabulariesService {
     });
     return [...new Map(rows.map((row) => [row.vocabulary, row])).values()];
   }
+}
+
+/** A vocabulary that does not name itself is named by its file. */
+function named(vocabulary: Omit<Vocabulary, 'headings'>, fileName: string): Omit<Vocabulary, 'headings'> {
+  const stem = fileName.replace(/\.[a-z]+$/i, '').trim() || 'vocabulary';
+  return {
+    ...vocabulary,
+    id: vocabulary.id === '' ? `file:${stem}` : vocabulary.id,
+    name: vocabulary.name === '' ? stem : vocabulary.name,
+  };
 }
 
 function some(labels: ReadonlySet<string>): string {

@@ -3,6 +3,7 @@ import { AddedDatabases1798000000000 } from './addedDatabases.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { GivenRecords1800000000004 } from './givenRecords.js';
+import { ImportedHeadings1800000000005 } from './importedHeadings.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
 import { LatestLines1800000000000 } from './latestLines.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
@@ -25,4 +26,5 @@ export const MIGRATIONS = [
   RecordLists1800000000002,
   UniquePositions1800000000003,
   GivenRecords1800000000004,
+  ImportedHeadings1800000000005,
 ];
