@@ -1,9 +1,8 @@
 /** The index over records: zones of positions for text, and document sets for headings and limits. */
 import type { TextField } from '../query/index.js';
-import { forEachSection, type BibRecord } from '../records/index.js';
-import { textKey, WordReader } from '../text/index.js';
+import { forEachSection, type BibRecord, type HeadingAssignment } from '../records/index.js';
+import { textKey } from '../text/index.js';
 import { setOfSorted, type DocSet } from './docSet.js';
-import { SECTION_GAP } from './postings.js';
 import { ZoneBuilder, type Zone } from './zone.js';
 
 export type ZoneName = 'text' | 'headings' | 'author' | 'journal' | 'fulltext';
@@ -68,40 +67,57 @@ export function headingKey(vocabulary: string, label: string, subheading?: strin
   return subheading === undefined ? key : `${key}\n${textKey(subheading)}`;
 }
 
+interface Lists {
+  any: number[];
+  central: number[];
+}
+
 /** Documents by heading while the index is built; remembers the key of each spelling, since making one costs most. */
 class HeadingLists {
-  readonly byKey = new Map<string, { any: number[]; central: number[] }>();
+  readonly byKey = new Map<string, Lists>();
+  /** by label, of one vocabulary after the other */
   private readonly bySpelling = new Map<
     string,
-    Map<string, Map<string, { any: number[]; central: number[] }>>
+    { vocabulary: string; lists: Lists; withSubheading: Map<string, Lists> }[]
   >();
 
-  listsOf(
-    vocabulary: string,
-    label: string,
-    subheading: string | undefined,
-  ): { any: number[]; central: number[] } {
-    const labels = getOrAdd(this.bySpelling, vocabulary, () => new Map());
-    const subheadings = getOrAdd(labels, label, () => new Map());
-    return getOrAdd(subheadings, subheading ?? '', () =>
-      getOrAdd(this.byKey, headingKey(vocabulary, label, subheading), () => ({ any: [], central: [] })),
-    );
+  add({ vocabulary, label, subheadings, central }: HeadingAssignment, doc: number): void {
+    const spelled = getOrAdd(this.bySpelling, label, () => []);
+    let found = spelled.find((each) => each.vocabulary === vocabulary);
+    if (found === undefined) {
+      found = { vocabulary, lists: this.listsOf(headingKey(vocabulary, label)), withSubheading: new Map() };
+      spelled.push(found);
+    }
+    addTo(found.lists, central, doc);
+    for (const subheading of subheadings) {
+      const make = () => this.listsOf(headingKey(vocabulary, label, subheading));
+      addTo(getOrAdd(found.withSubheading, subheading, make), central, doc);
+    }
   }
+
+  private listsOf(key: string): Lists {
+    return getOrAdd(this.byKey, key, () => ({ any: [], central: [] }));
+  }
+}
+
+function addTo({ any, central: onlyCentral }: Lists, central: boolean, doc: number): void {
+  pushOnce(any, doc);
+  if (central) pushOnce(onlyCentral, doc);
 }
 
 /** Documents by limit while the index is built; remembers the key of each spelling too. */
 class LimitLists {
-  readonly byField = new Map<string, Map<string, number[]>>();
-  private readonly bySpelling = new Map<string, Map<string, number[]>>();
+  readonly fields = new Map<string, { byKey: Map<string, number[]>; bySpelling: Map<string, number[]> }>();
 
   add(field: string, values: readonly string[], doc: number): void {
-    const byValue = getOrAdd(this.byField, field, () => new Map<string, number[]>());
-    const spellings = getOrAdd(this.bySpelling, field, () => new Map<string, number[]>());
-    for (const value of values)
-      pushOnce(
-        getOrAdd(spellings, value, () => getOrAdd(byValue, textKey(value), () => [])),
-        doc,
-      );
+    const { byKey, bySpelling } = getOrAdd(this.fields, field, () => ({
+      byKey: new Map(),
+      bySpelling: new Map(),
+    }));
+    for (const value of values) {
+      const make = () => getOrAdd(byKey, textKey(value), () => []);
+      pushOnce(getOrAdd(bySpelling, value, make), doc);
+    }
   }
 }
 
@@ -117,29 +133,20 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
   const years: number[] = [];
   const headings = new HeadingLists();
   const limits = new LimitLists();
-  const reader = new WordReader(Math.floor(Math.random() * 2 ** 32));
   let doc = 0;
   let builder = builders.text;
   let mask = 0;
-  let position = 0;
   let length = 0;
   const addSection = (section: string) => {
-    reader.read(section);
-    while (reader.next()) {
-      builder.add(reader, position, mask);
-      position += 1;
-      length += 1;
-    }
-    position += SECTION_GAP;
+    length += builder.add(section, mask);
   };
 
   for (const record of records) {
     for (const name of ZONE_NAMES) {
       builder = builders[name];
-      position = 0;
       for (const field of ZONE_FIELDS[name]) {
-        if (field === 'abstract') abstractStarts.push(position);
-        if (field === 'keywords') keywordStarts.push(position);
+        if (field === 'abstract') abstractStarts.push(builder.position);
+        if (field === 'keywords') keywordStarts.push(builder.position);
         length = 0;
         mask = FIELD_MASK[field];
         forEachSection(record, field, addSection);
@@ -147,13 +154,7 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
       }
       builder.endDocument();
     }
-    for (const { vocabulary, label, subheadings, central } of record.headings) {
-      for (const subheading of [undefined, ...subheadings]) {
-        const lists = headings.listsOf(vocabulary, label, subheading);
-        pushOnce(lists.any, doc);
-        if (central) pushOnce(lists.central, doc);
-      }
-    }
+    for (const heading of record.headings) headings.add(heading, doc);
     years.push(record.year);
     limits.add('language', [record.language], doc);
     limits.add('publicationType', record.publicationTypes, doc);
@@ -181,9 +182,9 @@ export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
     ),
     years: Int16Array.from(years),
     limits: new Map(
-      [...limits.byField].map(([field, byValue]) => [
+      [...limits.fields].map(([field, { byKey }]) => [
         field,
-        new Map([...byValue].map(([value, docs]) => [value, setOf(docs)])),
+        new Map([...byKey].map(([value, docs]) => [value, setOf(docs)])),
       ]),
     ),
   };
@@ -224,5 +225,5 @@ function getOrAdd<Key, Value>(map: Map<Key, Value>, key: Key, make: () => Value)
 }
 
 function pushOnce(docs: number[], doc: number): void {
-  if (docs.at(-1) !== doc) docs.push(doc);
+  if (docs.length === 0 || docs[docs.length - 1] !== doc) docs.push(doc);
 }

@@ -1,9 +1,8 @@
 /** One zone of the index, finished: its streams, and what is stored twice so that frequent words are quick. */
-import type { WordReader } from '../text/index.js';
-import { ByteLists } from './byteLists.js';
-import { collectPairs, NOT_PAIRED, type PairLists } from './pairLists.js';
-import { MASK_BITS, PostingCursor, type PostingStreams } from './postings.js';
-import { WordTable } from './wordTable.js';
+import { WordNumbers } from '../text/index.js';
+import { collectPairs, type PairLists } from './pairLists.js';
+import { PostingCursor, SECTION_GAP, type PostingStreams } from './postings.js';
+import { PostingBlocks } from './postingBlocks.js';
 
 /** The finished zone: flat typed arrays only, ready to be written to disk or passed to a worker. */
 export interface Zone extends PostingStreams {
@@ -17,120 +16,49 @@ export interface Zone extends PostingStreams {
 /** A word in more than one document of this many gets its documents as bits too. */
 const FREQUENT_SHARE = 32;
 
-/** Of each word while its zone is built, side by side in one array, so that they are in memory together. */
-const COUNT = 0;
-const LAST_DOCUMENT = 1;
-/** of the document being added */
-const FIELDS = 2;
-const LAST_POSITION = 3;
-const POSITIONS_FROM = 4;
-const STRIDE = 8;
-
 /** Collects the words of documents, which come in ascending order, into a zone. */
 export class ZoneBuilder {
-  private readonly table = new WordTable();
-  private states = new Uint32Array(STRIDE << 10);
-  /** of word n: documents in list 2n, positions in list 2n + 1 */
-  private readonly lists = new ByteLists();
-  /** the words of the document being added, each once */
-  private touched = new Uint32Array(1 << 8);
-  private touchedCount = 0;
-  /** the words of all documents as they follow one another, `NOT_PAIRED` where they do not */
-  private sequence = new Uint16Array(1 << 10);
-  private sequenceLength = 0;
-  /** where each document's words end in `sequence` */
-  private readonly sequenceEnds: number[] = [];
-  private nextPosition = 0;
+  private readonly words = new WordNumbers();
+  private readonly postings = new PostingBlocks();
+  private next = 0;
+
+  /** The position at which the next section of the document begins. */
+  get position(): number {
+    return this.next;
+  }
 
   /**
-   * Adds the present word of the reader. Words come in the order of their positions.
-   * @param mask the bit of the field the word stands in
+   * Adds a section of the present document.
+   * @param mask the bit of the field it stands in
+   * @returns how many words it has
    */
-  add(reader: WordReader, position: number, mask: number): void {
-    const word = this.table.numberOf(reader);
-    const at = word * STRIDE;
-    if (at >= this.states.length) this.states = doubled(this.states);
-    const { states } = this;
-    const fields = states[at + FIELDS] ?? 0;
-    if (fields === 0) {
-      if (this.touchedCount === this.touched.length) this.touched = doubled(this.touched);
-      this.touched[this.touchedCount] = word;
-      this.touchedCount += 1;
-      states[at + LAST_POSITION] = 0;
-      states[at + POSITIONS_FROM] = this.lists.lengthOf(2 * word + 1);
-    }
-    states[at + FIELDS] = fields | mask;
-    this.lists.append(2 * word + 1, position - (states[at + LAST_POSITION] ?? 0));
-    states[at + LAST_POSITION] = position;
-    if (position !== this.nextPosition) this.follow(NOT_PAIRED);
-    this.follow(word < NOT_PAIRED ? word : NOT_PAIRED);
-    this.nextPosition = position + 1;
+  add(section: string, mask: number): number {
+    const { words, next } = this;
+    const count = words.read(section);
+    this.postings.section(words.numbers, count, next, mask);
+    this.next = next + count + SECTION_GAP;
+    return count;
   }
 
   endDocument(): void {
-    const doc = this.sequenceEnds.length;
-    const { states, lists, touched } = this;
-    for (let i = 0; i < this.touchedCount; i += 1) {
-      const word = touched[i] ?? 0;
-      const at = word * STRIDE;
-      const positionBytes = lists.lengthOf(2 * word + 1) - (states[at + POSITIONS_FROM] ?? 0);
-      lists.append(2 * word, doc - (states[at + LAST_DOCUMENT] ?? 0));
-      lists.append(2 * word, (positionBytes << MASK_BITS) | (states[at + FIELDS] ?? 0));
-      states[at + LAST_DOCUMENT] = doc;
-      states[at + COUNT] = (states[at + COUNT] ?? 0) + 1;
-      states[at + FIELDS] = 0;
-    }
-    this.touchedCount = 0;
-    this.follow(NOT_PAIRED);
-    this.sequenceEnds.push(this.sequenceLength);
-    this.nextPosition = 0;
+    this.postings.endDocument();
+    this.next = 0;
   }
 
   finish(): Zone {
-    const { lists, states } = this;
-    const unsorted = this.table.words();
+    const sequence = this.postings.end();
+    const unsorted = this.words.words();
     const order = [...unsorted.keys()].sort((a, b) => byCodeUnits(unsorted[a] ?? '', unsorted[b] ?? ''));
-    const documentCounts = new Uint32Array(order.length);
-    const documentStarts = new Uint32Array(order.length + 1);
-    const positionStarts = new Uint32Array(order.length + 1);
     const numbers = new Uint32Array(order.length);
-    order.forEach((word, number) => {
-      numbers[word] = number;
-      documentCounts[number] = states[word * STRIDE + COUNT] ?? 0;
-      documentStarts[number + 1] = (documentStarts[number] ?? 0) + lists.lengthOf(2 * word);
-      positionStarts[number + 1] = (positionStarts[number] ?? 0) + lists.lengthOf(2 * word + 1);
-    });
-    const documents = new Uint8Array(documentStarts[order.length] ?? 0);
-    const positions = new Uint8Array(positionStarts[order.length] ?? 0);
-    order.forEach((word, number) => {
-      lists.copy(2 * word, documents, documentStarts[number] ?? 0);
-      lists.copy(2 * word + 1, positions, positionStarts[number] ?? 0);
-    });
+    order.forEach((word, number) => (numbers[word] = number));
     const words = order.map((word) => unsorted[word] ?? '');
-    const zone = { words, documentCounts, documentStarts, positionStarts, documents, positions };
-    const sequence = { words: this.sequence, ends: this.sequenceEnds, numbers };
+    const streams = this.postings.streams(words, numbers);
     return {
-      ...zone,
-      ...frequentWords(zone, this.sequenceEnds.length),
-      pairs: collectPairs(documentCounts, sequence),
+      ...streams,
+      ...frequentWords(streams, sequence.documents),
+      pairs: collectPairs(streams.documentCounts, sequence, numbers),
     };
   }
-
-  private follow(word: number): void {
-    if (this.sequenceLength === this.sequence.length) {
-      const grown = new Uint16Array(this.sequence.length * 2);
-      grown.set(this.sequence);
-      this.sequence = grown;
-    }
-    this.sequence[this.sequenceLength] = word;
-    this.sequenceLength += 1;
-  }
-}
-
-function doubled(numbers: Uint32Array): Uint32Array<ArrayBuffer> {
-  const grown = new Uint32Array(numbers.length * 2);
-  grown.set(numbers);
-  return grown;
 }
 
 function frequentWords(zone: PostingStreams, size: number): Pick<Zone, 'frequentSlots' | 'frequentBits'> {
