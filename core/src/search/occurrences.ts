@@ -9,7 +9,7 @@ import {
 } from '../query/index.js';
 import { emptySet, has, intersect, newBits, setOfBits, setOfSorted, type DocSet } from './docSet.js';
 import { EvaluationStop } from './evaluationError.js';
-import { firstWordFrom, PostingCursor, SECTION_GAP, wordNumber } from './postings.js';
+import { firstWordFrom, markDocuments, PostingCursor, SECTION_GAP, wordNumber } from './postings.js';
 import { frequentBitsOf, type Zone } from './zone.js';
 import { markListedPair } from './pairLists.js';
 import { markPair, type FieldTest, type PairedWord } from './wordPairs.js';
@@ -304,11 +304,7 @@ function documentsWithAny(universe: number, zone: Zone, numbers: readonly number
       for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) | (frequent[i] ?? 0);
       continue;
     }
-    for (const cursor = new PostingCursor(zone, number); cursor.next();) {
-      if ((cursor.mask & mask) !== 0) {
-        bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));
-      }
-    }
+    markDocuments(bits, zone, number, mask);
   }
   return setOfBits(bits, universe);
 }

@@ -2,8 +2,7 @@
  * Pairs of frequent words: for every two of them that stand next to each other somewhere, the documents where they
  * do. A phrase of common words is what costs most to find from positions alone, and what there are few of to store.
  */
-import { MOST_BYTES, write } from './postingBlocks.js';
-import { DOCUMENT, NUMBERED, type WordSequence } from './wordSequence.js';
+import { MOST_BYTES, NO_FOLLOWER, write, type Block } from './postingBlocks.js';
 
 export interface PairLists {
   /** for each word of the zone its number among the frequent ones, or -1 */
@@ -24,162 +23,117 @@ const PAIRED_SHARE = 128;
 /** At most so many words, the most frequent ones: the table of all pairs grows with the square. */
 const MAX_PAIRED = 4096;
 
-/** About so many pairs are sorted at a time: six bytes each. */
-const BATCH = 1 << 22;
-
 /**
- * Collects the pairs: sorted by their first word, as many first words at a time as `BATCH` allows, then by the second.
- * Both sorts count first, and keep the order of the documents.
+ * Collects the pairs from the places of the words of finished blocks, first word by first word.
  * @param counts documents of each word of the zone
- * @param numbers the number in the zone of each word of the sequence
+ * @param order the number in the blocks of each word of the zone
+ * @param size how many documents there are
  */
-export function collectPairs(counts: Uint32Array, sequence: WordSequence, numbers: Uint32Array): PairLists {
+export function collectPairs(
+  counts: Uint32Array,
+  blocks: readonly Block[],
+  order: readonly number[],
+  size: number,
+): PairLists {
   const paired = [...counts.keys()]
-    .filter((number) => (counts[number] ?? 0) * PAIRED_SHARE > sequence.documents)
+    // Frequent words come early; one that comes too late for two bytes is not told as a follower.
+    .filter((number) => (counts[number] ?? 0) * PAIRED_SHARE > size && (order[number] ?? 0) < NO_FOLLOWER)
     .sort((a, b) => (counts[b] ?? 0) - (counts[a] ?? 0))
-    .slice(0, MAX_PAIRED);
-  const isPaired = new Uint8Array(counts.length);
-  for (const number of paired) isPaired[number] = 1;
-  // Frequent words come early. One whose number takes more than two bytes in the sequence is not paired.
-  for (const number of numbers.subarray(NUMBERED)) isPaired[number] = 0;
+    .slice(0, MAX_PAIRED)
+    .sort((a, b) => a - b);
   const slots = new Int32Array(counts.length).fill(-1);
-  let frequent = 0;
-  isPaired.forEach((is, number) => {
-    if (is === 0) return;
-    slots[number] = frequent;
-    frequent += 1;
+  /** by number in the blocks; none for no follower */
+  const slotOf = new Int32Array(NO_FOLLOWER + 1).fill(-1);
+  paired.forEach((number, slot) => {
+    slots[number] = slot;
+    slotOf[order[number] ?? 0] = slot;
   });
-  /** by what stands in the sequence; -1 for borders too */
-  const slotOf = new Int32Array(1 << 16).fill(-1);
-  numbers.subarray(0, NUMBERED).forEach((number, word) => (slotOf[word] = slots[number] ?? -1));
-  return { slots, frequent, ...pairDocuments(sequence, slotOf, frequent) };
+  const places = placesOf(blocks, slotOf, paired.length);
+  const writer = new PairWriter(paired.length);
+  for (let slot = 0; slot < paired.length; slot += 1) {
+    blocks.forEach((block, i) => {
+      const at = (i * paired.length + slot) * 2;
+      writer.gather(block, slotOf, places[at] ?? 0, places[at + 1] ?? 0);
+    });
+    writer.write(slot);
+  }
+  return { slots, frequent: paired.length, ...writer.finish() };
 }
 
-type PairDocuments = Pick<PairLists, 'keys' | 'starts' | 'documents'>;
-
-function pairDocuments(sequence: WordSequence, slotOf: Int32Array, frequent: number): PairDocuments {
-  const starts = startsByFirst(sequence, slotOf, frequent);
-  const startOf = (slot: number) => starts[slot] ?? 0;
-  const batches: [from: number, to: number][] = [];
-  for (let from = 0; from < frequent;) {
-    let to = from + 1;
-    while (to < frequent && startOf(to + 1) - startOf(from) <= BATCH) to += 1;
-    batches.push([from, to]);
-    from = to;
-  }
-  const largest = Math.max(0, ...batches.map(([from, to]) => startOf(to) - startOf(from)));
-  const pairs: Pairs = { seconds: new Uint16Array(largest), docs: new Uint32Array(largest) };
-  const writer = new PairWriter(frequent, startOf(frequent));
-  for (const [from, to] of batches) {
-    const base = startOf(from);
-    /** by slot; those before the range are not asked for */
-    const next = Uint32Array.from(starts.subarray(0, to), (start) => Math.max(start, base) - base);
-    let doc = 0;
-    for (const piece of sequence.pieces) doc = sortByFirst(piece, slotOf, next, from, pairs, doc);
-    for (let first = from; first < to; first += 1) {
-      const [begin, end] = [startOf(first) - base, startOf(first + 1) - base];
-      writer.write(first, pairs.seconds.subarray(begin, end), pairs.docs.subarray(begin, end));
+/** For each block and slot where the word's places begin and end. */
+function placesOf(blocks: readonly Block[], slotOf: Int32Array, frequent: number): Uint32Array {
+  const places = new Uint32Array(blocks.length * frequent * 2);
+  blocks.forEach(({ words, placeEnds }, i) => {
+    for (let entry = 0; entry < words.length; entry += 1) {
+      const word = words[entry] ?? 0;
+      const slot = word < NO_FOLLOWER ? (slotOf[word] ?? -1) : -1;
+      if (slot === -1) continue;
+      const at = (i * frequent + slot) * 2;
+      places[at] = entry === 0 ? 0 : (placeEnds[entry - 1] ?? 0);
+      places[at + 1] = placeEnds[entry] ?? 0;
     }
-  }
-  return writer.finish();
+  });
+  return places;
 }
 
-/** Where each slot's pairs begin when all are sorted by their first word; one entry more than slots. */
-function startsByFirst(sequence: WordSequence, slotOf: Int32Array, frequent: number): Uint32Array {
-  const starts = new Uint32Array(frequent + 1);
-  for (const piece of sequence.pieces) countFirsts(piece, slotOf, starts);
-  for (let slot = 0; slot < frequent; slot += 1)
-    starts[slot + 1] = (starts[slot + 1] ?? 0) + (starts[slot] ?? 0);
-  return starts;
-}
-
-/** Adds to the entry behind each slot how often a paired word follows it. */
-function countFirsts(piece: Uint16Array, slotOf: Int32Array, starts: Uint32Array): void {
-  let before = -1;
-  for (let i = 0; i < piece.length; i += 1) {
-    const slot = slotOf[piece[i] ?? 0] ?? -1;
-    if ((before | slot) >= 0) starts[before + 1] = (starts[before + 1] ?? 0) + 1;
-    before = slot;
-  }
-}
-
-/** Pairs sorted by their first word: second words and documents. */
-interface Pairs {
-  seconds: Uint16Array;
-  docs: Uint32Array;
-}
-
-/**
- * Puts the pairs of a piece where they belong among those sorted by their first word.
- * @param next where the next pair of each slot belongs
- * @param from slots before it are left out, and so are those behind the end of `next`
- * @param firstDoc the document that the piece begins in
- * @returns the document that it ends in
- */
-function sortByFirst(
-  piece: Uint16Array,
-  slotOf: Int32Array,
-  next: Uint32Array,
-  from: number,
-  { seconds, docs }: Pairs,
-  firstDoc: number,
-): number {
-  const to = next.length;
-  let doc = firstDoc;
-  let before = -1;
-  for (let i = 0; i < piece.length; i += 1) {
-    const word = piece[i] ?? 0;
-    const slot = slotOf[word] ?? -1;
-    if (slot < 0) {
-      if (word === DOCUMENT) doc += 1;
-    } else if (before >= from && before < to) {
-      const place = next[before] ?? 0;
-      next[before] = place + 1;
-      seconds[place] = slot;
-      docs[place] = doc;
-    }
-    before = slot;
-  }
-  return doc;
-}
-
-/** Writes the pairs of one first word after another. */
+/** Gathers what follows one first word after another, and writes it sorted by the second. */
 class PairWriter {
   private readonly keys: number[] = [];
   private readonly starts: number[] = [0];
-  private documents: Uint8Array;
+  private documents = new Uint8Array(1 << 12);
   private length = 0;
-  /** where the pairs of each second word begin, and later end, among those of the first */
-  private readonly places: Uint32Array;
+  /** of the present first word: second words and documents, in the order of these; and how many */
+  private seconds = new Uint16Array(1 << 10);
+  private docs = new Uint32Array(1 << 10);
+  private gathered = 0;
+  /** the documents in the order of the second words, and where each one's end */
   private sorted = new Uint32Array(1 << 10);
+  private readonly ends: Uint32Array;
 
-  /** @param expected about how many bytes will be written */
-  constructor(
-    private readonly frequent: number,
-    expected: number,
-  ) {
-    this.documents = new Uint8Array(expected);
-    this.places = new Uint32Array(frequent + 1);
+  constructor(private readonly frequent: number) {
+    this.ends = new Uint32Array(frequent + 1);
   }
 
-  write(first: number, seconds: Uint16Array, docs: Uint32Array): void {
-    const { places, frequent } = this;
-    if (this.sorted.length < docs.length) this.sorted = new Uint32Array(docs.length * 2);
-    const { sorted } = this;
-    places.fill(0);
-    sortBySecond(seconds, docs, places, sorted);
+  /** Gathers from places `from` to before `to` of a block. */
+  gather({ followers, placeDocs, firstDocument }: Block, slotOf: Int32Array, from: number, to: number): void {
+    if (this.gathered + to - from > this.seconds.length) this.makeRoom(this.gathered + to - from);
+    const { seconds, docs, ends } = this;
+    let { gathered } = this;
+    for (let i = from; i < to; i += 1) {
+      const slot = slotOf[followers[i] ?? 0] ?? -1;
+      if (slot < 0) continue;
+      seconds[gathered] = slot;
+      docs[gathered] = firstDocument + (placeDocs[i] ?? 0);
+      gathered += 1;
+      ends[slot + 1] = (ends[slot + 1] ?? 0) + 1;
+    }
+    this.gathered = gathered;
+  }
+
+  /** Writes what has been gathered. */
+  write(first: number): void {
+    const { seconds, docs, ends, sorted, gathered, frequent } = this;
+    for (let slot = 1; slot < frequent; slot += 1) ends[slot] = (ends[slot] ?? 0) + (ends[slot - 1] ?? 0);
+    for (let i = 0; i < gathered; i += 1) {
+      const second = seconds[i] ?? 0;
+      const place = ends[second] ?? 0;
+      ends[second] = place + 1;
+      sorted[place] = docs[i] ?? 0;
+    }
     let at = 0;
     for (let second = 0; second < frequent; second += 1) {
-      const end = places[second] ?? 0;
+      const end = ends[second] ?? 0;
       if (at === end) continue;
-      this.writeDocuments(sorted, at, end);
+      this.writeDocuments(at, end);
       this.keys.push(first * frequent + second);
       this.starts.push(this.length);
       at = end;
     }
+    ends.fill(0);
+    this.gathered = 0;
   }
 
-  finish(): PairDocuments {
+  finish(): Pick<PairLists, 'keys' | 'starts' | 'documents'> {
     return {
       keys: Uint32Array.from(this.keys),
       starts: Uint32Array.from(this.starts),
@@ -188,38 +142,33 @@ class PairWriter {
   }
 
   /** Each document once, as differences. */
-  private writeDocuments(sorted: Uint32Array, from: number, to: number): void {
+  private writeDocuments(from: number, to: number): void {
     const most = this.length + (to - from) * MOST_BYTES;
     if (most > this.documents.length) {
       const larger = new Uint8Array(most * 2);
       larger.set(this.documents);
       this.documents = larger;
     }
+    const { sorted, documents } = this;
+    let { length } = this;
     let last = -1;
     for (let i = from; i < to; i += 1) {
       const doc = sorted[i] ?? 0;
       if (doc === last) continue;
-      this.length = write(this.documents, this.length, last === -1 ? doc : doc - last);
+      length = write(documents, length, last === -1 ? doc : doc - last);
       last = doc;
     }
+    this.length = length;
   }
-}
 
-/**
- * Puts documents in the order of their second words.
- * @param ends noughts; afterwards where the documents of each second word end
- */
-function sortBySecond(seconds: Uint16Array, docs: Uint32Array, ends: Uint32Array, sorted: Uint32Array): void {
-  for (let i = 0; i < seconds.length; i += 1) {
-    const after = (seconds[i] ?? 0) + 1;
-    ends[after] = (ends[after] ?? 0) + 1;
-  }
-  for (let i = 1; i < ends.length; i += 1) ends[i] = (ends[i] ?? 0) + (ends[i - 1] ?? 0);
-  for (let i = 0; i < seconds.length; i += 1) {
-    const second = seconds[i] ?? 0;
-    const place = ends[second] ?? 0;
-    sorted[place] = docs[i] ?? 0;
-    ends[second] = place + 1;
+  private makeRoom(least: number): void {
+    const seconds = new Uint16Array(least * 2);
+    seconds.set(this.seconds);
+    this.seconds = seconds;
+    const docs = new Uint32Array(least * 2);
+    docs.set(this.docs);
+    this.docs = docs;
+    this.sorted = new Uint32Array(least * 2);
   }
 }
 

@@ -5,16 +5,22 @@
  * what is kept is as small as the result. See `postings.ts` for the form of the streams.
  */
 import { MASK, MASK_BITS, type PostingStreams } from './postings.js';
-import { BORDER, DOCUMENT, NUMBERED, type WordSequence } from './wordSequence.js';
 
-/** A block has about so many words, more only where a single document has. */
-const BLOCK = 1 << 18;
+/** What a block is gathered in has room for so many words in the end, more only where a single document needs it. */
+const MOST_ROOM = 1 << 17;
+/** A block ends when fewer would fit in than most documents have. */
+const BLOCK = MOST_ROOM - (1 << 12);
 const FIRST_ROOM = 1 << 10;
 /** The most bytes of one number. */
 export const MOST_BYTES = 5;
 
-/** The streams of a block: for each of its words, ascending by number, what stands for it. */
-interface Block {
+/** Stands where no word follows, and for a word whose number is not below it: frequent words come early. */
+export const NO_FOLLOWER = 0xffff;
+/** A block has at most so many documents, since two bytes tell one from another. */
+const MOST_DOCUMENTS = 1 << 16;
+
+/** A finished block: for each of its words, ascending by number, its streams, and where it stands. */
+export interface Block {
   words: Uint32Array;
   counts: Uint32Array;
   /** the first document, which the stream does not hold, and the last */
@@ -24,15 +30,20 @@ interface Block {
   positionEnds: Uint32Array;
   documents: Uint8Array;
   positions: Uint8Array;
+  /** where each word's places end in the next two */
+  placeEnds: Uint32Array;
+  /** for each place, by word and then as they came: the number of the word right behind it */
+  followers: Uint16Array;
+  /** for each place its document, counted from the block's first */
+  placeDocs: Uint16Array;
+  firstDocument: number;
 }
 
 export class PostingBlocks {
   private readonly blocks: Block[] = [];
-  private readonly pieces: Uint16Array[] = [];
   private documents = 0;
   /** the document that the present block begins with */
   private firstDocument = 0;
-  private readonly room = new SortingRoom();
   /** of the present block, as they came: words, their documents, and positions with the field's bit behind */
   private words = new Uint32Array(FIRST_ROOM);
   private docs = new Uint32Array(FIRST_ROOM);
@@ -42,6 +53,9 @@ export class PostingBlocks {
   private counts = new Uint32Array(FIRST_ROOM);
   /** one more than the highest word so far */
   private vocabulary = 0;
+
+  /** @param room may be shared: what is in it counts only while a block ends */
+  constructor(private readonly room: SortingRoom) {}
 
   /**
    * Adds the words of one section of the present document, in order: the first `count` of the numbers.
@@ -69,13 +83,13 @@ export class PostingBlocks {
 
   endDocument(): void {
     this.documents += 1;
-    if (this.length >= BLOCK) this.turn();
+    if (this.length >= BLOCK || this.documents - this.firstDocument === MOST_DOCUMENTS) this.turn();
   }
 
-  /** Ends the last block. Call it once, when all is added. */
-  end(): WordSequence {
+  /** All blocks. Call it once, when all is added. */
+  end(): readonly Block[] {
     this.turn();
-    return { pieces: this.pieces, documents: this.documents };
+    return this.blocks;
   }
 
   /**
@@ -139,9 +153,6 @@ export class PostingBlocks {
   /** Ends the present block. */
   private turn(): void {
     const { counts, vocabulary, words, docs, places, length, room } = this;
-    this.pieces.push(sequenceOf({ words, docs, places, length }, this.firstDocument, this.documents));
-    this.firstDocument = this.documents;
-    if (length === 0) return;
     /** where the words of each number begin, and, when they are sorted, end */
     const ends = new Uint32Array(vocabulary);
     let different = 0;
@@ -153,9 +164,11 @@ export class PostingBlocks {
       if (count > 0) different += 1;
     }
     room.take(length);
-    sortByWord({ words, docs, places, length }, ends, room);
-    this.blocks.push(blockOf(ends, different, room));
+    const followers = new Uint16Array(length);
+    sortByWord({ words, docs, places, length }, ends, room, followers);
+    this.blocks.push(blockOf(ends, different, room, followers, this.firstDocument));
     counts.fill(0);
+    this.firstDocument = this.documents;
     this.length = 0;
   }
 
@@ -175,7 +188,7 @@ interface Gathered {
 }
 
 /** What blocks are sorted and written in, one after the other. */
-class SortingRoom {
+export class SortingRoom {
   docs = new Uint32Array();
   places = new Uint32Array();
   documents = new Uint8Array();
@@ -190,40 +203,42 @@ class SortingRoom {
   }
 }
 
-/** The words as they stand, in documents `from` to before `to`. */
-function sequenceOf({ words, docs, places, length }: Gathered, from: number, to: number): Uint16Array {
-  const sequence = new Uint16Array(2 * length + to - from);
-  let at = 0;
-  let doc = from;
-  let follows = -1;
-  for (let i = 0; i < length; i += 1) {
-    const place = (places[i] ?? 0) >>> MASK_BITS;
-    if (docs[i] !== doc) {
-      for (; doc !== docs[i]; doc += 1) sequence[at++] = DOCUMENT;
-    } else if (place !== follows) {
-      sequence[at++] = BORDER;
-    }
-    const word = words[i] ?? 0;
-    sequence[at++] = word < NUMBERED ? word : BORDER;
-    follows = place + 1;
-  }
-  for (; doc < to; doc += 1) sequence[at++] = DOCUMENT;
-  return sequence.slice(0, at);
-}
-
 /** Puts documents and places in the order of their words; those of one word stay in the order in which they came. */
-function sortByWord({ words, docs, places, length }: Gathered, starts: Uint32Array, into: SortingRoom): void {
+function sortByWord(
+  { words, docs, places, length }: Gathered,
+  starts: Uint32Array,
+  into: SortingRoom,
+  followers: Uint16Array,
+): void {
   const { docs: sortedDocs, places: sortedPlaces } = into;
+  let word = words[0] ?? 0;
+  let doc = docs[0] ?? 0;
+  let place = places[0] ?? 0;
   for (let i = 0; i < length; i += 1) {
-    const word = words[i] ?? 0;
     const to = starts[word] ?? 0;
     starts[word] = to + 1;
-    sortedDocs[to] = docs[i] ?? 0;
-    sortedPlaces[to] = places[i] ?? 0;
+    sortedDocs[to] = doc;
+    sortedPlaces[to] = place;
+    const last = i + 1 === length;
+    const next = last ? NO_FOLLOWER : (words[i + 1] ?? 0);
+    const nextDoc = last ? 0 : (docs[i + 1] ?? 0);
+    const nextPlace = last ? 0 : (places[i + 1] ?? 0);
+    // In one section the field is the same, so only the position differs.
+    const follows = nextPlace === place + (1 << MASK_BITS) && nextDoc === doc && next < NO_FOLLOWER;
+    followers[to] = follows ? next : NO_FOLLOWER;
+    word = next;
+    doc = nextDoc;
+    place = nextPlace;
   }
 }
 
-function blockOf(ends: Uint32Array, different: number, room: SortingRoom): Block {
+function blockOf(
+  ends: Uint32Array,
+  different: number,
+  room: SortingRoom,
+  followers: Uint16Array,
+  firstDocument: number,
+): Block {
   const block: Block = {
     words: new Uint32Array(different),
     counts: new Uint32Array(different),
@@ -233,6 +248,10 @@ function blockOf(ends: Uint32Array, different: number, room: SortingRoom): Block
     positionEnds: new Uint32Array(different),
     documents: room.documents,
     positions: room.positions,
+    placeEnds: new Uint32Array(different),
+    followers,
+    placeDocs: new Uint16Array(followers.length),
+    firstDocument,
   };
   let at = 0;
   let entry = 0;
@@ -241,6 +260,7 @@ function blockOf(ends: Uint32Array, different: number, room: SortingRoom): Block
     if (at === end) continue;
     block.words[entry] = word;
     writeWord(block, entry, room, at, end);
+    block.placeEnds[entry] = end;
     at = end;
     entry += 1;
   }
@@ -259,7 +279,7 @@ function writeWord(
   from: number,
   to: number,
 ): void {
-  const { documents, positions } = block;
+  const { documents, positions, placeDocs, firstDocument } = block;
   let documentsAt = entry === 0 ? 0 : (block.documentEnds[entry - 1] ?? 0);
   let positionsAt = entry === 0 ? 0 : (block.positionEnds[entry - 1] ?? 0);
   let last = docs[from] ?? 0;
@@ -276,6 +296,7 @@ function writeWord(
     do {
       const place = places[at] ?? 0;
       mask |= place;
+      placeDocs[at] = doc - firstDocument;
       positionsAt = write(positions, positionsAt, (place >>> MASK_BITS) - position);
       position = place >>> MASK_BITS;
       at += 1;

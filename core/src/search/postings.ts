@@ -46,6 +46,22 @@ export function firstWordFrom(zone: PostingStreams, word: string): number {
   return low;
 }
 
+/** Sets the bits of the documents in which a word stands in one of the fields of the mask. */
+export function markDocuments(bits: Uint32Array, zone: PostingStreams, number: number, mask: number): void {
+  const { documents } = zone;
+  const end = zone.documentStarts[number + 1] ?? 0;
+  let doc = 0;
+  for (let at = zone.documentStarts[number] ?? 0; at < end;) {
+    let byte = documents[at++] ?? 0;
+    let value = byte & 127;
+    for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[at++] ?? 0) & 127) << shift;
+    doc += value;
+    byte = documents[at++] ?? 0;
+    if ((byte & mask) !== 0) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
+    while (byte > 127) byte = documents[at++] ?? 0; // the lowest bits, with the fields, come first
+  }
+}
+
 /** Walks the documents of one word in ascending order. Read the public fields after `next()` returned true. */
 export class PostingCursor {
   /** how many documents there are in all */

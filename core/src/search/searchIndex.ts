@@ -3,6 +3,7 @@ import type { TextField } from '../query/index.js';
 import { forEachSection, type BibRecord, type HeadingAssignment } from '../records/index.js';
 import { textKey } from '../text/index.js';
 import { setOfSorted, type DocSet } from './docSet.js';
+import { SortingRoom } from './postingBlocks.js';
 import { ZoneBuilder, type Zone } from './zone.js';
 
 export type ZoneName = 'text' | 'headings' | 'author' | 'journal' | 'fulltext';
@@ -123,7 +124,8 @@ class LimitLists {
 
 /** Builds the index. Time grows with the length of the texts; about 100,000 records in ten seconds. */
 export function buildIndex(records: Iterable<BibRecord>): SearchIndex {
-  const builders = Object.fromEntries(ZONE_NAMES.map((name) => [name, new ZoneBuilder()])) as Record<
+  const room = new SortingRoom();
+  const builders = Object.fromEntries(ZONE_NAMES.map((name) => [name, new ZoneBuilder(room)])) as Record<
     ZoneName,
     ZoneBuilder
   >;

@@ -1,8 +1,8 @@
 /** One zone of the index, finished: its streams, and what is stored twice so that frequent words are quick. */
 import { WordNumbers } from '../text/index.js';
 import { collectPairs, type PairLists } from './pairLists.js';
-import { PostingCursor, SECTION_GAP, type PostingStreams } from './postings.js';
-import { PostingBlocks } from './postingBlocks.js';
+import { markDocuments, MASK, SECTION_GAP, type PostingStreams } from './postings.js';
+import { PostingBlocks, SortingRoom } from './postingBlocks.js';
 
 /** The finished zone: flat typed arrays only, ready to be written to disk or passed to a worker. */
 export interface Zone extends PostingStreams {
@@ -19,8 +19,14 @@ const FREQUENT_SHARE = 32;
 /** Collects the words of documents, which come in ascending order, into a zone. */
 export class ZoneBuilder {
   private readonly words = new WordNumbers();
-  private readonly postings = new PostingBlocks();
+  private readonly postings: PostingBlocks;
+  private documents = 0;
   private next = 0;
+
+  /** @param room one for all builders */
+  constructor(room: SortingRoom) {
+    this.postings = new PostingBlocks(room);
+  }
 
   /** The position at which the next section of the document begins. */
   get position(): number {
@@ -42,11 +48,12 @@ export class ZoneBuilder {
 
   endDocument(): void {
     this.postings.endDocument();
+    this.documents += 1;
     this.next = 0;
   }
 
   finish(): Zone {
-    const sequence = this.postings.end();
+    const blocks = this.postings.end();
     const unsorted = this.words.words();
     const order = [...unsorted.keys()].sort((a, b) => byCodeUnits(unsorted[a] ?? '', unsorted[b] ?? ''));
     const numbers = new Uint32Array(order.length);
@@ -55,8 +62,8 @@ export class ZoneBuilder {
     const streams = this.postings.streams(words, numbers);
     return {
       ...streams,
-      ...frequentWords(streams, sequence.documents),
-      pairs: collectPairs(streams.documentCounts, sequence, numbers),
+      ...frequentWords(streams, this.documents),
+      pairs: collectPairs(streams.documentCounts, blocks, order, this.documents),
     };
   }
 }
@@ -74,8 +81,7 @@ function frequentWords(zone: PostingStreams, size: number): Pick<Zone, 'frequent
   frequentSlots.forEach((slot, number) => {
     if (slot === -1) return;
     const bits = frequentBits.subarray(slot * wordsPerSet, (slot + 1) * wordsPerSet);
-    const cursor = new PostingCursor(zone, number);
-    while (cursor.next()) bits[cursor.doc >>> 5] = (bits[cursor.doc >>> 5] ?? 0) | (1 << (cursor.doc & 31));
+    markDocuments(bits, zone, number, MASK);
   });
   return { frequentSlots, frequentBits };
 }
