@@ -49,10 +49,6 @@ export class PostingBlocks {
   private docs = new Uint32Array(FIRST_ROOM);
   private places = new Uint32Array(FIRST_ROOM);
   private length = 0;
-  /** how often each word stands in the present block */
-  private counts = new Uint32Array(FIRST_ROOM);
-  /** one more than the highest word so far */
-  private vocabulary = 0;
 
   /** @param room may be shared: what is in it counts only while a block ends */
   constructor(private readonly room: SortingRoom) {}
@@ -65,19 +61,11 @@ export class PostingBlocks {
   section(numbers: Uint32Array, count: number, position: number, mask: number): void {
     if (this.length + count > this.words.length) this.makeRoom(this.length + count);
     const { words, docs, places, length, documents: doc } = this;
-    let { counts, vocabulary } = this;
     for (let i = 0; i < count; i += 1) {
-      const word = numbers[i] ?? 0;
-      if (word >= vocabulary) {
-        vocabulary = word + 1;
-        if (word >= counts.length) counts = this.counts = larger(counts, word + 1);
-      }
-      words[length + i] = word;
+      words[length + i] = numbers[i] ?? 0;
       docs[length + i] = doc;
       places[length + i] = ((position + i) << MASK_BITS) | mask;
-      counts[word] = (counts[word] ?? 0) + 1;
     }
-    this.vocabulary = vocabulary;
     this.length = length + count;
   }
 
@@ -152,24 +140,24 @@ export class PostingBlocks {
 
   /** Ends the present block. */
   private turn(): void {
-    const { counts, vocabulary, words, docs, places, length, room } = this;
-    /** where the words of each number begin, and, when they are sorted, end */
-    const ends = new Uint32Array(vocabulary);
+    const { words, docs, places, length, room } = this;
+    const gathered = { words, docs, places, length };
+    const counts = countsOf(gathered);
+    /** where the places of each word begin, and, when they are sorted, end */
+    const ends = new Uint32Array(counts.length);
     let different = 0;
     let sum = 0;
-    for (let word = 0; word < vocabulary; word += 1) {
-      const count = counts[word] ?? 0;
+    counts.forEach((count, word) => {
       ends[word] = sum;
       sum += count;
       if (count > 0) different += 1;
-    }
+    });
     room.take(length);
     const followers = new Uint16Array(length);
-    sortByWord({ words, docs, places, length }, ends, room, followers);
+    sortByWord(gathered, ends, room, followers);
     this.blocks.push(blockOf(ends, different, room, followers, this.firstDocument));
-    counts.fill(0);
-    this.firstDocument = this.documents;
     this.length = 0;
+    this.firstDocument = this.documents;
   }
 
   private makeRoom(least: number): void {
@@ -201,6 +189,15 @@ export class SortingRoom {
     this.documents = new Uint8Array(words * 2 * MOST_BYTES);
     this.positions = new Uint8Array(words * MOST_BYTES);
   }
+}
+
+/** How often each word stands there, by number. */
+function countsOf({ words, length }: Gathered): Uint32Array {
+  let highest = -1;
+  for (let i = 0; i < length; i += 1) highest = Math.max(highest, words[i] ?? 0);
+  const counts = new Uint32Array(highest + 1);
+  for (let i = 0; i < length; i += 1) counts[words[i] ?? 0] = (counts[words[i] ?? 0] ?? 0) + 1;
+  return counts;
 }
 
 /** Puts documents and places in the order of their words; those of one word stay in the order in which they came. */

@@ -73,27 +73,40 @@ interface Lists {
   central: number[];
 }
 
+/** A heading as it is spelled. */
+interface Spelling {
+  vocabulary: string;
+  lists: Lists;
+  withSubheading: Map<string, Lists>;
+  /** spelled the same in another vocabulary */
+  other: Spelling | undefined;
+}
+
 /** Documents by heading while the index is built; remembers the key of each spelling, since making one costs most. */
 class HeadingLists {
   readonly byKey = new Map<string, Lists>();
-  /** by label, of one vocabulary after the other */
-  private readonly bySpelling = new Map<
-    string,
-    { vocabulary: string; lists: Lists; withSubheading: Map<string, Lists> }[]
-  >();
+  private readonly bySpelling = new Map<string, Spelling>();
 
   add({ vocabulary, label, subheadings, central }: HeadingAssignment, doc: number): void {
-    const spelled = getOrAdd(this.bySpelling, label, () => []);
-    let found = spelled.find((each) => each.vocabulary === vocabulary);
-    if (found === undefined) {
-      found = { vocabulary, lists: this.listsOf(headingKey(vocabulary, label)), withSubheading: new Map() };
-      spelled.push(found);
-    }
+    let found = this.bySpelling.get(label);
+    while (found !== undefined && found.vocabulary !== vocabulary) found = found.other;
+    found ??= this.addSpelling(vocabulary, label);
     addTo(found.lists, central, doc);
     for (const subheading of subheadings) {
-      const make = () => this.listsOf(headingKey(vocabulary, label, subheading));
-      addTo(getOrAdd(found.withSubheading, subheading, make), central, doc);
+      let lists = found.withSubheading.get(subheading);
+      if (lists === undefined) {
+        lists = this.listsOf(headingKey(vocabulary, label, subheading));
+        found.withSubheading.set(subheading, lists);
+      }
+      addTo(lists, central, doc);
     }
+  }
+
+  private addSpelling(vocabulary: string, label: string): Spelling {
+    const lists = this.listsOf(headingKey(vocabulary, label));
+    const spelling = { vocabulary, lists, withSubheading: new Map(), other: this.bySpelling.get(label) };
+    this.bySpelling.set(label, spelling);
+    return spelling;
   }
 
   private listsOf(key: string): Lists {
@@ -106,18 +119,21 @@ function addTo({ any, central: onlyCentral }: Lists, central: boolean, doc: numb
   if (central) pushOnce(onlyCentral, doc);
 }
 
+const newField = () => ({ byKey: new Map<string, number[]>(), bySpelling: new Map<string, number[]>() });
+
 /** Documents by limit while the index is built; remembers the key of each spelling too. */
 class LimitLists {
-  readonly fields = new Map<string, { byKey: Map<string, number[]>; bySpelling: Map<string, number[]> }>();
+  readonly fields = new Map<string, ReturnType<typeof newField>>();
 
   add(field: string, values: readonly string[], doc: number): void {
-    const { byKey, bySpelling } = getOrAdd(this.fields, field, () => ({
-      byKey: new Map(),
-      bySpelling: new Map(),
-    }));
+    const { byKey, bySpelling } = getOrAdd(this.fields, field, newField);
     for (const value of values) {
-      const make = () => getOrAdd(byKey, textKey(value), () => []);
-      pushOnce(getOrAdd(bySpelling, value, make), doc);
+      let docs = bySpelling.get(value);
+      if (docs === undefined) {
+        docs = getOrAdd(byKey, textKey(value), () => []);
+        bySpelling.set(value, docs);
+      }
+      pushOnce(docs, doc);
     }
   }
 }

@@ -64,6 +64,8 @@ export class WordNumbers {
   private text = new Uint8Array(1 << 10);
   /** the word being read, by four bytes */
   private word = new Int32Array(1 << 8);
+  /** the same, byte by byte, where it is not plain */
+  private bytes = new Uint8Array(QUAD << 8);
   /** a table of hashes: at each place a hash, and one more than the number of its word or nought */
   private table = new Int32Array(1 << 11);
   /** the bytes of all words by four, and where those of each begin; one start more than words */
@@ -110,7 +112,7 @@ export class WordNumbers {
         quad = 0;
         folded = FOLDED[text[++at] ?? 0] ?? 0;
       }
-      if ((text[at] ?? 0) > LAST_ASCII) {
+      if ((text[at] ?? 0) > LAST_ASCII && !beginsWithBorder(foldedBytesOf(codePointAt(text, at)))) {
         at = this.readAny(start, end);
         continue;
       }
@@ -149,35 +151,22 @@ export class WordNumbers {
   /** Reads all up to the next ASCII character that is no letter and no digit; returns where that is. */
   private readAny(from: number, end: number): number {
     const { text } = this;
+    let { bytes } = this;
     let length = 0;
-    let quad = 0;
     let start = from;
     /** where the last letter of the word ends, or the last mark on it */
     let wordEnd = from;
-    const append = (byte: number) => {
-      quad = (quad << 8) | byte;
-      length += 1;
-      if (length % QUAD !== 0) return;
-      this.word[length / QUAD - 1] = quad;
-      quad = 0;
-    };
-    const close = () => {
-      if (length === 0) return;
-      if (quad !== 0) this.word[Math.floor(length / QUAD)] = quad;
-      this.keep(Math.ceil(length / QUAD), start, wordEnd);
-      length = 0;
-      quad = 0;
-    };
     for (let at = from; ;) {
       const byte = text[at] ?? 0;
       if (byte <= LAST_ASCII) {
         const folded = FOLDED[byte] ?? 0;
         if (folded === 0) {
-          close();
+          this.keepBytes(length, start, wordEnd);
           return at;
         }
         if (length === 0) start = at;
-        append(folded);
+        bytes[length] = folded;
+        length += 1;
         at += 1;
         wordEnd = at;
         continue;
@@ -186,18 +175,34 @@ export class WordNumbers {
       const after = at + bytesOf(codePoint);
       const { pieces, mark } = foldedBytesOf(codePoint);
       if (mark) wordEnd = after;
-      for (const bytes of pieces) {
-        if (bytes.length === 0) {
-          close();
+      for (const piece of pieces) {
+        if (piece.length === 0) {
+          this.keepBytes(length, start, wordEnd);
+          length = 0;
           continue;
         }
         if (length === 0) start = at;
-        this.makeRoom(length + bytes.length + (end - at));
-        bytes.forEach(append);
+        this.makeRoom(length + piece.length + (end - at));
+        ({ bytes } = this);
+        bytes.set(piece, length);
+        length += piece.length;
         wordEnd = after;
       }
       at = after;
     }
+  }
+
+  /** Keeps the word of the first so many of `bytes`, if there are any. */
+  private keepBytes(length: number, start: number, end: number): void {
+    if (length === 0) return;
+    let quad = 0;
+    for (let i = 0; i < length; i += 1) {
+      quad = (quad << 8) | (this.bytes[i] ?? 0);
+      if (i % QUAD !== QUAD - 1 && i + 1 !== length) continue;
+      this.word[Math.floor(i / QUAD)] = quad;
+      quad = 0;
+    }
+    this.keep(Math.ceil(length / QUAD), start, end);
   }
 
   /** Adds the number of the word that has been read, unless it is a possessive. */
@@ -273,10 +278,17 @@ export class WordNumbers {
   /** Makes room for a word of so many bytes. */
   private makeRoom(bytes: number): void {
     if (bytes <= this.word.length * QUAD) return;
-    const larger = new Int32Array(bytes);
-    larger.set(this.word);
-    this.word = larger;
+    const word = new Int32Array(bytes);
+    word.set(this.word);
+    this.word = word;
+    const larger = new Uint8Array(bytes * QUAD);
+    larger.set(this.bytes);
+    this.bytes = larger;
   }
+}
+
+function beginsWithBorder({ pieces }: FoldedBytes): boolean {
+  return pieces[0]?.length === 0;
 }
 
 /** Whether an `s` that begins at `start` is parted by an apostrophe alone from the run of letters before it. */
