@@ -2,7 +2,7 @@
  * Pairs of frequent words: for every two of them that stand next to each other somewhere, the documents where they
  * do. A phrase of common words is what costs most to find from positions alone, and what there are few of to store.
  */
-import { MOST_BYTES, NO_FOLLOWER, write, type Block } from './postingBlocks.js';
+import { MOST_BYTES, NEW_DOCUMENT, NO_FOLLOWER, write, type Block } from './postingBlocks.js';
 
 export interface PairLists {
   /** for each word of the zone its number among the frequent ones, or -1 */
@@ -48,39 +48,37 @@ export function collectPairs(
     slots[number] = slot;
     slotOf[order[number] ?? 0] = slot;
   });
-  const places = placesOf(blocks, slotOf, paired.length);
+  const entries = entriesOf(blocks, slotOf, paired.length);
   const writer = new PairWriter(paired.length);
   for (let slot = 0; slot < paired.length; slot += 1) {
     blocks.forEach((block, i) => {
-      const at = (i * paired.length + slot) * 2;
-      writer.gather(block, slotOf, places[at] ?? 0, places[at + 1] ?? 0);
+      const entry = entries[i * paired.length + slot] ?? 0;
+      if (entry > 0) writer.gather(block, entry - 1, slotOf);
     });
     writer.write(slot);
   }
   return { slots, frequent: paired.length, ...writer.finish() };
 }
 
-/** For each block and slot where the word's places begin and end. */
-function placesOf(blocks: readonly Block[], slotOf: Int32Array, frequent: number): Uint32Array {
-  const places = new Uint32Array(blocks.length * frequent * 2);
-  blocks.forEach(({ words, placeEnds }, i) => {
+/** For each block and slot one more than the word's place among those of the block; nought if it is not there. */
+function entriesOf(blocks: readonly Block[], slotOf: Int32Array, frequent: number): Uint32Array {
+  const entries = new Uint32Array(blocks.length * frequent);
+  blocks.forEach(({ words }, i) => {
     for (let entry = 0; entry < words.length; entry += 1) {
       const word = words[entry] ?? 0;
       const slot = word < NO_FOLLOWER ? (slotOf[word] ?? -1) : -1;
-      if (slot === -1) continue;
-      const at = (i * frequent + slot) * 2;
-      places[at] = entry === 0 ? 0 : (placeEnds[entry - 1] ?? 0);
-      places[at + 1] = placeEnds[entry] ?? 0;
+      if (slot !== -1) entries[i * frequent + slot] = entry + 1;
     }
   });
-  return places;
+  return entries;
 }
 
 /** Gathers what follows one first word after another, and writes it sorted by the second. */
 class PairWriter {
   private readonly keys: number[] = [];
   private readonly starts: number[] = [0];
-  private documents = new Uint8Array(1 << 12);
+  /** the bytes of each first word, and how many in all */
+  private readonly written: Uint8Array[] = [];
   private length = 0;
   /** of the present first word: second words and documents, in the order of these; and how many */
   private seconds = new Uint16Array(1 << 10);
@@ -89,21 +87,36 @@ class PairWriter {
   /** the documents in the order of the second words, and where each one's end */
   private sorted = new Uint32Array(1 << 10);
   private readonly ends: Uint32Array;
+  private bytes = new Uint8Array(MOST_BYTES << 10);
 
   constructor(private readonly frequent: number) {
     this.ends = new Uint32Array(frequent + 1);
   }
 
-  /** Gathers from places `from` to before `to` of a block. */
-  gather({ followers, placeDocs, firstDocument }: Block, slotOf: Int32Array, from: number, to: number): void {
+  /** Gathers what follows the word at an entry of a block. */
+  gather(block: Block, entry: number, slotOf: Int32Array): void {
+    const { followers, documents } = block;
+    const from = entry === 0 ? 0 : (block.placeEnds[entry - 1] ?? 0);
+    const to = block.placeEnds[entry] ?? 0;
     if (this.gathered + to - from > this.seconds.length) this.makeRoom(this.gathered + to - from);
     const { seconds, docs, ends } = this;
     let { gathered } = this;
+    let doc = block.firsts[entry] ?? 0;
+    let at = entry === 0 ? 0 : (block.documentEnds[entry - 1] ?? 0);
     for (let i = from; i < to; i += 1) {
-      const slot = slotOf[followers[i] ?? 0] ?? -1;
+      const follower = followers[i] ?? 0;
+      if (follower >= NEW_DOCUMENT && i !== from) {
+        // Behind what is told of the document before stands how far this one is from it.
+        while ((documents[at++] ?? 0) > 127);
+        let byte = documents[at++] ?? 0;
+        let value = byte & 127;
+        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[at++] ?? 0) & 127) << shift;
+        doc += value;
+      }
+      const slot = slotOf[follower & NO_FOLLOWER] ?? -1;
       if (slot < 0) continue;
       seconds[gathered] = slot;
-      docs[gathered] = firstDocument + (placeDocs[i] ?? 0);
+      docs[gathered] = doc;
       gathered += 1;
       ends[slot + 1] = (ends[slot + 1] ?? 0) + 1;
     }
@@ -112,7 +125,7 @@ class PairWriter {
 
   /** Writes what has been gathered. */
   write(first: number): void {
-    const { seconds, docs, ends, sorted, gathered, frequent } = this;
+    const { seconds, docs, ends, sorted, gathered, frequent, bytes } = this;
     for (let slot = 1; slot < frequent; slot += 1) ends[slot] = (ends[slot] ?? 0) + (ends[slot - 1] ?? 0);
     for (let i = 0; i < gathered; i += 1) {
       const second = seconds[i] ?? 0;
@@ -121,44 +134,29 @@ class PairWriter {
       sorted[place] = docs[i] ?? 0;
     }
     let at = 0;
+    let to = 0;
     for (let second = 0; second < frequent; second += 1) {
       const end = ends[second] ?? 0;
       if (at === end) continue;
-      this.writeDocuments(at, end);
+      to = writeDocuments(sorted, at, end, bytes, to);
       this.keys.push(first * frequent + second);
-      this.starts.push(this.length);
+      this.starts.push(this.length + to);
       at = end;
     }
+    this.written.push(bytes.slice(0, to));
+    this.length += to;
     ends.fill(0);
     this.gathered = 0;
   }
 
   finish(): Pick<PairLists, 'keys' | 'starts' | 'documents'> {
-    return {
-      keys: Uint32Array.from(this.keys),
-      starts: Uint32Array.from(this.starts),
-      documents: this.documents.slice(0, this.length),
-    };
-  }
-
-  /** Each document once, as differences. */
-  private writeDocuments(from: number, to: number): void {
-    const most = this.length + (to - from) * MOST_BYTES;
-    if (most > this.documents.length) {
-      const larger = new Uint8Array(most * 2);
-      larger.set(this.documents);
-      this.documents = larger;
+    const documents = new Uint8Array(this.length);
+    let at = 0;
+    for (const bytes of this.written) {
+      documents.set(bytes, at);
+      at += bytes.length;
     }
-    const { sorted, documents } = this;
-    let { length } = this;
-    let last = -1;
-    for (let i = from; i < to; i += 1) {
-      const doc = sorted[i] ?? 0;
-      if (doc === last) continue;
-      length = write(documents, length, last === -1 ? doc : doc - last);
-      last = doc;
-    }
-    this.length = length;
+    return { keys: Uint32Array.from(this.keys), starts: Uint32Array.from(this.starts), documents };
   }
 
   private makeRoom(least: number): void {
@@ -169,7 +167,27 @@ class PairWriter {
     docs.set(this.docs);
     this.docs = docs;
     this.sorted = new Uint32Array(least * 2);
+    this.bytes = new Uint8Array(least * 2 * MOST_BYTES);
   }
+}
+
+/** Writes sorted documents `from` to before `to`, each once, as differences; returns where the bytes end. */
+function writeDocuments(
+  sorted: Uint32Array,
+  from: number,
+  to: number,
+  bytes: Uint8Array,
+  start: number,
+): number {
+  let at = start;
+  let last = 0;
+  for (let i = from; i < to; i += 1) {
+    const doc = sorted[i] ?? 0;
+    if (doc === last && i !== from) continue;
+    at = write(bytes, at, doc - last);
+    last = doc;
+  }
+  return at;
 }
 
 /**

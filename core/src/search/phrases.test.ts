@@ -62,7 +62,7 @@ test('phrases of frequent words, of rare ones and of both find what reading ever
   expect(sizes).toContain(3);
 });
 
-test('a word that first comes behind more than 65,535 others is found in phrases too', () => {
+test('a word that first comes behind more than 32,767 others is found in phrases too', () => {
   const many = Array.from({ length: 66_000 }, (_, i) => `w${i}`).join(' ');
   const late = sampleRecord({ title: 'the late night', abstract: [{ label: null, text: 'night late' }] });
   const found = (cql: string) => {

@@ -15,9 +15,9 @@ const FIRST_ROOM = 1 << 10;
 export const MOST_BYTES = 5;
 
 /** Stands where no word follows, and for a word whose number is not below it: frequent words come early. */
-export const NO_FOLLOWER = 0xffff;
-/** A block has at most so many documents, since two bytes tell one from another. */
-const MOST_DOCUMENTS = 1 << 16;
+export const NO_FOLLOWER = 0x7fff;
+/** The bit of a follower that says that its place is the first in a document. */
+export const NEW_DOCUMENT = 0x8000;
 
 /** A finished block: for each of its words, ascending by number, its streams, and where it stands. */
 export interface Block {
@@ -30,20 +30,15 @@ export interface Block {
   positionEnds: Uint32Array;
   documents: Uint8Array;
   positions: Uint8Array;
-  /** where each word's places end in the next two */
+  /** where each word's places end in `followers` */
   placeEnds: Uint32Array;
-  /** for each place, by word and then as they came: the number of the word right behind it */
+  /** for each place, by word and then as they came, the number of the word right behind it, and `NEW_DOCUMENT` */
   followers: Uint16Array;
-  /** for each place its document, counted from the block's first */
-  placeDocs: Uint16Array;
-  firstDocument: number;
 }
 
 export class PostingBlocks {
   private readonly blocks: Block[] = [];
   private documents = 0;
-  /** the document that the present block begins with */
-  private firstDocument = 0;
   /** of the present block, as they came: words, their documents, and positions with the field's bit behind */
   private words = new Uint32Array(FIRST_ROOM);
   private docs = new Uint32Array(FIRST_ROOM);
@@ -71,7 +66,7 @@ export class PostingBlocks {
 
   endDocument(): void {
     this.documents += 1;
-    if (this.length >= BLOCK || this.documents - this.firstDocument === MOST_DOCUMENTS) this.turn();
+    if (this.length >= BLOCK) this.turn();
   }
 
   /** All blocks. Call it once, when all is added. */
@@ -155,9 +150,8 @@ export class PostingBlocks {
     room.take(length);
     const followers = new Uint16Array(length);
     sortByWord(gathered, ends, room, followers);
-    this.blocks.push(blockOf(ends, different, room, followers, this.firstDocument));
+    this.blocks.push(blockOf(ends, different, room, followers));
     this.length = 0;
-    this.firstDocument = this.documents;
   }
 
   private makeRoom(least: number): void {
@@ -229,13 +223,7 @@ function sortByWord(
   }
 }
 
-function blockOf(
-  ends: Uint32Array,
-  different: number,
-  room: SortingRoom,
-  followers: Uint16Array,
-  firstDocument: number,
-): Block {
+function blockOf(ends: Uint32Array, different: number, room: SortingRoom, followers: Uint16Array): Block {
   const block: Block = {
     words: new Uint32Array(different),
     counts: new Uint32Array(different),
@@ -247,8 +235,6 @@ function blockOf(
     positions: room.positions,
     placeEnds: new Uint32Array(different),
     followers,
-    placeDocs: new Uint16Array(followers.length),
-    firstDocument,
   };
   let at = 0;
   let entry = 0;
@@ -276,7 +262,7 @@ function writeWord(
   from: number,
   to: number,
 ): void {
-  const { documents, positions, placeDocs, firstDocument } = block;
+  const { documents, positions, followers } = block;
   let documentsAt = entry === 0 ? 0 : (block.documentEnds[entry - 1] ?? 0);
   let positionsAt = entry === 0 ? 0 : (block.positionEnds[entry - 1] ?? 0);
   let last = docs[from] ?? 0;
@@ -287,13 +273,13 @@ function writeWord(
     if (at !== from) documentsAt = write(documents, documentsAt, doc - last);
     last = doc;
     count += 1;
+    followers[at] = (followers[at] ?? 0) | NEW_DOCUMENT;
     const positionsFrom = positionsAt;
     let mask = 0;
     let position = 0;
     do {
       const place = places[at] ?? 0;
       mask |= place;
-      placeDocs[at] = doc - firstDocument;
       positionsAt = write(positions, positionsAt, (place >>> MASK_BITS) - position);
       position = place >>> MASK_BITS;
       at += 1;
