@@ -49,7 +49,7 @@ export function collectPairs(
     slotOf[order[number] ?? 0] = slot;
   });
   const entries = entriesOf(blocks, slotOf, paired.length);
-  const writer = new PairWriter(paired.length);
+  const writer = new PairWriter(paired.length, mostPlaces(blocks, slotOf, paired.length));
   for (let slot = 0; slot < paired.length; slot += 1) {
     blocks.forEach((block, i) => {
       const entry = entries[i * paired.length + slot] ?? 0;
@@ -73,6 +73,20 @@ function entriesOf(blocks: readonly Block[], slotOf: Int32Array, frequent: numbe
   return entries;
 }
 
+/** How often the paired word stands that stands most often. */
+function mostPlaces(blocks: readonly Block[], slotOf: Int32Array, frequent: number): number {
+  const places = new Uint32Array(frequent);
+  for (const { words, placeEnds } of blocks) {
+    words.forEach((word, entry) => {
+      const slot = word < NO_FOLLOWER ? (slotOf[word] ?? -1) : -1;
+      if (slot !== -1)
+        places[slot] =
+          (places[slot] ?? 0) + (placeEnds[entry] ?? 0) - (entry === 0 ? 0 : (placeEnds[entry - 1] ?? 0));
+    });
+  }
+  return places.reduce((most, each) => Math.max(most, each), 0);
+}
+
 /** Gathers what follows one first word after another, and writes it sorted by the second. */
 class PairWriter {
   private readonly keys: number[] = [];
@@ -81,15 +95,23 @@ class PairWriter {
   private readonly written: Uint8Array[] = [];
   private length = 0;
   /** of the present first word: second words and documents, in the order of these; and how many */
-  private seconds = new Uint16Array(1 << 10);
-  private docs = new Uint32Array(1 << 10);
+  private readonly seconds: Uint16Array;
+  private readonly docs: Uint32Array;
   private gathered = 0;
   /** the documents in the order of the second words, and where each one's end */
-  private sorted = new Uint32Array(1 << 10);
+  private readonly sorted: Uint32Array;
   private readonly ends: Uint32Array;
-  private bytes = new Uint8Array(MOST_BYTES << 10);
+  private readonly bytes: Uint8Array;
 
-  constructor(private readonly frequent: number) {
+  /** @param most how often a first word stands at most */
+  constructor(
+    private readonly frequent: number,
+    most: number,
+  ) {
+    this.seconds = new Uint16Array(most);
+    this.docs = new Uint32Array(most);
+    this.sorted = new Uint32Array(most);
+    this.bytes = new Uint8Array(most * MOST_BYTES);
     this.ends = new Uint32Array(frequent + 1);
   }
 
@@ -98,7 +120,6 @@ class PairWriter {
     const { followers, documents } = block;
     const from = entry === 0 ? 0 : (block.placeEnds[entry - 1] ?? 0);
     const to = block.placeEnds[entry] ?? 0;
-    if (this.gathered + to - from > this.seconds.length) this.makeRoom(this.gathered + to - from);
     const { seconds, docs, ends } = this;
     let { gathered } = this;
     let doc = block.firsts[entry] ?? 0;
@@ -157,17 +178,6 @@ class PairWriter {
       at += bytes.length;
     }
     return { keys: Uint32Array.from(this.keys), starts: Uint32Array.from(this.starts), documents };
-  }
-
-  private makeRoom(least: number): void {
-    const seconds = new Uint16Array(least * 2);
-    seconds.set(this.seconds);
-    this.seconds = seconds;
-    const docs = new Uint32Array(least * 2);
-    docs.set(this.docs);
-    this.docs = docs;
-    this.sorted = new Uint32Array(least * 2);
-    this.bytes = new Uint8Array(least * 2 * MOST_BYTES);
   }
 }
 

@@ -56,18 +56,25 @@ function foldedBytesOf(codePoint: number): FoldedBytes {
  */
 const QUAD = 4;
 
+/** At each place of the table of hashes: the hash, one more than the word's number or nought, and its first quads. */
+const PLACE = 4;
+const NUMBER = 1;
+const FIRST_QUAD = 2;
+const SECOND_QUAD = 3;
+
 export class WordNumbers {
   /** how many words have a number */
   size = 0;
   /** after `read`, the numbers of the words of the text, in their order */
   numbers = new Uint32Array(1 << 8);
   private text = new Uint8Array(1 << 10);
+  private view = new DataView(this.text.buffer);
   /** the word being read, by four bytes */
   private word = new Int32Array(1 << 8);
   /** the same, byte by byte, where it is not plain */
   private bytes = new Uint8Array(QUAD << 8);
-  /** a table of hashes: at each place a hash, and one more than the number of its word or nought */
-  private table = new Int32Array(1 << 11);
+  /** a table of hashes; at most every second place is taken */
+  private table = new Int32Array(PLACE << 9);
   /** the bytes of all words by four, and where those of each begin; one start more than words */
   private quads = new Int32Array(1 << 10);
   private starts = new Uint32Array((1 << 8) + 1);
@@ -77,12 +84,12 @@ export class WordNumbers {
   private lastEnd = -1;
 
   /** @param seed whoever writes the texts must not know it, or they could make all hashes collide */
-  constructor(private readonly seed = Math.floor(Math.random() * 2 ** 32)) {}
+  constructor(private readonly seed = Math.floor(Math.random() * 2 ** 32) | 0) {}
 
   /** Reads a text into `numbers`; returns how many words it has. */
   read(given: string): number {
     const end = this.encode(given);
-    const { text, word } = this;
+    const { text, view, word } = this;
     this.count = 0;
     this.lastEnd = -1;
     for (let at = 0; ;) {
@@ -93,24 +100,31 @@ export class WordNumbers {
         else at += 1;
         continue;
       }
-      // The fast path: a word of plain letters and digits, four at a time.
+      // The fast path: a word of plain letters, four at a time.
       const start = at;
       let quads = 0;
-      let quad = 0;
-      while (folded !== 0) {
-        quad = folded;
-        folded = FOLDED[text[++at] ?? 0] ?? 0;
-        if (folded === 0) break;
+      let four = view.getInt32(at);
+      let letters = lettersOf(four);
+      while (letters === ALL) {
+        word[quads] = four | SMALL;
+        quads += 1;
+        at += QUAD;
+        four = view.getInt32(at);
+        letters = lettersOf(four);
+      }
+      let held = Math.clz32(~letters & ALL) >>> 3;
+      let quad = held === 0 ? 0 : (four | SMALL) >>> (32 - 8 * held);
+      at += held;
+      // Digits, and what follows them.
+      for (folded = FOLDED[text[at] ?? 0] ?? 0; folded !== 0; folded = FOLDED[text[at] ?? 0] ?? 0) {
         quad = (quad << 8) | folded;
-        folded = FOLDED[text[++at] ?? 0] ?? 0;
-        if (folded === 0) break;
-        quad = (quad << 8) | folded;
-        folded = FOLDED[text[++at] ?? 0] ?? 0;
-        if (folded === 0) break;
-        word[quads] = (quad << 8) | folded;
+        held += 1;
+        at += 1;
+        if (held < QUAD) continue;
+        word[quads] = quad;
         quads += 1;
         quad = 0;
-        folded = FOLDED[text[++at] ?? 0] ?? 0;
+        held = 0;
       }
       if ((text[at] ?? 0) > LAST_ASCII && !beginsWithBorder(foldedBytesOf(codePointAt(text, at)))) {
         at = this.readAny(start, end);
@@ -137,14 +151,17 @@ export class WordNumbers {
     });
   }
 
-  /** Puts a text into `this.text` as UTF-8, with a border behind it; returns how many bytes it has. */
+  /** Puts a text into `this.text` as UTF-8, with borders behind it; returns how many bytes it has. */
   private encode(given: string): number {
-    const most = given.length * 3 + 1; // no UTF-16 code unit takes more than three bytes
-    if (this.text.length < most) this.text = new Uint8Array(most * 2);
+    const most = given.length * 3 + QUAD; // no UTF-16 code unit takes more than three bytes
+    if (this.text.length < most) {
+      this.text = new Uint8Array(most * 2);
+      this.view = new DataView(this.text.buffer);
+    }
     this.makeRoom(most);
     let end = given.length < LONG ? copyAscii(given, this.text) : -1;
     if (end === -1) end = encoder.encodeInto(given, this.text).written;
-    this.text[end] = 0;
+    this.view.setInt32(end, 0);
     return end;
   }
 
@@ -218,33 +235,42 @@ export class WordNumbers {
 
   /** The number of the present word, which takes so many quads; a new one if it has none. */
   private numberOf(quadCount: number): number {
-    const { word, table, quads, starts } = this;
+    const { word, table } = this;
+    const first = word[0] ?? 0;
+    const second = quadCount > 1 ? (word[1] ?? 0) : 0;
     let hash = this.seed;
     for (let i = 0; i < quadCount; i += 1) {
       hash = Math.imul(hash ^ (word[i] ?? 0), 0x2c1b3c6d);
       hash ^= hash >>> 15;
     }
     const mask = table.length - 1;
-    let place = (hash << 1) & mask;
-    for (let held = table[place + 1] ?? 0; held !== 0; held = table[place + 1] ?? 0) {
-      if (table[place] === hash) {
-        const from = starts[held - 1] ?? 0;
-        let same = 0;
-        if ((starts[held] ?? 0) - from === quadCount)
-          while (same < quadCount && quads[from + same] === word[same]) same += 1;
-        if (same === quadCount) return held - 1;
+    let place = (hash << 2) & mask;
+    for (let held = table[place + NUMBER] ?? 0; held !== 0; held = table[place + NUMBER] ?? 0) {
+      if (
+        table[place] === hash &&
+        table[place + FIRST_QUAD] === first &&
+        table[place + SECOND_QUAD] === second &&
+        (quadCount <= 2 || this.isWord(held - 1, quadCount))
+      ) {
+        return held - 1;
       }
-      place = (place + 2) & mask;
+      place = (place + PLACE) & mask;
     }
     return this.add(hash, quadCount);
+  }
+
+  /** Whether the present word, which takes so many quads, has this number. */
+  private isWord(number: number, quadCount: number): boolean {
+    const { word, quads, starts } = this;
+    const from = starts[number] ?? 0;
+    if ((starts[number + 1] ?? 0) - from !== quadCount) return false;
+    for (let i = 0; i < quadCount; i += 1) if (quads[from + i] !== word[i]) return false;
+    return true;
   }
 
   /** Gives the present word, which is not in the table, the next number. */
   private add(hash: number, quadCount: number): number {
     const number = this.size;
-    this.size += 1;
-    if (this.size * 4 > this.table.length) this.growTable();
-    this.hold(hash, number);
     const start = this.starts[number] ?? 0;
     if (start + quadCount > this.quads.length) {
       const larger = new Int32Array((start + quadCount) * 2);
@@ -254,25 +280,31 @@ export class WordNumbers {
     this.quads.set(this.word.subarray(0, quadCount), start);
     if (number + 1 === this.starts.length) this.starts = grown(this.starts, number + 2);
     this.starts[number + 1] = start + quadCount;
+    this.size += 1;
+    if (this.size * 2 * PLACE > this.table.length) this.growTable();
+    this.hold(hash, number);
     return number;
   }
 
   private growTable(): void {
     const { table } = this;
     this.table = new Int32Array(table.length * 2);
-    for (let place = 0; place < table.length; place += 2) {
-      const held = table[place + 1] ?? 0;
+    for (let place = 0; place < table.length; place += PLACE) {
+      const held = table[place + NUMBER] ?? 0;
       if (held !== 0) this.hold(table[place] ?? 0, held - 1);
     }
   }
 
   private hold(hash: number, number: number): void {
-    const { table } = this;
+    const { table, quads, starts } = this;
     const mask = table.length - 1;
-    let place = (hash << 1) & mask;
-    while (table[place + 1] !== 0) place = (place + 2) & mask;
+    let place = (hash << 2) & mask;
+    while (table[place + NUMBER] !== 0) place = (place + PLACE) & mask;
+    const from = starts[number] ?? 0;
     table[place] = hash;
-    table[place + 1] = number + 1;
+    table[place + NUMBER] = number + 1;
+    table[place + FIRST_QUAD] = quads[from] ?? 0;
+    table[place + SECOND_QUAD] = (starts[number + 1] ?? 0) - from > 1 ? (quads[from + 1] ?? 0) : 0;
   }
 
   /** Makes room for a word of so many bytes. */
@@ -285,6 +317,17 @@ export class WordNumbers {
     larger.set(this.bytes);
     this.bytes = larger;
   }
+}
+
+/** The bit that tells small letters of ASCII from capital ones, and the highest bit, in each of four bytes. */
+const SMALL = 0x20202020;
+const ALL = 0x80808080 | 0;
+
+/** The highest bit of each of four bytes that is a letter of ASCII. */
+function lettersOf(four: number): number {
+  const seven = (four | SMALL) & 0x7f7f7f7f;
+  // Adding brings what is an a or more, and what is more than a z, to the highest bit; nothing is carried over.
+  return (seven + 0x1f1f1f1f) & ~(seven + 0x05050505) & ~four & ALL;
 }
 
 function beginsWithBorder({ pieces }: FoldedBytes): boolean {
