@@ -39,57 +39,65 @@ export function markPair(
   let nextPositionsB = zone.positionStarts[second.number] ?? 0;
   let docA = 0;
   let docB = -1;
+  let readB = false;
   let maskB = 0;
   let positionsB = nextPositionsB;
   while (atA < endA) {
-    let byte = documents[atA++] ?? 0;
-    let value = byte & 127;
-    for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atA++] ?? 0) & 127) << shift;
-    docA += value;
-    byte = documents[atA++] ?? 0;
-    value = byte & 127;
-    for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atA++] ?? 0) & 127) << shift;
+    // Nearly always both numbers take one byte.
+    let byte = documents[atA] ?? 0;
+    let value = documents[atA + 1] ?? 0;
+    if ((byte | value) < 128) {
+      atA += 2;
+      docA += byte;
+    } else {
+      atA += 1;
+      value = byte & 127;
+      for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atA++] ?? 0) & 127) << shift;
+      docA += value;
+      byte = documents[atA++] ?? 0;
+      value = byte & 127;
+      for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atA++] ?? 0) & 127) << shift;
+    }
     const maskA = value & MASK;
     let p = nextPositionsA;
     nextPositionsA += value >>> MASK_BITS;
 
     while (docB < docA) {
       if (atB >= endB) return;
-      byte = documents[atB++] ?? 0;
-      value = byte & 127;
-      for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atB++] ?? 0) & 127) << shift;
-      docB = docB === -1 ? value : docB + value;
-      byte = documents[atB++] ?? 0;
-      value = byte & 127;
-      for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atB++] ?? 0) & 127) << shift;
+      byte = documents[atB] ?? 0;
+      value = documents[atB + 1] ?? 0;
+      if ((byte | value) < 128) {
+        atB += 2;
+        docB += byte;
+      } else {
+        atB += 1;
+        value = byte & 127;
+        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atB++] ?? 0) & 127) << shift;
+        docB += value;
+        byte = documents[atB++] ?? 0;
+        value = byte & 127;
+        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = documents[atB++] ?? 0) & 127) << shift;
+      }
+      if (!readB) {
+        docB += 1; // the first one is no difference
+        readB = true;
+      }
       maskB = value & MASK;
       positionsB = nextPositionsB;
       nextPositionsB += value >>> MASK_BITS;
     }
     if (docA !== docB || (maskA & firstMask) === 0 || (maskB & secondMask) === 0) continue;
 
-    // Each begin of the first word meets the next of the second that is behind it, and the other way round; if any
+    // Each place of the first word meets the next of the second that is behind it, and the other way round; if any
     // two are close enough, two of these are.
     let q = positionsB;
-    let a = 0;
-    let b = 0;
-    let needA = true;
-    let needB = true;
+    byte = positions[p++] ?? 0;
+    let a = byte & 127;
+    for (let shift = 7; byte > 127; shift += 7) a |= ((byte = positions[p++] ?? 0) & 127) << shift;
+    byte = positions[q++] ?? 0;
+    let b = byte & 127;
+    for (let shift = 7; byte > 127; shift += 7) b |= ((byte = positions[q++] ?? 0) & 127) << shift;
     for (;;) {
-      if (needA) {
-        if (p >= nextPositionsA) break;
-        byte = positions[p++] ?? 0;
-        value = byte & 127;
-        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = positions[p++] ?? 0) & 127) << shift;
-        a += value;
-      }
-      if (needB) {
-        if (q >= nextPositionsB) break;
-        byte = positions[q++] ?? 0;
-        value = byte & 127;
-        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = positions[q++] ?? 0) & 127) << shift;
-        b += value;
-      }
       const apart = b - a;
       const near = apart > 0 ? apart <= distance : !ordered && apart < 0 && -apart <= distance;
       if (
@@ -100,8 +108,19 @@ export function markPair(
         bits[docA >>> 5] = (bits[docA >>> 5] ?? 0) | (1 << (docA & 31));
         break;
       }
-      needB = apart <= 0;
-      needA = !needB;
+      if (apart > 0) {
+        if (p >= nextPositionsA) break;
+        byte = positions[p++] ?? 0;
+        value = byte & 127;
+        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = positions[p++] ?? 0) & 127) << shift;
+        a += value;
+      } else {
+        if (q >= nextPositionsB) break;
+        byte = positions[q++] ?? 0;
+        value = byte & 127;
+        for (let shift = 7; byte > 127; shift += 7) value |= ((byte = positions[q++] ?? 0) & 127) << shift;
+        b += value;
+      }
     }
   }
 }
