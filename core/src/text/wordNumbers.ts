@@ -238,11 +238,12 @@ export class WordNumbers {
     const { word, table } = this;
     const first = word[0] ?? 0;
     const second = quadCount > 1 ? (word[1] ?? 0) : 0;
-    let hash = this.seed;
-    for (let i = 0; i < quadCount; i += 1) {
-      hash = Math.imul(hash ^ (word[i] ?? 0), 0x2c1b3c6d);
-      hash ^= hash >>> 15;
-    }
+    // Each quad is stirred in before the next one is, so that their order counts; most words have two.
+    let hash = Math.imul(this.seed ^ first, 0x2c1b3c6d);
+    hash = Math.imul(hash ^ (hash >>> 15) ^ second, 0x2c1b3c6d);
+    for (let i = 2; i < quadCount; i += 1)
+      hash = Math.imul(hash ^ (hash >>> 15) ^ (word[i] ?? 0), 0x2c1b3c6d);
+    hash ^= hash >>> 15;
     const mask = table.length - 1;
     let place = (hash << 2) & mask;
     for (let held = table[place + NUMBER] ?? 0; held !== 0; held = table[place + NUMBER] ?? 0) {
