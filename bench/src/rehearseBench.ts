@@ -25,11 +25,11 @@ export async function rehearseBench(): Promise<Measurement[]> {
     await answering(`http://127.0.0.1:${PORT}/api/health`);
     const api = `http://127.0.0.1:${PORT}/api`;
     const [review] = (await json(`${api}/reviews`)) as { id: string }[];
-    const { elements } = (await json(`${api}/reviews/${review?.id}`)) as { elements: { id: string }[] };
+    const { lanes } = (await json(`${api}/reviews/${review?.id}`)) as { lanes: { id: string }[] };
     const look = (text: string) =>
       json(`${api}/reviews/${review?.id}/candidates`, {
         database: 'corvane',
-        elementId: elements[0]?.id,
+        laneId: lanes[0]?.id,
         instead: null,
         contents: [{ kind: 'words', text, field: 'words', near: null }],
       });
@@ -73,8 +73,10 @@ async function anotherReview(api: string): Promise<string> {
   const review = (await json(`${api}/reviews`, { title: 'Bench' }, headers)) as {
     id: string;
     elements: { id: string; searched: boolean }[];
+    lanes: { id: string; elementId: string | null }[];
   };
-  const lanes = review.elements.filter(({ searched }) => searched);
+  const searched = review.elements.filter((element) => element.searched).map(({ id }) => id);
+  const lanes = review.lanes.filter(({ elementId }) => elementId !== null && searched.includes(elementId));
   for (let i = 0; i < 19; i += 1) {
     const content = {
       kind: 'words',
@@ -82,8 +84,8 @@ async function anotherReview(api: string): Promise<string> {
       field: 'words',
       near: null,
     };
-    const elementId = lanes[i % lanes.length]?.id;
-    await json(`${api}/reviews/${review.id}/terms`, { elementId, origin: 'typed', content }, headers);
+    const laneId = lanes[i % lanes.length]?.id;
+    await json(`${api}/reviews/${review.id}/terms`, { laneId, origin: 'typed', content }, headers);
   }
   return review.id;
 }

@@ -130,6 +130,8 @@ export interface Rehearsal {
   bridges: Bridge[];
   /** by lane, what all the other lanes find together; null where there is no other */
   without: Record<string, Counted | null>;
+  /** by element, what is found without any of its lanes; null where there is no other */
+  withoutElements: Record<string, Counted | null>;
   whole: Counted;
   problems: StrategyProblem[];
 }

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import {
+  EARLIER_LANES_FORM,
   ELEMENT_KEYS,
   FRAMEWORK_IDS,
   LANES_FORM,
@@ -8,6 +9,7 @@ import {
   TERM_FIELDS,
   TERM_ORIGINS,
   type FrameworkId,
+  type KeptLane,
   type LanesDocument,
   type QuestionElement,
   type Term,
@@ -25,14 +27,20 @@ export interface ReviewSummary {
 }
 
 export interface ReviewTerm extends Term {
-  elementId: string;
+  laneId: string;
   /** raised by every change; sent back as If-Match */
   version: number;
 }
 
-/** An element of the question. When it is searched, its terms are its lane. */
+/** An element of the question. When it is searched, so are its lanes. */
 export interface ReviewElement extends QuestionElement {
   id: string;
+  version: number;
+}
+
+/** A lane as it is kept, whether its element is searched or not. */
+export interface KeptReviewLane extends KeptLane {
+  /** raised by every change of the lane itself; sent back as If-Match */
   version: number;
   terms: ReviewTerm[];
 }
@@ -43,6 +51,8 @@ export interface Review {
   version: number;
   framework: FrameworkId;
   elements: ReviewElement[];
+  /** in the order of their elements and then their own; further concepts last */
+  lanes: KeptReviewLane[];
 }
 
 export interface NewReview {
@@ -69,7 +79,7 @@ export interface ElementChange {
 }
 
 export interface NewTerm {
-  elementId: string;
+  laneId: string;
   content: TermContent;
   origin: TermOrigin;
 }
@@ -80,9 +90,49 @@ export interface TermChange {
   removed?: boolean;
   /** why it is kept without being searched; null searches it again */
   heldBack?: string | null;
-  /** the element whose lane it moves to */
-  elementId?: string;
+  /** the lane that it moves to */
+  laneId?: string;
 }
+
+/** A lane that is begun: empty, with terms of another lane of the review, or as a copy of one. */
+export interface NewLane {
+  /** null for a further concept */
+  elementId: string | null;
+  /** empty for one that is called as its element is */
+  name: string;
+  /** terms that are taken from another lane */
+  take?: { laneId: string; version: number; termIds: string[] };
+  /** the lane whose terms it begins with as well */
+  copyOf?: string;
+}
+
+export interface LaneChange {
+  name?: string;
+  leftOut?: boolean;
+  /** moves it to another element; null makes it a further concept */
+  elementId?: string | null;
+  /** moves it before this lane of the same element; null moves it to the end */
+  before?: string | null;
+}
+
+/** Joins a lane to another: its terms go there, and it ends. */
+export interface LaneMerge {
+  into: string;
+}
+
+/** What came of it, which is what its undoing needs. */
+export interface MergedLane {
+  /** the lane that is no more */
+  laneId: string;
+  into: string;
+  /** terms that moved */
+  moved: string[];
+  /** terms that the other lane held already, so that they were taken out */
+  takenOut: string[];
+}
+
+/** A lane that was deleted, or ended in another. */
+export type LaneRestoring = Pick<MergedLane, 'moved' | 'takenOut'>;
 
 const title = Joi.string().trim().min(1).max(300).messages({ 'string.empty': 'Give the review a title.' });
 
@@ -143,7 +193,7 @@ const termContent = Joi.alternatives().conditional(Joi.object({ kind: 'heading' 
 });
 
 export const newTermSchema = Joi.object<NewTerm>({
-  elementId: Joi.string().required(),
+  laneId: Joi.string().required(),
   content: termContent.required(),
   origin: Joi.string()
     .valid(...TERM_ORIGINS)
@@ -156,8 +206,43 @@ export const termChangeSchema = Joi.object<TermChange>({
   content: termContent,
   removed: Joi.boolean(),
   heldBack: Joi.string().trim().min(1).max(1000).allow(null).messages({ 'string.empty': REASON_MISSING }),
-  elementId: Joi.string(),
+  laneId: Joi.string(),
 }).min(1);
+
+/** As many terms as one lane may hold. */
+const MOST_TERMS = 2000;
+const termIds = Joi.array().items(Joi.string()).max(MOST_TERMS).unique();
+const laneName = Joi.string().allow('').trim().max(300).messages({
+  'string.max': 'A lane’s name has at most 300 characters.',
+});
+
+export const newLaneSchema = Joi.object<NewLane>({
+  elementId: Joi.string().allow(null).required(),
+  name: laneName.required(),
+  take: Joi.object({
+    laneId: Joi.string().required(),
+    version: Joi.number().integer().min(1).required(),
+    termIds: termIds
+      .min(1)
+      .required()
+      .messages({ 'array.min': 'Choose the terms that go into the new lane.' }),
+  }),
+  copyOf: Joi.string(),
+}).oxor('take', 'copyOf');
+
+export const laneChangeSchema = Joi.object<LaneChange>({
+  name: laneName,
+  leftOut: Joi.boolean(),
+  elementId: Joi.string().allow(null),
+  before: Joi.string().allow(null),
+}).min(1);
+
+export const laneMergeSchema = Joi.object<LaneMerge>({ into: Joi.string().required() });
+
+export const laneRestoringSchema = Joi.object<LaneRestoring>({
+  moved: termIds.required(),
+  takenOut: termIds.required(),
+});
 
 /** What was done to a term of a lane. */
 export const LANE_EVENTS = [
@@ -188,8 +273,8 @@ export interface LaneEvent {
 /** Terms that are not in a lane yet, to be counted as if they were. */
 export interface Candidates {
   database: string;
-  /** the element whose lane they may join; null to leave out what they add */
-  elementId: string | null;
+  /** the lane that they may join; null to leave out what they add */
+  laneId: string | null;
   /** a term of the lane that each would replace, so that it does not count against them */
   instead: string | null;
   contents: TermContent[];
@@ -199,7 +284,7 @@ export const MAX_CANDIDATES = 200;
 
 export const candidatesSchema = Joi.object<Candidates>({
   database: Joi.string().required(),
-  elementId: Joi.string().allow(null).required(),
+  laneId: Joi.string().allow(null).required(),
   instead: Joi.string().allow(null).required(),
   contents: Joi.array().items(termContent).max(MAX_CANDIDATES).required(),
 });
@@ -208,7 +293,9 @@ const laneDocument = Joi.object({
   name: Joi.string().allow('').max(2000).required(),
   element: Joi.string()
     .valid(...ELEMENT_KEYS)
+    .allow(null)
     .required(),
+  leftOut: Joi.boolean(),
   terms: Joi.array()
     .items(
       Joi.object({
@@ -219,14 +306,14 @@ const laneDocument = Joi.object({
         heldBack: Joi.string().max(1000).allow(null).required(),
       }),
     )
-    .max(2000)
+    .max(MOST_TERMS)
     .required(),
 });
 
 /** Lanes as they are exported and read back. */
 export const lanesSchema = Joi.object<LanesDocument>({
   form: Joi.string()
-    .valid(LANES_FORM)
+    .valid(LANES_FORM, EARLIER_LANES_FORM)
     .required()
     .messages({
       'any.only': `This is not a file of lanes of the form ${LANES_FORM}.`,

@@ -160,7 +160,7 @@ test('a spelling that nobody uses is not offered unless asked for, and one that 
 });
 
 test('a published strategy is pasted, its terms are shown, and those wanted are added at once', async () => {
-  await (await browser.find(`${lane('I')} button[aria-label^="Paste a list"]`)).click();
+  await (await browser.find(`${lane('I')} button[aria-label^="More about the lane"]`)).click();
   await (await browser.named('Paste a list of terms')).click();
   await browser.press(
     '1. (lamp$1 or "light box*").zz,yy. (2,041)\n2. wide Light therapy/\n3. dawn by3 light\n4. or/1-3\n5. lamp*',
@@ -193,7 +193,7 @@ test('by keyboard a term is searched again, moved to another lane, and the lane 
   await browser.sees('Hold back');
   await pick('Move to another lane', 'timed exposure');
   await browser.textWhen(lane('I'), (text) => text.includes('lamp*'));
-  await (await browser.find(`${lane('O')} button[aria-label^="Paste a list"]`)).sendKeys(Key.ENTER);
+  await (await browser.find(`${lane('O')} button[aria-label^="More about the lane"]`)).sendKeys(Key.ENTER);
   const history = await browser.textWhen('aside[aria-label=Lane]', (text) => text.includes('moved away'));
   expect(history).toMatch(
     /moved away lamp\*[\s\S]*searched again lamp\*[\s\S]*held back lamp\*.*wrong sense[\s\S]*moved here/,
@@ -231,7 +231,7 @@ test('another database asks what stands for a heading; confirmed there, it is co
 });
 
 test('a lane stands side by side in all vocabularies, and what is open is settled there', async () => {
-  await (await browser.find(`${lane('I')} button[aria-label^="Paste a list"]`)).sendKeys(Key.ENTER);
+  await (await browser.find(`${lane('I')} button[aria-label^="More about the lane"]`)).sendKeys(Key.ENTER);
   await (await browser.named('Side by side in all vocabularies')).sendKeys(Key.ENTER);
   const table = await browser.textWhen('main table', (text) => text.includes('Phototherapeutic techniques?'));
   expect(table).toMatch(/Corvane Subject Tree[\s\S]*Wardline Thesaurus[\s\S]*Mindry Descriptors/);

@@ -136,8 +136,8 @@ test('when somebody else changed the term, both versions are shown and one is ta
     const done = arguments[arguments.length - 1];
     const review = location.pathname.split('/')[2];
     (async () => {
-      const { elements } = await (await fetch('/api/reviews/' + review)).json();
-      const term = elements.flatMap(({ terms }) => terms).find(({ content }) => content.text === 'volunteer*');
+      const { lanes } = await (await fetch('/api/reviews/' + review)).json();
+      const term = lanes.flatMap(({ terms }) => terms).find(({ content }) => content.text === 'volunteer*');
       await fetch('/api/terms/' + term.id, {
         method: 'PATCH',
         headers: { 'Content-Type': 'application/json', 'el-person': localStorage.getItem('even-lantern-person'), 'If-Match': String(term.version) },

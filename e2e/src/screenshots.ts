@@ -39,7 +39,7 @@ async function main(): Promise<void> {
     const confirm = async (what: string) => (await browser.find(`[aria-label^="Confirm ${what}"]`)).click();
     await confirm('Light as treatment');
     await browser.sees('take back');
-    await (await browser.find('[aria-label^="Paste a list, and history of the lane timed"]')).click();
+    await (await browser.find('[aria-label^="More about the lane timed"]')).click();
     await (await browser.named('Side by side in all vocabularies')).click();
     await browser.sees('Illumination effects');
     await shoot('concepts-across');
@@ -48,7 +48,7 @@ async function main(): Promise<void> {
     await (await browser.named('Endings of')).click();
     await browser.sees('brings in');
     await shoot('concepts-words');
-    await (await browser.find('[aria-label^="Paste a list, and history of the lane adult"]')).click();
+    await (await browser.find('[aria-label^="More about the lane adult"]')).click();
     await (await browser.named('Paste a list of terms')).click();
     await browser.press('1. nurs* or midwi* or "ward staff"\n2. hospital staff\n3. night near5 duty');
     await browser.sees('in the lane already');

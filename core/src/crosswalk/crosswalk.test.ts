@@ -217,6 +217,7 @@ describe('reading headings in a database that has another vocabulary', () => {
     const lane = {
       id: 'P',
       name: 'P',
+      leftOut: false,
       terms: [{ id: 't', content: term(), origin: 'lookup' as const, heldBack: null }],
     };
     const words = reading([settle('Lanterns', null, 'words')]);

@@ -92,7 +92,8 @@ function anyOfRead(parts: readonly ReadTerm[], further: readonly string[] = []):
 }
 
 /**
- * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND.
+ * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND, without
+ * what the lanes find that are left out.
  * Terms and lanes that cannot be searched are left out and named in `problems`.
  * @param edits lines that somebody wrote by hand, which take the place of what the lanes give
  */
@@ -118,7 +119,7 @@ export function compileLanes(
     numbers.set(key, number);
     return number;
   };
-  const laneLines: number[] = [];
+  const laneLines: JoinedLane[] = [];
   for (const lane of lanes) {
     const termLines: number[] = [];
     for (const term of searchedTerms(lane)) {
@@ -135,30 +136,51 @@ export function compileLanes(
       problems.push({ laneId: lane.id, termId: null, message });
       continue;
     }
-    laneLines.push(
-      add({
-        kind: 'lane',
-        laneId: lane.id,
-        termId: null,
-        query: { kind: 'or', operands: termLines.map(lineRef) },
-        changes: [],
-      }),
-    );
-  }
-  if (laneLines.length > 0 || edits.has(WHOLE_LINE)) {
-    add({
-      kind: 'whole',
-      laneId: null,
+    const number = add({
+      kind: 'lane',
+      laneId: lane.id,
       termId: null,
-      query: { kind: 'and', operands: laneLines.map(lineRef) },
+      query: { kind: 'or', operands: termLines.map(lineRef) },
       changes: [],
     });
+    laneLines.push({ query: lineRef(number), leftOut: lane.leftOut });
+  }
+  const whole = joinLanes(laneLines);
+  if (whole !== null || edits.has(WHOLE_LINE)) {
+    const query: Query = whole ?? { kind: 'and', operands: [] };
+    add({ kind: 'whole', laneId: null, termId: null, query, changes: [] });
+  } else if (laneLines.length > 0) {
+    const message =
+      'All lanes are left out, so there is nothing to leave them out of. Search on one of them.';
+    problems.push({ laneId: null, termId: null, message });
   } else if (lanes.length === 0) {
     const message =
       'No element of the question is searched yet. Switch on “search on this” for at least one.';
     problems.push({ laneId: null, termId: null, message });
   }
   return { lines, problems };
+}
+
+/** What a lane finds, and whether that is left out. */
+export interface JoinedLane {
+  query: Query;
+  leftOut: boolean;
+}
+
+/** What all lanes find that are asked for, without what any finds that is left out; null when none is asked for. */
+export function joinLanes(lanes: readonly JoinedLane[]): Query | null {
+  const asked = lanes.filter(({ leftOut }) => !leftOut).map(({ query }) => query);
+  const leftOut = lanes.filter((lane) => lane.leftOut).map(({ query }) => query);
+  const [onlyLeftOut] = leftOut;
+  if (asked.length === 0) return null;
+  const include: Query = { kind: 'and', operands: asked };
+  if (onlyLeftOut === undefined) return include;
+  const [onlyAsked] = asked;
+  return {
+    kind: 'not',
+    include: asked.length === 1 && onlyAsked !== undefined ? onlyAsked : include,
+    exclude: leftOut.length === 1 ? onlyLeftOut : { kind: 'or', operands: leftOut },
+  };
 }
 
 const NO_EDITS: Edits = new Map();
@@ -273,15 +295,33 @@ function describeNarrower(narrower: boolean | readonly string[]): string {
 /** A line in plain words: a term as it is searched, or the lines it joins. */
 export function describeLine(line: Line, lanes: readonly Lane[]): string {
   if (line.edited) return `${plainSentence(line.query)} (written by hand)`;
-  if (line.kind !== 'term' && (line.query.kind === 'or' || line.query.kind === 'and')) {
-    return line.query.operands
-      .map((operand) => (operand.kind === 'line' ? `L${operand.line}` : operand.kind))
-      .join(` ${line.query.kind} `);
-  }
+  if (line.kind !== 'term') return describeJoined(line.query);
   const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
   if (term === undefined) return '';
   const { text, marks } = describeTerm(term.content);
   return `${text} (${marks.join(', ')})`;
+}
+
+function describeJoined(query: Query): string {
+  switch (query.kind) {
+    case 'line':
+      return `L${query.line}`;
+    case 'and':
+    case 'or':
+      return query.operands
+        .map((operand) =>
+          operand.kind === 'line' ? describeJoined(operand) : `(${describeJoined(operand)})`,
+        )
+        .join(` ${query.kind} `);
+    case 'not': {
+      const [include, exclude] = [query.include, query.exclude].map((part) =>
+        part.kind === 'line' ? describeJoined(part) : `(${describeJoined(part)})`,
+      );
+      return `${include} not ${exclude}`;
+    }
+    default:
+      return query.kind;
+  }
 }
 
 function lineRef(line: number): Query {

@@ -19,6 +19,7 @@ import {
 const lane = (id: string, ...words: string[]): Lane => ({
   id,
   name: id,
+  leftOut: false,
   terms: words.map((text) => ({
     id: text,
     origin: 'typed',

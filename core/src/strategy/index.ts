@@ -1,6 +1,7 @@
 export {
   addsQuery,
   asWritten,
+  joinLanes,
   compileLanes,
   describeLine,
   describeTerm,
@@ -23,8 +24,16 @@ export {
   WHOLE_LINE,
 } from './edits.js';
 export type { EditedLine, Edits, LineKey, LineText, ReadEdit } from './edits.js';
-export { LANES_FORM, lanesToCsv, lanesToDocument, lanesToMarkdown } from './laneExport.js';
+export {
+  EARLIER_LANES_FORM,
+  LANES_FORM,
+  lanesToCsv,
+  lanesToDocument,
+  lanesToMarkdown,
+} from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';
+export { sameTerm } from './sameTerm.js';
+export type { JoinedLane } from './compile.js';
 export { TERM_ORIGINS } from './model.js';
 export type { Lane, Line, Strategy, StrategyProblem, Term, TermContent, TermOrigin } from './model.js';
 export { TERM_FIELDS } from './termFields.js';
@@ -34,4 +43,10 @@ export type { TranslatedLine } from './translate.js';
 export { describeLoss, inFields, sayingIn } from './saying.js';
 export type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
 export { databaseContext, type KnownOfDatabase } from './databaseContext.js';
-export { lanesOfElements, type ElementOfLane, type LaneOfElement } from './lanes.js';
+export {
+  lanesOfQuestion,
+  nameOfLane,
+  type ElementOfLane,
+  type KeptLane,
+  type LaneOfQuestion,
+} from './lanes.js';

@@ -4,6 +4,7 @@ const lanes: NamedLane[] = [
   {
     id: 'p',
     name: 'night staff | all',
+    leftOut: false,
     element: 'P',
     terms: [
       {
@@ -27,12 +28,12 @@ const lanes: NamedLane[] = [
       },
     ],
   },
-  { id: 'i', name: 'light', element: 'I', terms: [] },
+  { id: 'i', name: 'light', leftOut: false, element: 'I', terms: [] },
 ];
 
 test('lanes as JSON hold all that is needed to make them again, and no more', () => {
   const document = lanesToDocument('Lamps', lanes);
-  expect(document.form).toBe('even-lantern-lanes/1');
+  expect(document.form).toBe('even-lantern-lanes/2');
   expect(document.lanes[0]?.terms[0]).toEqual({
     content: lanes[0]?.terms[0]?.content,
     origin: 'lookup',
@@ -43,9 +44,9 @@ test('lanes as JSON hold all that is needed to make them again, and no more', ()
 
 test('lanes as a table for other programs have one row a term, and no cell acts as a formula', () => {
   expect(lanesToCsv(lanes).split('\r\n')).toEqual([
-    'lane,element,kind,term,how it is searched,held back because,came from',
-    'night staff | all,P,heading,Shift work,with Night work,,lookup',
-    'night staff | all,P,words,work*,"title, abstract, keywords",\'=too broad,typed',
+    'lane,element,joined with,kind,term,how it is searched,held back because,came from',
+    'night staff | all,P,AND,heading,Shift work,with Night work,,lookup',
+    'night staff | all,P,AND,words,work*,"title, abstract, keywords",\'=too broad,typed',
     '',
   ]);
 });

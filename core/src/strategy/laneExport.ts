@@ -4,33 +4,38 @@ import { describeTerm } from './compile.js';
 import type { Lane, TermContent, TermOrigin } from './model.js';
 
 /** The name of the form, which a reader checks first. Raised when the form changes. */
-export const LANES_FORM = 'even-lantern-lanes/1';
+export const LANES_FORM = 'even-lantern-lanes/2';
+/** The form before elements had several lanes; it is still read. */
+export const EARLIER_LANES_FORM = 'even-lantern-lanes/1';
 
 /** The JSON form of lanes; `docs/guide/lanes.schema.json` describes it. */
 export interface LanesDocument {
-  form: typeof LANES_FORM;
+  form: typeof LANES_FORM | typeof EARLIER_LANES_FORM;
   title: string;
   lanes: LaneDocument[];
 }
 
 export interface LaneDocument {
   name: string;
-  /** the key of the question's element */
-  element: string;
+  /** the key of the question's element; null for a further concept */
+  element: string | null;
+  /** absent in the earlier form, where no lane is left out */
+  leftOut?: boolean;
   terms: { content: TermContent; origin: TermOrigin; heldBack: string | null }[];
 }
 
 export interface NamedLane extends Lane {
-  element: string;
+  element: string | null;
 }
 
 export function lanesToDocument(title: string, lanes: readonly NamedLane[]): LanesDocument {
   return {
     form: LANES_FORM,
     title,
-    lanes: lanes.map(({ name, element, terms }) => ({
+    lanes: lanes.map(({ name, element, leftOut, terms }) => ({
       name,
       element,
+      leftOut,
       terms: terms.map(({ content, origin, heldBack }) => ({ content, origin, heldBack })),
     })),
   };
@@ -38,21 +43,44 @@ export function lanesToDocument(title: string, lanes: readonly NamedLane[]): Lan
 
 /** One row a term (RFC 4180). Cells that look like formulas are defused. */
 export function lanesToCsv(lanes: readonly NamedLane[]): string {
-  const header = ['lane', 'element', 'kind', 'term', 'how it is searched', 'held back because', 'came from'];
-  const rows = lanes.flatMap(({ name, element, terms }) =>
+  const header = [
+    'lane',
+    'element',
+    'joined with',
+    'kind',
+    'term',
+    'how it is searched',
+    'held back because',
+    'came from',
+  ];
+  const rows = lanes.flatMap(({ name, element, leftOut, terms }) =>
     terms.map(({ content, heldBack, origin }) => {
       const { text, marks } = describeTerm(content);
-      return [name, element, content.kind, text, marks.join('; '), heldBack ?? '', origin];
+      return [
+        name,
+        element ?? '',
+        joinedWith(leftOut),
+        content.kind,
+        text,
+        marks.join('; '),
+        heldBack ?? '',
+        origin,
+      ];
     }),
   );
   return toCsv([header, ...rows]);
 }
 
+function joinedWith(leftOut: boolean): string {
+  return leftOut ? 'NOT' : 'AND';
+}
+
 /** A table a lane, to be read as it is. */
 export function lanesToMarkdown(title: string, lanes: readonly NamedLane[]): string {
   const parts = [`# Concepts: ${markdownText(title)}`, ''];
-  for (const { name, element, terms } of lanes) {
-    parts.push(`## ${markdownText(element)}: ${markdownText(name)}`, '');
+  for (const { name, element, leftOut, terms } of lanes) {
+    const tile = element === null ? '' : `${markdownText(element)}: `;
+    parts.push(`## ${tile}${markdownText(name)}${leftOut ? ' (left out)' : ''}`, '');
     if (terms.length === 0) parts.push('Nothing to search yet.', '');
     else {
       parts.push('| Term | How it is searched |', '| --- | --- |');

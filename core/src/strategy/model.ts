@@ -40,6 +40,8 @@ export interface Term {
 export interface Lane {
   id: string;
   name: string;
+  /** what it finds is left out of the whole, not asked for */
+  leftOut: boolean;
   terms: Term[];
 }
 

@@ -29,8 +29,13 @@ const heading = (id: string, label: string): Term => ({
   heldBack: null,
 });
 const lanes: Lane[] = [
-  { id: 'p', name: 'Night staff', terms: [heading('h', 'Shift work'), words('w', '"night shift*"')] },
-  { id: 'i', name: 'Bright light', terms: [words('b', 'bright light*', 3)] },
+  {
+    id: 'p',
+    name: 'Night staff',
+    leftOut: false,
+    terms: [heading('h', 'Shift work'), words('w', '"night shift*"')],
+  },
+  { id: 'i', name: 'Bright light', leftOut: false, terms: [words('b', 'bright light*', 3)] },
 ];
 
 test('lanes become numbered lines: terms, then their lane, then all together', () => {
@@ -57,8 +62,8 @@ test('the last line, written out, stands alone', () => {
 
 test('an unfinished term and an empty lane are named, and the rest is still searched', () => {
   const { lines, problems } = compileLanes([
-    { id: 'p', name: 'Night staff', terms: [words('bad', 'a*'), words('good', 'nurse')] },
-    { id: 'i', name: 'Light', terms: [] },
+    { id: 'p', name: 'Night staff', leftOut: false, terms: [words('bad', 'a*'), words('good', 'nurse')] },
+    { id: 'i', name: 'Light', leftOut: false, terms: [] },
   ]);
   expect(lines.map((line) => line.kind)).toEqual(['term', 'lane', 'whole']);
   expect(problems).toEqual([
@@ -83,6 +88,7 @@ test('a term held back is kept but neither searched nor counted against the othe
   const lane = {
     id: 'p',
     name: 'Night staff',
+    leftOut: false,
     terms: [shift, night, { ...words('x', 'work*'), heldBack: 'too broad' }],
   };
   expect(compileLanes([lane]).lines.map(({ termId }) => termId)).toEqual(['h', 'w', null, null]);
@@ -116,12 +122,15 @@ test('a heading with some of its narrower ones is searched as itself and those, 
 
 test('the headings and the words of a lane can be asked for apart', () => {
   const [lane] = lanes;
-  const parts = laneParts(lane ?? { terms: [], id: '', name: '' });
+  const parts = laneParts(lane ?? { terms: [], id: '', name: '', leftOut: false });
   expect([cql(parts.headings), cql(parts.words)]).toEqual([
     'el.heading ==/el.narrower "Shift work"',
     'el.words = "night shift*"',
   ]);
-  expect(laneParts({ id: 'e', name: 'empty', terms: [] })).toEqual({ headings: null, words: null });
+  expect(laneParts({ id: 'e', name: 'empty', leftOut: false, terms: [] })).toEqual({
+    headings: null,
+    words: null,
+  });
 });
 
 describe('where words are looked for', () => {

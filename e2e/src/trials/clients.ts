@@ -65,8 +65,9 @@ const WORDS = ['light', 'night', 'shift', 'nurse', 'sleep', 'lamp', 'ward', 'fat
 export async function newClient(ask: Ask, title: string, chance: () => number): Promise<Client> {
   const review = (await ask('POST', '/reviews', { title }))?.body as Review;
   const elements = review.elements.map(({ id }) => id);
-  const lane = review.elements.find(({ searched }) => searched)?.id ?? '';
-  for (const other of review.elements.filter(({ searched, id }) => searched && id !== lane)) {
+  const searched = review.elements.find((element) => element.searched)?.id ?? '';
+  const lane = review.lanes.find(({ elementId }) => elementId === searched)?.id ?? '';
+  for (const other of review.elements.filter((element) => element.searched && element.id !== searched)) {
     await ask('PATCH', `/elements/${other.id}`, { searched: false }, other.version);
   }
   const remembered: Remembered = {
@@ -94,7 +95,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     const text = `${pick(WORDS)}${made}`;
     const content = { kind: 'words', text, field: 'words', near: null };
     const answer = await ask('POST', `/reviews/${review.id}/terms`, {
-      elementId: lane,
+      laneId: lane,
       origin: 'typed',
       content,
     });
@@ -154,7 +155,7 @@ export async function missing(
 ): Promise<string[]> {
   const found: string[] = [];
   const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
-  const present = new Map(review.elements.flatMap((element) => element.terms.map((term) => [term.id, term])));
+  const present = new Map(review.lanes.flatMap((lane) => lane.terms.map((term) => [term.id, term])));
   for (const [term, text] of terms) {
     const content = present.get(term)?.content;
     if (content?.kind !== 'words' || content.text !== text) found.push(`the term ${text} (${term})`);

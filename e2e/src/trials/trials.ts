@@ -79,7 +79,7 @@ export async function rushTrial(): Promise<string[]> {
     await allEnded(ask, clients);
     for (const id of ids) {
       const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
-      const terms = review.elements.flatMap((element) => element.terms).length;
+      const terms = review.lanes.flatMap((lane) => lane.terms).length;
       if (terms !== 11) found.push(`${terms} terms of 11`);
       const { entries, brokenAt } = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
       const started = answers.filter(
@@ -188,15 +188,16 @@ async function askerOf({ address }: Stack): Promise<Ask> {
 }
 
 async function addWord(ask: Ask, review: string, text: string) {
-  const { elements } = (await ask('GET', `/reviews/${review}`))?.body as Review;
-  const elementId = elements.find(({ searched }) => searched)?.id;
+  const { elements, lanes } = (await ask('GET', `/reviews/${review}`))?.body as Review;
+  const searched = elements.find((element) => element.searched)?.id;
+  const laneId = lanes.find(({ elementId }) => elementId === searched)?.id;
   const content = { kind: 'words', text, field: 'words', near: null };
-  return ask('POST', `/reviews/${review}/terms`, { elementId, origin: 'typed', content });
+  return ask('POST', `/reviews/${review}/terms`, { laneId, origin: 'typed', content });
 }
 
 async function wordsOf(ask: Ask, review: string): Promise<string[]> {
-  const { elements } = (await ask('GET', `/reviews/${review}`))?.body as Review;
-  return elements.flatMap(({ terms }) =>
+  const { lanes } = (await ask('GET', `/reviews/${review}`))?.body as Review;
+  return lanes.flatMap(({ terms }) =>
     terms.flatMap(({ content }) => (content.kind === 'words' ? [content.text] : [])),
   );
 }

@@ -34,6 +34,7 @@ import { RecordsService } from '../records/recordsService.js';
 import { LanesController } from '../reviews/lanesController.js';
 import { ReviewsController } from '../reviews/reviewsController.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { LanesService } from '../reviews/lanesService.js';
 import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
@@ -129,6 +130,7 @@ class ApplicationModule {
         PersonPipe,
         ReviewsService,
         TermsService,
+        LanesService,
         VocabulariesService,
         CrosswalkService,
         LineTextsService,

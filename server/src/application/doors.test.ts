@@ -5,6 +5,7 @@ import { isPublicAddress } from '../databases/sru/publicAddresses.js';
 import { TermRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 let server: TestApplication;
@@ -17,7 +18,7 @@ beforeAll(async () => {
 afterAll(() => server.application.close());
 
 const plain = () => request(server.application.getHttpServer());
-const lane = () => review.elements.find(({ searched }) => searched)?.id ?? '';
+const lane = () => laneOf(review, 'I').id;
 
 test('a version of 400 digits, or of none, is refused in words', async () => {
   for (const version of ['9'.repeat(400), '"1e5"', 'W/"1"', '-1']) {
@@ -31,11 +32,11 @@ test('a version of 400 digits, or of none, is refused in words', async () => {
 test('a heading without a letter is refused, and breaks nothing that is there', async () => {
   const content = { kind: 'heading', vocabulary: 'v', narrower: true, central: false, subheadings: [] };
   for (const label of ['—', '!!!', '  ', '\u0301']) {
-    const term = { elementId: lane(), origin: 'lookup', content: { ...content, label } };
+    const term = { laneId: lane(), origin: 'lookup', content: { ...content, label } };
     await server.post(`/api/reviews/${review.id}/terms`, term).expect(400);
   }
   // One that came in by an earlier release is told at its term.
-  const good = { elementId: lane(), origin: 'lookup', content: { ...content, label: 'Light' } };
+  const good = { laneId: lane(), origin: 'lookup', content: { ...content, label: 'Light' } };
   const { id } = (await server.post(`/api/reviews/${review.id}/terms`, good).expect(201)).body as {
     id: string;
   };
@@ -68,14 +69,14 @@ test('an address that no file and no row has is refused in words', async () => {
 
 test('input that is long or deep beyond sense is refused early, and told once', async () => {
   const many = { form: 'even-lantern-lanes/1', title: '', lanes: Array.from({ length: 900_000 }, () => 0) };
-  const long = await server.post(`/api/reviews/${review.id}/lanes`, many);
+  const long = await server.post(`/api/reviews/${review.id}/lanes.json`, many);
   expect(long.status).toBe(400);
   expect((long.body as Problem).errors).toHaveLength(1);
   const bad = {
     ...many,
     lanes: Array.from({ length: 40 }, () => ({ terms: Array.from({ length: 500 }, () => ({})) })),
   };
-  const first = await server.post(`/api/reviews/${review.id}/lanes`, bad).expect(400);
+  const first = await server.post(`/api/reviews/${review.id}/lanes.json`, bad).expect(400);
   expect((first.body as Problem).errors).toHaveLength(1);
   const short = await server.post('/api/reviews', { title: '', more: 1 }).expect(400);
   expect((short.body as Problem).errors).toHaveLength(2);

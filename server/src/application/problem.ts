@@ -55,8 +55,9 @@ export function databaseTrouble(title: string, detail: string): ProblemException
   return problem(502, 'database-trouble', title, { detail });
 }
 
-export function conflict(title: string, detail: string): ProblemException {
-  return problem(409, 'conflict', title, { detail });
+/** @param parts what is there instead */
+export function conflict(title: string, detail: string, parts: { current?: unknown } = {}): ProblemException {
+  return problem(409, 'conflict', title, { detail, ...parts });
 }
 
 /** Statuses of RFC 9110 and, for a full disk, RFC 4918. */

@@ -10,6 +10,7 @@ import {
 import request from 'supertest';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 const heading = (label: string, entryTerms: string[] = []): Heading => ({
@@ -53,8 +54,8 @@ beforeAll(async () => {
   asked = [];
   server = await testApplication({ harbour, coast });
   review = (await server.post('/api/reviews', { title: 'Lights' })).body as Review;
-  const elementId = review.elements.find(({ key }) => key === 'I')?.id ?? '';
-  await server.post(`/api/reviews/${review.id}/terms`, { elementId, origin: 'lookup', content: lanterns });
+  const laneId = laneOf(review, 'I').id;
+  await server.post(`/api/reviews/${review.id}/terms`, { laneId, origin: 'lookup', content: lanterns });
 });
 beforeEach(() => {
   asked = [];
@@ -112,7 +113,7 @@ test('candidates and samples follow the crosswalk too', async () => {
   const counts = await server
     .post(`/api/reviews/${review.id}/candidates`, {
       database: 'coast',
-      elementId: null,
+      laneId: null,
       instead: null,
       contents: [{ ...lanterns, narrower: false }],
     })
@@ -223,10 +224,8 @@ describe('vocabularies', () => {
 
   test('a newer release tells which headings are withdrawn and which lanes still hold', async () => {
     const content = { ...lanterns, vocabulary: 'pier', label: 'Nails' };
-    const elementId = review.elements.find(({ key }) => key === 'C')?.id ?? '';
-    await server
-      .post(`/api/reviews/${review.id}/terms`, { elementId, origin: 'lookup', content })
-      .expect(201);
+    const laneId = laneOf(review, 'C').id;
+    await server.post(`/api/reviews/${review.id}/terms`, { laneId, origin: 'lookup', content }).expect(201);
     const jsonLd = JSON.stringify({
       '@context': { skos: 'http://www.w3.org/2004/02/skos/core#', dct: 'http://purl.org/dc/terms/' },
       '@graph': [

@@ -17,6 +17,7 @@ import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
 import { heading, treeWith } from '../testing/lightReview.js';
 import { indexedConnector } from '../testing/indexedConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { isPublicAddress } from './sru/publicAddresses.js';
 
@@ -185,8 +186,8 @@ describe('an SRU server that is added by its address', () => {
     });
     application = await testApplication({ first: serving }, undefined, { privateAddresses: true });
     const review = await application.reviewWithLane();
-    const elementId = review.elements.find(({ key }) => key === 'I')?.id;
-    const term = { elementId, origin: 'typed', content: heading };
+    const laneId = laneOf(review, 'I').id;
+    const term = { laneId, origin: 'typed', content: heading };
     await application.post(`/api/reviews/${review.id}/terms`, term);
     const dialect: DialectDescription = {
       kind: 'cql',

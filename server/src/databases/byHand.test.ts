@@ -15,6 +15,7 @@ import { vocabularyToTurtle, type Vocabulary } from '@even-lantern/core';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
 import { heading, lightReview, treeWith } from '../testing/lightReview.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 let application: TestApplication;
@@ -138,9 +139,9 @@ test('of a vocabulary that was read from a file it has the release that was read
   const dialect = { kind: 'mindry', names: {}, lacks: ['narrower'] };
   await application.post('/api/databases', { ...database, vocabulary: 'file-tree', dialect });
   const review = await application.reviewWithLane();
-  const elementId = review.elements.find(({ key }) => key === 'I')?.id;
+  const laneId = laneOf(review, 'I').id;
   const content = { ...heading, vocabulary: 'file-tree' };
-  await application.post(`/api/reviews/${review.id}/terms`, { elementId, origin: 'typed', content });
+  await application.post(`/api/reviews/${review.id}/terms`, { laneId, origin: 'typed', content });
   const sent = async () =>
     body<Translation>(await application.get(`/api/reviews/${review.id}/translation?database=ferrow-index-2`))
       .lines[0]?.sent;

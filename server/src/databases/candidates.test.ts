@@ -1,6 +1,7 @@
 import type { IndexWords, Overview, Review, Sample, TermCount } from '@even-lantern/contract';
 import { DatabaseError } from './databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 let server: TestApplication;
@@ -25,11 +26,11 @@ beforeEach(() => {
 afterAll(() => server.application.close());
 
 const words = (text: string) => ({ kind: 'words', text, field: 'words', near: null });
-const lane = () => review.elements.find(({ key }) => key === 'I');
+const lane = () => laneOf(review, 'I');
 const count = (contents: object[], parts: object = {}) =>
   server.post(`/api/reviews/${review.id}/candidates`, {
     database: 'faulty',
-    elementId: lane()?.id,
+    laneId: lane().id,
     instead: null,
     contents,
     ...parts,
@@ -41,16 +42,16 @@ test('candidates are counted as if they were in the lane, and nothing is added',
   expect(counts[1]).toMatchObject({ hits: null, adds: null, error: expect.stringContaining('unfinished') });
   expect(asked.sort()).toEqual(['el.words = "lamp*"', 'el.words = "lamp*" not el.words = "light"']);
   const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
-  expect(present.elements.flatMap(({ terms }) => terms)).toHaveLength(1);
+  expect(present.lanes.flatMap(({ terms }) => terms)).toHaveLength(1);
 });
 
 test('a candidate that replaces a term is not held against it', async () => {
-  await count([words('lamps')], { instead: lane()?.terms[0]?.id }).expect(200);
+  await count([words('lamps')], { instead: lane().terms[0]?.id }).expect(200);
   expect(asked).toEqual(['el.words = "lamps"']);
 });
 
 test('without a lane, only hits are counted', async () => {
-  const counts = (await count([words('lantern*')], { elementId: null }).expect(200)).body as TermCount[];
+  const counts = (await count([words('lantern*')], { laneId: null }).expect(200)).body as TermCount[];
   expect(counts).toEqual([{ hits: 25, adds: null, error: null }]);
 });
 

@@ -33,11 +33,11 @@ export class CandidatesService {
 
   private async countOnce(
     reviewId: string,
-    { database: id, elementId, instead, contents }: Candidates,
+    { database: id, laneId, instead, contents }: Candidates,
   ): Promise<TermCount[]> {
     const database = await this.databases.open(id);
     const lanes = await this.reviews.lanes(reviewId);
-    const lane = lanes.find((each) => each.id === elementId);
+    const lane = lanes.find((each) => each.id === laneId);
     const present = (lane === undefined ? [] : searchedTerms(lane)).filter((term) => term.id !== instead);
     const { said: read } = await this.readings.readingFor(database, [
       ...contents,

@@ -24,7 +24,7 @@ import {
   type TermReading,
 } from '@even-lantern/core';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
-import { ReviewsService } from '../reviews/reviewsService.js';
+import { ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
 import { AskingService } from './askingService.js';
 import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
@@ -49,7 +49,7 @@ export interface ReadLine extends WrittenLine {
 
 /** The strategy of a review, and how one database, as it is now, says it. */
 export interface ReviewReading extends DatabaseReading {
-  lanes: Lane[];
+  lanes: ReviewLane[];
   database: OpenDatabase;
   /** lines that somebody wrote by hand, by their keys */
   written: ReadonlyMap<string, ReadLine>;

@@ -2,6 +2,7 @@ import { vocabularyToTurtle } from '@even-lantern/core';
 import type { Rehearsal, Review } from '@even-lantern/contract';
 import { DatabaseError } from './databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 let server: TestApplication;
@@ -26,7 +27,7 @@ const rehearse = async () =>
   (await server.get(`/api/reviews/${review.id}/rehearsal?database=faulty`).expect(200)).body as Rehearsal;
 const addWords = (text: string) =>
   server.post(`/api/reviews/${review.id}/terms`, {
-    elementId: review.elements.find(({ key }) => key === 'I')?.id,
+    laneId: laneOf(review, 'I').id,
     origin: 'typed',
     content: { kind: 'words', text, field: 'words', near: null },
   });
@@ -129,11 +130,11 @@ test('a lane tells what its headings find, its words, and both; and what awaits 
           : 20;
     return Promise.resolve({ hits, release: database.release, understood: '' });
   };
-  const lane = review.elements.find(({ key }) => key === 'I')?.id ?? '';
+  const lane = laneOf(review, 'I').id;
   const wordsAlone = (await rehearse()).lanes[lane];
   expect(wordsAlone).toMatchObject({ headingsOnly: 0, both: 0, wordsOnly: 20, awaitingHeadings: 3 });
   await server.post(`/api/reviews/${review.id}/terms`, {
-    elementId: lane,
+    laneId: lane,
     origin: 'lookup',
     content: {
       kind: 'heading',
@@ -153,21 +154,24 @@ test('a lane tells what its headings find, its words, and both; and what awaits 
 });
 
 test('a database that cannot tell what awaits headings is not asked', async () => {
-  const lane = review.elements.find(({ key }) => key === 'I')?.id ?? '';
+  const lane = laneOf(review, 'I').id;
   expect((await rehearse()).lanes[lane]?.awaitingHeadings).toBeNull();
   expect(asked.filter((query) => query.includes('indexing'))).toEqual([]);
 });
 
 test('each lane is told what is found without it, once there is another', async () => {
-  const lane = (key: string) => review.elements.find((each) => each.key === key)?.id ?? '';
+  const lane = (key: string) => laneOf(review, key).id;
+  const element = (key: string) => review.elements.find((each) => each.key === key)?.id ?? '';
   expect((await rehearse()).without).toEqual({ [lane('I')]: null });
-  await server.patch(`/api/elements/${lane('P')}`, { searched: true }, 2).expect(200);
+  await server.patch(`/api/elements/${element('P')}`, { searched: true }, 2).expect(200);
   await server.post(`/api/reviews/${review.id}/terms`, {
-    elementId: lane('P'),
+    laneId: lane('P'),
     origin: 'typed',
     content: { kind: 'words', text: 'nurse*', field: 'words', near: null },
   });
   asked = [];
-  expect((await rehearse()).without).toMatchObject({ [lane('P')]: { hits: 25 }, [lane('I')]: { hits: 25 } });
+  const { without, withoutElements } = await rehearse();
+  expect(without).toMatchObject({ [lane('P')]: { hits: 25 }, [lane('I')]: { hits: 25 } });
+  expect(withoutElements).toMatchObject({ [element('P')]: { hits: 25 }, [element('I')]: { hits: 25 } });
   expect(asked).toContain('el.words = "nurse*"');
 });

@@ -2,11 +2,13 @@ import { Injectable } from '@nestjs/common';
 import {
   addsQuery,
   describeLine,
+  joinLanes,
   laneKey,
   laneParts,
   searchedTerms,
   standaloneQuery,
   type Edits,
+  type JoinedLane,
   type TermReading,
   type Lane,
   type Line,
@@ -20,6 +22,7 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
+import type { ReviewLane } from '../reviews/reviewsService.js';
 import { ReadingService } from './readingService.js';
 import { askedText, AskingService } from './askingService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
@@ -52,11 +55,13 @@ export class RehearsalService {
       strategies,
     } = await this.readings.ofReview(reviewId, databaseId);
     const strategy = strategies.said;
-    const [lines, adds, bridges, without, parts] = await Promise.all([
+    const joined = lanesOfLines(lanes, strategy.lines);
+    const [lines, adds, bridges, without, withoutElements, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
       this.countAdditions(database, lanes, read, edits),
-      this.countBridges(database, strategy.lines),
-      this.countWithout(database, strategy.lines),
+      this.countBridges(database, joined),
+      this.countWithout(database, joined, ({ laneId }) => laneId),
+      this.countWithout(database, joined, ({ elementId }) => elementId),
       Promise.all(lanes.map((lane) => this.countParts(database, lane, read, edits))),
     ]);
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
@@ -83,6 +88,7 @@ export class RehearsalService {
       lanes: laneCounts,
       bridges,
       without,
+      withoutElements,
       whole: last?.kind === 'whole' ? { hits: last.hits, error: last.error } : NOTHING,
       problems: strategy.problems,
     };
@@ -157,36 +163,48 @@ export class RehearsalService {
     };
   }
 
-  /** For each lane, what is found without it. */
+  /**
+   * What is found without a lane, or without all lanes of an element.
+   * @param keyOf the lane's part that goes; null for one that always stays
+   */
   private async countWithout(
     database: OpenDatabase,
-    lines: readonly Line[],
+    lanes: readonly LaneOfLine[],
+    keyOf: (lane: LaneOfLine) => string | null,
   ): Promise<Record<string, Counted | null>> {
-    const laneLines = lines.filter((line) => line.kind === 'lane');
+    const keys = [...new Set(lanes.map(keyOf))].filter((key) => key !== null);
     const counts = await Promise.all(
-      laneLines.map(async ({ laneId }): Promise<[string, Counted | null]> => {
-        const operands = laneLines
-          .filter((line) => line.laneId !== laneId)
-          .map((line) => standaloneQuery(line, lines));
-        const counted =
-          operands.length === 0 ? null : await this.asking.count(database, { kind: 'and', operands });
-        return [laneId ?? '', counted];
+      keys.map(async (key): Promise<[string, Counted | null]> => {
+        const query = joinLanes(lanes.filter((lane) => keyOf(lane) !== key));
+        return [key, query === null ? null : await this.asking.count(database, query)];
       }),
     );
     return Object.fromEntries(counts);
   }
 
   /** Between two lanes: how many records the lanes so far find together. */
-  private countBridges(database: OpenDatabase, lines: readonly Line[]): Promise<Bridge[]> {
-    const laneLines = lines.filter((line) => line.kind === 'lane');
+  private countBridges(database: OpenDatabase, lanes: readonly LaneOfLine[]): Promise<Bridge[]> {
     return Promise.all(
-      laneLines.slice(0, -1).map(async (line, i) => {
-        const operands: Query[] = laneLines.slice(0, i + 2).map((each) => standaloneQuery(each, lines));
-        return {
-          afterLaneId: line.laneId ?? '',
-          ...(await this.asking.count(database, { kind: 'and', operands })),
-        };
+      lanes.slice(0, -1).map(async ({ laneId }, i) => {
+        const query = joinLanes(lanes.slice(0, i + 2));
+        const counted = query === null ? NOTHING : await this.asking.count(database, query);
+        return { afterLaneId: laneId, ...counted };
       }),
     );
   }
+}
+
+/** A lane that is searched, with what it finds. */
+interface LaneOfLine extends JoinedLane {
+  laneId: string;
+  elementId: string | null;
+}
+
+function lanesOfLines(lanes: readonly ReviewLane[], lines: readonly Line[]): LaneOfLine[] {
+  return lines.flatMap((line) => {
+    const lane = lanes.find(({ id }) => id === line.laneId);
+    if (line.kind !== 'lane' || lane === undefined) return [];
+    const elementId = lane.element?.id ?? null;
+    return [{ laneId: lane.id, elementId, leftOut: lane.leftOut, query: standaloneQuery(line, lines) }];
+  });
 }

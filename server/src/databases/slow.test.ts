@@ -3,6 +3,7 @@ import { vocabularyToTurtle } from '@even-lantern/core';
 import type { DatabaseList, Rehearsal, Review, TermCount } from '@even-lantern/contract';
 import { DatabaseError, type DatabaseConnector } from './databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 const TIMES = { slowMs: 300, awayMs: 400, everyMs: 400, againMs: 100, movingMs: 2000 };
@@ -21,7 +22,7 @@ beforeEach(async () => {
   server = await testApplication({ first, second }, undefined, { watchTimes: TIMES });
   review = await server.reviewWithLane();
   await server.post(`/api/reviews/${review.id}/terms`, {
-    elementId: review.elements.find(({ key }) => key === 'I')?.id,
+    laneId: laneOf(review, 'I').id,
     origin: 'lookup',
     content: {
       kind: 'heading',
@@ -64,7 +65,7 @@ const rehearse = async () =>
   (await server.get(`/api/reviews/${review.id}/rehearsal?database=first`).expect(200)).body as Rehearsal;
 const addWords = (text: string) =>
   server.post(`/api/reviews/${review.id}/terms`, {
-    elementId: review.elements.find(({ key }) => key === 'I')?.id,
+    laneId: laneOf(review, 'I').id,
     origin: 'typed',
     content: { kind: 'words', text, field: 'words', near: null },
   });

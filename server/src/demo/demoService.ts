@@ -32,7 +32,8 @@ export class DemoService {
       await this.reviews.changeElement(element.id, { text, note, searched }, element.version, person);
       for (const content of terms as TermContent[]) {
         const origin = content.kind === 'heading' ? 'lookup' : 'typed';
-        await this.terms.add(review.id, { elementId: element.id, content, origin }, person);
+        const laneId = review.lanes.find(({ elementId }) => elementId === element.id)?.id ?? '';
+        await this.terms.add(review.id, { laneId, content, origin }, person);
       }
     }
     await this.reviews.create({ title: emptyReviewTitle }, person);

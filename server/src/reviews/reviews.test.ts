@@ -10,6 +10,7 @@ import {
 } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 
 let server: TestApplication;
@@ -26,7 +27,11 @@ beforeEach(async () => {
 const words = (text: string) => ({ kind: 'words', text, field: 'words', near: null });
 const element = (key: string) => review.elements.find((each) => each.key === key);
 const addTerm = (content: object) =>
-  server.post(`/api/reviews/${review.id}/terms`, { elementId: element('P')?.id, origin: 'typed', content });
+  server.post(`/api/reviews/${review.id}/terms`, {
+    laneId: laneOf(review, 'P').id,
+    origin: 'typed',
+    content,
+  });
 
 test('a new review has its elements, and searches on population and intervention first', () => {
   expect(review.title).toBe('Woken on call');
@@ -59,15 +64,16 @@ test('of two people who edit one term, the later is told and nothing is overwrit
     current: { content: { text: 'pagers' }, version: 2 },
   });
   const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
-  expect(present.elements[0]?.terms[0]?.content).toEqual(words('pagers'));
+  expect(laneOf(present, 'P').terms[0]?.content).toEqual(words('pagers'));
 });
 
 test('a term that is taken out can be put back as it was', async () => {
   const term = (await addTerm(words('pager*'))).body as ReviewTerm;
   await server.patch(`/api/terms/${term.id}`, { removed: true }, 1).expect(200);
-  expect(((await server.get(`/api/reviews/${review.id}`)).body as Review).elements[0]?.terms).toEqual([]);
+  const terms = async () => laneOf((await server.get(`/api/reviews/${review.id}`)).body as Review, 'P').terms;
+  expect(await terms()).toEqual([]);
   await server.patch(`/api/terms/${term.id}`, { removed: false }, 2).expect(200);
-  expect(((await server.get(`/api/reviews/${review.id}`)).body as Review).elements[0]?.terms).toHaveLength(1);
+  expect(await terms()).toHaveLength(1);
 });
 
 test.each([
@@ -113,7 +119,7 @@ test('OpenAPI describes the bodies by the schemas that check them', async () => 
 });
 
 const history = async (key: string) =>
-  (await server.get(`/api/elements/${element(key)?.id}/history`).expect(200)).body as LaneEvent[];
+  (await server.get(`/api/lanes/${laneOf(review, key).id}/history`).expect(200)).body as LaneEvent[];
 
 test('a term can be held back with a reason, is kept, and is searched again', async () => {
   const term = (await addTerm(words('work*'))).body as ReviewTerm;
@@ -147,18 +153,18 @@ test('the history of a lane tells what was done, when and by whom', async () => 
 
 test('a term moves to another lane, and both lanes tell of it', async () => {
   const term = (await addTerm(words('lamp*'))).body as ReviewTerm;
-  await server.patch(`/api/terms/${term.id}`, { elementId: element('I')?.id }, 1).expect(200);
+  await server.patch(`/api/terms/${term.id}`, { laneId: laneOf(review, 'I').id }, 1).expect(200);
   const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
-  expect(present.elements.map(({ key, terms }) => key + String(terms.length))).toContain('I1');
+  expect(laneOf(present, 'I').terms).toHaveLength(1);
   expect((await history('P')).at(-1)?.what).toBe('moved away');
-  expect((await history('I')).map(({ what }) => what)).toEqual(['moved here']);
+  expect((await history('I')).map(({ what }) => what)).toEqual(['added', 'moved here']);
 });
 
 test('a term cannot move into a lane of another review', async () => {
   const other = (await server.post('/api/reviews', { title: 'Other' })).body as Review;
   const term = (await addTerm(words('lamp*'))).body as ReviewTerm;
-  await server.patch(`/api/terms/${term.id}`, { elementId: other.elements[0]?.id }, 1).expect(404);
-  await server.patch(`/api/terms/${term.id}`, { elementId: 'nowhere' }, 1).expect(404);
+  await server.patch(`/api/terms/${term.id}`, { laneId: other.lanes[0]?.id }, 1).expect(404);
+  await server.patch(`/api/terms/${term.id}`, { laneId: 'nowhere' }, 1).expect(404);
 });
 
 test('a heading may be searched with some of its narrower ones', async () => {
@@ -221,7 +227,7 @@ test('lanes that are exported can be read back into another review, and only onc
   const lanes = (await server.get(`/api/reviews/${review.id}/lanes.json`).expect(200)).body as object;
   const other = (await server.post('/api/reviews', { title: 'Again' })).body as Review;
   const read = async () =>
-    (await server.post(`/api/reviews/${other.id}/lanes`, lanes).expect(200)).body as LanesRead;
+    (await server.post(`/api/reviews/${other.id}/lanes.json`, lanes).expect(200)).body as LanesRead;
   expect(await read()).toEqual({ added: 2, present: 0 });
   expect(await read()).toEqual({ added: 0, present: 2 });
   const again = (await server.get(`/api/reviews/${other.id}/lanes.json`)).body as { lanes: object[] };
@@ -235,11 +241,11 @@ test('lanes are exported as tables, and a file that holds none is refused whole'
   expect(csv.text).toContain('pager');
   expect((await server.get(`/api/reviews/${review.id}/lanes.md`).expect(200)).text).toContain('# Concepts:');
   const refused = await server
-    .post(`/api/reviews/${review.id}/lanes`, { form: 'a shopping list' })
+    .post(`/api/reviews/${review.id}/lanes.json`, { form: 'a shopping list' })
     .expect(400);
   expect(JSON.stringify(refused.body)).toContain('This is not a file of lanes');
   const present = (await server.get(`/api/reviews/${review.id}`)).body as Review;
-  expect(present.elements.flatMap(({ terms }) => terms)).toHaveLength(1);
+  expect(present.lanes.flatMap(({ terms }) => terms)).toHaveLength(1);
 });
 
 test('the schema in the guide is the one that files of lanes are checked with', () => {

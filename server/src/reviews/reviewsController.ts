@@ -101,10 +101,4 @@ export class ReviewsController {
   ) {
     return this.terms.change(id, body, version, person);
   }
-
-  @Get('elements/:id/history')
-  @ApiOperation({ summary: 'What was done in a lane, by whom, and why' })
-  history(@Param('id') id: string) {
-    return this.terms.history(id);
-  }
 }

@@ -3,17 +3,18 @@ import { Injectable } from '@nestjs/common';
 import {
   ELEMENT_KEYS,
   frameworkOf,
-  lanesOfElements,
+  lanesOfQuestion,
   questionSentence,
   type ElementKey,
   type Framework,
   type FrameworkId,
-  type Lane,
+  type LaneOfQuestion,
   type TermContent,
   type TermOrigin,
 } from '@even-lantern/core';
 import type {
   ElementChange,
+  KeptReviewLane,
   NewReview,
   Person,
   Review,
@@ -27,7 +28,7 @@ import { In, IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, RecordCountRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
+import { ElementRow, LaneRow, RecordCountRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 
 const FIRST_FRAMEWORK = 'pico';
@@ -68,10 +69,7 @@ export class ReviewsService {
       };
       await manager.insert(ReviewRow, review);
       const { elements, searchedAtFirst } = frameworkOf(FIRST_FRAMEWORK);
-      await manager.insert(
-        ElementRow,
-        elements.map((key) => newElement(id, key, searchedAtFirst.includes(key))),
-      );
+      for (const key of elements) await addElement(manager, id, key, searchedAtFirst.includes(key));
       return this.get(id, manager);
     });
   }
@@ -87,8 +85,9 @@ export class ReviewsService {
   async get(id: string, manager = this.store.read): Promise<Review> {
     const review = await this.expect(id, manager);
     const elements = await elementRows(manager, id);
+    const lanes = await lanesInOrder(manager, id);
     const terms = await manager.find(TermRow, {
-      where: { elementId: In(elements.map((element) => element.id)), removedAt: IsNull() },
+      where: { laneId: In(lanes.map((lane) => lane.id)), removedAt: IsNull() },
       order: { position: 'ASC' },
     });
     return {
@@ -96,10 +95,13 @@ export class ReviewsService {
       title: review.title,
       version: review.version,
       framework: review.framework as FrameworkId,
-      elements: elements.map((element) => ({
-        ...elementOf(element),
-        terms: terms.filter((term) => term.elementId === element.id).map(termOf),
-      })),
+      elements: elements.map(elementOf),
+      lanes: lanes.map((lane) =>
+        laneOf(
+          lane,
+          terms.filter((term) => term.laneId === lane.id),
+        ),
+      ),
     };
   }
 
@@ -120,20 +122,19 @@ export class ReviewsService {
   private async frame(manager: EntityManager, id: string, framework: Framework): Promise<void> {
     const rows = await manager.findBy(ElementRow, { reviewId: id });
     const missing = framework.elements.filter((key) => !rows.some((row) => row.key === key));
-    const searchedTerms = await manager.countBy(TermRow, {
-      elementId: In(rows.filter(({ searched }) => searched).map((row) => row.id)),
-      removedAt: IsNull(),
-    });
+    const lanes = await lanesInOrder(manager, id);
+    const termsOf = (elements: readonly ElementRow[]) => {
+      const ids = elements.map((element) => element.id);
+      const own = lanes.filter(({ elementId }) => elementId !== null && ids.includes(elementId));
+      return manager.countBy(TermRow, { laneId: In(own.map((lane) => lane.id)), removedAt: IsNull() });
+    };
+    const searchedTerms = await termsOf(rows.filter(({ searched }) => searched));
     // An empty lane would leave a strategy that has been worked on without its count.
     const atFirst = searchedTerms > 0 ? [] : framework.searchedAtFirst;
-    await manager.insert(
-      ElementRow,
-      missing.map((key) => newElement(id, key, atFirst.includes(key))),
-    );
+    for (const key of missing) await addElement(manager, id, key, atFirst.includes(key));
     for (const row of rows) {
       const own = (framework.elements as readonly string[]).includes(row.key);
-      const used =
-        row.text !== '' || (await manager.countBy(TermRow, { elementId: row.id, removedAt: IsNull() })) > 0;
+      const used = row.text !== '' || (await termsOf([row])) > 0;
       if (own || used || !row.searched) continue;
       await manager.update(ElementRow, { id: row.id }, { searched: false, version: row.version + 1 });
     }
@@ -144,7 +145,7 @@ export class ReviewsService {
     change: ElementChange,
     version: number,
     person: Person,
-  ): Promise<Omit<ReviewElement, 'terms'>> {
+  ): Promise<ReviewElement> {
     return this.store.write(async (manager) => {
       const element = await changeVersion(manager, ElementRow, { id, version }, change, 'element', elementOf);
       if (change.text !== undefined) await keepWording(manager, id, change.text, person);
@@ -165,8 +166,8 @@ export class ReviewsService {
       .map(({ text, at, personId }) => ({ text, at, person: nameOf(personId) }));
   }
 
-  /** The lanes of a review: its searched elements with their terms. */
-  async lanes(reviewId: string): Promise<Lane[]> {
+  /** The lanes of a review that are searched. */
+  async lanes(reviewId: string): Promise<ReviewLane[]> {
     return lanesOf(await this.get(reviewId));
   }
 }
@@ -175,13 +176,41 @@ function elementRows(manager: EntityManager, reviewId: string): Promise<ElementR
   return manager.find(ElementRow, { where: { reviewId }, order: { position: 'ASC' } });
 }
 
-export function lanesOf(review: Review): Lane[] {
-  return lanesOfElements(review.elements);
+/** A lane that is searched. */
+export type ReviewLane = LaneOfQuestion<ReviewElement, KeptReviewLane>;
+
+export function lanesOf(review: Review): ReviewLane[] {
+  return lanesOfQuestion(review.elements, review.lanes);
 }
 
-export function newElement(reviewId: string, key: ElementKey, searched: boolean) {
+/** Adds an element, with its first lane. */
+export async function addElement(
+  manager: EntityManager,
+  reviewId: string,
+  key: ElementKey,
+  searched: boolean,
+  text = '',
+): Promise<ElementRow> {
   const position = ELEMENT_KEYS.indexOf(key);
-  return { id: randomUUID(), reviewId, key, position, text: '', note: '', searched, version: 1 };
+  const element = { id: randomUUID(), reviewId, key, position, text, note: '', searched, version: 1 };
+  await manager.insert(ElementRow, element);
+  await addLane(manager, { reviewId, elementId: element.id, name: '', leftOut: false });
+  return element;
+}
+
+/** Adds a lane behind all others. */
+export async function addLane(
+  manager: EntityManager,
+  parts: Pick<LaneRow, 'reviewId' | 'elementId' | 'name' | 'leftOut'>,
+): Promise<LaneRow> {
+  const last = (await manager.maximum(LaneRow, 'position', { reviewId: parts.reviewId })) ?? 0;
+  const lane = { ...parts, id: randomUUID(), position: last + 1, removedAt: null, version: 1 };
+  await manager.insert(LaneRow, lane);
+  return lane;
+}
+
+export function lanesInOrder(manager: EntityManager, reviewId: string): Promise<LaneRow[]> {
+  return manager.find(LaneRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
 }
 
 /** Writing that goes on within this time of the last is one wording. */
@@ -210,13 +239,18 @@ async function keepWording(
 
 function elementOf(row: ElementRow): ReviewElement {
   const { id, key, text, note, searched, version } = row;
-  return { id, key: key as ElementKey, text, note, searched, version, terms: [] };
+  return { id, key: key as ElementKey, text, note, searched, version };
+}
+
+export function laneOf(row: LaneRow, terms: readonly TermRow[]): KeptReviewLane {
+  const { id, elementId, name, leftOut, version } = row;
+  return { id, elementId, name, leftOut, version, terms: terms.map(termOf) };
 }
 
 export function termOf(row: TermRow): ReviewTerm {
   return {
     id: row.id,
-    elementId: row.elementId,
+    laneId: row.laneId,
     content: JSON.parse(row.content) as TermContent,
     origin: row.origin as TermOrigin,
     heldBack: row.heldBack,

@@ -1,16 +1,23 @@
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { ElementKey, LanesDocument, TermContent } from '@even-lantern/core';
+import {
+  describeTerm,
+  EARLIER_LANES_FORM,
+  nameOfLane,
+  sameTerm,
+  type ElementKey,
+  type LaneDocument,
+  type LanesDocument,
+  type TermContent,
+} from '@even-lantern/core';
 import type { LaneEvent, LanesRead, NewTerm, Person, ReviewTerm, TermChange } from '@even-lantern/contract';
-import { IsNull, type EntityManager } from 'typeorm';
-import { notFound } from '../application/problem.js';
+import { In, IsNull, type EntityManager } from 'typeorm';
+import { conflict, notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, LaneEventRow, ReviewRow, TermRow } from '../store/entities.js';
-import { newElement, termOf } from './reviewsService.js';
+import { ElementRow, LaneEventRow, LaneRow, ReviewRow, TermRow } from '../store/entities.js';
+import { addElement, addLane, lanesInOrder, termOf } from './reviewsService.js';
+import { newTerm, nextTermPosition, note, type Step } from './termSteps.js';
 import { Store } from '../store/store.js';
-
-type Step = Omit<LaneEvent, 'at' | 'person'> & { elementId: string };
 
 /** The terms of lanes, and the history of what was done to them. */
 @Injectable()
@@ -20,21 +27,16 @@ export class TermsService {
     private readonly people: PeopleService,
   ) {}
 
-  async add(reviewId: string, { elementId, content, origin }: NewTerm, person: Person): Promise<ReviewTerm> {
+  /** @throws ProblemException when the lane holds the term already, with where it stands */
+  async add(reviewId: string, { laneId, content, origin }: NewTerm, person: Person): Promise<ReviewTerm> {
     return this.store.write(async (manager) => {
-      const element = await manager.findOneBy(ElementRow, { id: elementId, reviewId });
-      if (element === null) throw notFound('This lane');
+      const lane = await manager.findOneBy(LaneRow, { id: laneId, reviewId, removedAt: IsNull() });
+      if (lane === null) throw notFound('This lane');
+      const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
+      const same = there.find((row) => sameTerm(JSON.parse(row.content) as TermContent, content));
+      if (same !== undefined) throw alreadyThere(termOf(same));
       const parts = { content: JSON.stringify(content), origin, heldBack: null };
-      const row = await newRow(manager, elementId, parts, person);
-      await note(manager, person, {
-        elementId,
-        termId: row.id,
-        what: 'added',
-        content,
-        before: null,
-        reason: null,
-      });
-      return termOf(row);
+      return termOf(await newTerm(manager, laneId, parts, person));
     });
   }
 
@@ -42,14 +44,14 @@ export class TermsService {
     return this.store.write(async (manager) => {
       const before = await manager.findOneBy(TermRow, { id });
       if (before === null) throw notFound('This term');
-      const { content, removed, heldBack, elementId } = change;
-      const moves = elementId !== undefined && elementId !== before.elementId;
-      if (moves) await this.expectSameReview(manager, before.elementId, elementId);
+      const { content, removed, heldBack, laneId } = change;
+      const moves = laneId !== undefined && laneId !== before.laneId;
+      if (moves) await this.expectSameReview(manager, before.laneId, laneId);
       const columns = {
         ...(content === undefined ? {} : { content: JSON.stringify(content) }),
         ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
         ...(heldBack === undefined ? {} : { heldBack }),
-        ...(moves ? { elementId, position: await nextPosition(manager, elementId) } : {}),
+        ...(moves ? { laneId, position: await nextTermPosition(manager, laneId) } : {}),
       };
       const term = await changeVersion(manager, TermRow, { id, version }, columns, 'term', termOf);
       for (const step of stepsBetween(before, change, term, moves)) await note(manager, person, step);
@@ -57,26 +59,21 @@ export class TermsService {
     });
   }
 
-  /** Adds the terms of exported lanes to the elements of the same name, all of them or none. */
-  async addLanes(reviewId: string, { lanes }: LanesDocument, person: Person): Promise<LanesRead> {
+  /** Adds the terms of exported lanes to the lanes of the same name, which are begun where they are missing; all or none. */
+  async addLanes(reviewId: string, document: LanesDocument, person: Person): Promise<LanesRead> {
     return this.store.write(async (manager) => {
       let [added, present] = [0, 0];
-      for (const { element: key, name, terms } of lanes) {
-        const element = await ensureElement(manager, reviewId, key, name);
-        const there = await manager.findBy(TermRow, { elementId: element.id, removedAt: IsNull() });
-        const known = new Set(there.map(({ content }) => content));
-        for (const { content, origin, heldBack } of terms) {
-          const text = JSON.stringify(content);
-          if (known.has(text)) {
+      for (const lane of document.lanes) {
+        const laneId = await laneForDocument(manager, reviewId, document, lane);
+        const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
+        const known = there.map(({ content }) => JSON.parse(content) as TermContent);
+        for (const { content, origin, heldBack } of lane.terms) {
+          if (known.some((each) => sameTerm(each, content))) {
             present += 1;
             continue;
           }
-          known.add(text);
-          const row = await newRow(manager, element.id, { content: text, origin, heldBack }, person);
-          const step = { elementId: element.id, termId: row.id, content, before: null };
-          await note(manager, person, { ...step, what: 'added', reason: null });
-          if (heldBack !== null)
-            await note(manager, person, { ...step, what: 'held back', reason: heldBack });
+          known.push(content);
+          await newTerm(manager, laneId, { content: JSON.stringify(content), origin, heldBack }, person);
           added += 1;
         }
       }
@@ -84,11 +81,15 @@ export class TermsService {
     });
   }
 
-  /** What was done in a lane, the earliest first. */
-  async history(elementId: string): Promise<LaneEvent[]> {
-    const events = await this.store.read
-      .getRepository(LaneEventRow)
-      .find({ where: { elementId }, order: { position: 'ASC' } });
+  /** What was done in a lane, and to its terms while they were elsewhere, the earliest first. */
+  async history(laneId: string): Promise<LaneEvent[]> {
+    const terms = await this.store.read.find(TermRow, { where: { laneId }, select: { id: true } });
+    const found = await this.store.read.find(LaneEventRow, {
+      where: [{ laneId }, { termId: In(terms.map(({ id }) => id)) }],
+      order: { at: 'ASC', position: 'ASC' },
+    });
+    // A term that moved here went away from elsewhere, which need not be told twice.
+    const events = found.filter((event) => event.laneId === laneId || !event.what.startsWith('moved'));
     const nameOf = await this.people.namesOf(events.map(({ personId }) => personId));
     return events.map(({ at, personId, termId, what, content, before, reason }) => ({
       at,
@@ -102,7 +103,9 @@ export class TermsService {
   }
 
   private async expectSameReview(manager: EntityManager, from: string, to: string): Promise<void> {
-    const [here, there] = await Promise.all([from, to].map((id) => manager.findOneBy(ElementRow, { id })));
+    const [here, there] = await Promise.all(
+      [from, to].map((id) => manager.findOneBy(LaneRow, { id, removedAt: IsNull() })),
+    );
     if (there == null || here?.reviewId !== there.reviewId) throw notFound('This lane');
   }
 }
@@ -112,7 +115,7 @@ function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, mov
   const { content } = term;
   const earlier = JSON.parse(before.content) as TermContent;
   const step = (what: Step['what'], parts: Partial<Step> = {}): Step => ({
-    elementId: term.elementId,
+    laneId: term.laneId,
     termId: term.id,
     what,
     content,
@@ -122,7 +125,7 @@ function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, mov
   });
   const steps: Step[] = [];
   if (moves) {
-    steps.push(step('moved away', { elementId: before.elementId, content: earlier }), step('moved here'));
+    steps.push(step('moved away', { laneId: before.laneId, content: earlier }), step('moved here'));
   }
   if (change.content !== undefined && JSON.stringify(content) !== before.content) {
     steps.push(step('changed', { before: earlier }));
@@ -138,66 +141,63 @@ function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, mov
   return steps;
 }
 
-/** The element of a review with a key; made, searched on and named when the review has none yet. */
-async function ensureElement(
+function alreadyThere(term: ReviewTerm) {
+  const { text } = describeTerm(term.content);
+  return conflict(
+    `This lane holds ${text} already.`,
+    term.heldBack === null
+      ? 'Nothing was added.'
+      : `It is held back: ${term.heldBack}. Search on it again instead.`,
+    { current: term },
+  );
+}
+
+/** The lane that one of a document belongs to; begun, and its element made and searched on, where it is missing. */
+async function laneForDocument(
   manager: EntityManager,
   reviewId: string,
-  key: string,
-  name: string,
-): Promise<{ id: string }> {
+  { form, lanes: all }: LanesDocument,
+  { element: key, name, leftOut = false }: LaneDocument,
+): Promise<string> {
   const review = await manager.findOneBy(ReviewRow, { id: reviewId });
   if (review === null) throw notFound('This review');
-  const known = await manager.findOneBy(ElementRow, { reviewId, key });
-  if (known === null) {
-    const element = { ...newElement(reviewId, key as ElementKey, true), text: name };
-    await manager.insert(ElementRow, element);
-    return element;
+  const element = key === null ? null : await elementForDocument(manager, reviewId, key as ElementKey);
+  const own = (await lanesInOrder(manager, reviewId)).filter(
+    ({ elementId }) => elementId === (element?.id ?? null),
+  );
+  const [first] = own;
+  const alone = all.filter((lane) => lane.element === key).length === 1;
+  if (element !== null && element.text === '' && alone) {
+    element.text = name;
+    await manager.update(ElementRow, { id: element.id }, { text: name, version: element.version + 1 });
   }
-  if (!known.searched || known.text === '') {
-    const change = {
-      searched: true,
-      text: known.text === '' ? name : known.text,
-      version: known.version + 1,
-    };
-    await manager.update(ElementRow, { id: known.id }, change);
+  if (form === EARLIER_LANES_FORM && first !== undefined) return first.id;
+  const shape = element === null ? null : { ...element, key: element.key as ElementKey };
+  const known = own.find((lane) => nameOfLane(lane, shape) === name);
+  if (known !== undefined) return known.id;
+  const [only] = own.length === 1 && element !== null ? own : [];
+  if (
+    only !== undefined &&
+    (await manager.countBy(TermRow, { laneId: only.id, removedAt: IsNull() })) === 0
+  ) {
+    await manager.update(LaneRow, { id: only.id }, { name, leftOut, version: only.version + 1 });
+    return only.id;
+  }
+  return (await addLane(manager, { reviewId, elementId: element?.id ?? null, name, leftOut })).id;
+}
+
+/** The element of a review with a key, searched on. */
+async function elementForDocument(
+  manager: EntityManager,
+  reviewId: string,
+  key: ElementKey,
+): Promise<ElementRow> {
+  const known = await manager.findOneBy(ElementRow, { reviewId, key });
+  if (known === null) return addElement(manager, reviewId, key, true);
+  if (!known.searched) {
+    known.searched = true;
+    known.version += 1;
+    await manager.update(ElementRow, { id: known.id }, { searched: true, version: known.version });
   }
   return known;
-}
-
-async function newRow(
-  manager: EntityManager,
-  elementId: string,
-  parts: Pick<TermRow, 'content' | 'origin' | 'heldBack'>,
-  person: Person,
-): Promise<TermRow> {
-  const row = {
-    ...parts,
-    id: randomUUID(),
-    elementId,
-    position: await nextPosition(manager, elementId),
-    createdAt: new Date().toISOString(),
-    createdBy: person.id,
-    removedAt: null,
-    version: 1,
-  };
-  await manager.insert(TermRow, row);
-  return row;
-}
-
-async function note(manager: EntityManager, person: Person, step: Step): Promise<void> {
-  const { elementId, content, before, ...rest } = step;
-  await manager.insert(LaneEventRow, {
-    ...rest,
-    id: randomUUID(),
-    elementId,
-    position: ((await manager.maximum(LaneEventRow, 'position', { elementId })) ?? 0) + 1,
-    at: new Date().toISOString(),
-    personId: person.id,
-    content: JSON.stringify(content),
-    before: before === null ? null : JSON.stringify(before),
-  });
-}
-
-async function nextPosition(manager: EntityManager, elementId: string): Promise<number> {
-  return ((await manager.maximum(TermRow, 'position', { elementId })) ?? 0) + 1;
 }

@@ -5,6 +5,7 @@ import { DatabaseError } from '../databases/databaseConnector.js';
 import { RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { RunsService } from './runsService.js';
 
@@ -211,9 +212,8 @@ test('a page that follows stays right when records leave the list meanwhile', as
 });
 
 test('a strategy with an unfinished term is not run', async () => {
-  const lane = review.elements.find(({ key }) => key === 'I');
   await server.post(`/api/reviews/${review.id}/terms`, {
-    elementId: lane?.id,
+    laneId: laneOf(review, 'I').id,
     origin: 'typed',
     content: { kind: 'words', text: 'a*', field: 'words', near: null },
   });

@@ -30,10 +30,26 @@ export class ElementRow {
   @VersionColumn() version: number;
 }
 
+@Entity({ name: 'lane' })
+export class LaneRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** null for a further concept */
+  @Column('varchar', { nullable: true }) elementId: string | null;
+  /** order within the review */
+  @Column('integer') position: number;
+  @Column('text') name: string;
+  @Column('boolean') leftOut: boolean;
+  /** ended, but kept with its terms */
+  @Column('varchar', { nullable: true }) removedAt: string | null;
+  /** raised by whoever changes the lane, not by its terms */
+  @Column('integer') version: number;
+}
+
 @Entity({ name: 'term' })
 export class TermRow {
   @PrimaryColumn('varchar') id: string;
-  @Column('varchar') elementId: string;
+  @Column('varchar') laneId: string;
   @Column('integer') position: number;
   /** the term's content as JSON */
   @Column('text') content: string;
@@ -64,7 +80,7 @@ export class WordingRow {
 @Entity({ name: 'lane_event' })
 export class LaneEventRow {
   @PrimaryColumn('varchar') id: string;
-  @Column('varchar') elementId: string;
+  @Column('varchar') laneId: string;
   /** order within the lane, from 1 */
   @Column('integer') position: number;
   @Column('varchar') termId: string;
@@ -292,6 +308,7 @@ export const ENTITIES = [
   PersonRow,
   ReviewRow,
   ElementRow,
+  LaneRow,
   WordingRow,
   TermRow,
   LaneEventRow,

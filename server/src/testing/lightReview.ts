@@ -1,6 +1,7 @@
 /** A review of one lane, in a database of five records on light whose dialect and vocabulary a test chooses. */
 import { emptyRecord, type BibRecord, type TermContent, type Vocabulary } from '@even-lantern/core';
 import type { Review } from '@even-lantern/contract';
+import { laneOf } from './laneOf.js';
 import { indexedConnector, type IndexedDatabase } from './indexedConnector.js';
 import { testApplication, type TestApplication } from './testApplication.js';
 
@@ -56,14 +57,12 @@ export async function lightReview(
     db: indexedConnector(whole, asked),
   });
   const review = (await server.post('/api/reviews', { title: 'Light' })).body as Review;
-  const element = review.elements.find(({ key }) => key === 'I');
+  const laneId = laneOf(review, 'I').id;
   for (const each of review.elements.filter(({ searched, key }) => searched && key !== 'I')) {
     await server.patch(`/api/elements/${each.id}`, { searched: false }, each.version);
   }
   for (const content of contents) {
-    await server
-      .post(`/api/reviews/${review.id}/terms`, { elementId: element?.id, origin: 'typed', content })
-      .expect(201);
+    await server.post(`/api/reviews/${review.id}/terms`, { laneId, origin: 'typed', content }).expect(201);
   }
   return { server, review, asked };
 }

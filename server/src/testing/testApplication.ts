@@ -55,7 +55,7 @@ export async function testApplication(
       const review = (await post('/api/reviews', { title: 'Light' })).body as Review;
       for (const element of review.elements.filter(({ searched, key }) => searched && key !== 'P')) {
         await post(`/api/reviews/${review.id}/terms`, {
-          elementId: element.id,
+          laneId: review.lanes.find(({ elementId }) => elementId === element.id)?.id,
           origin: 'typed',
           content: { kind: 'words', text: 'light', field: 'words', near: null },
         });

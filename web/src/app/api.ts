@@ -17,13 +17,17 @@ import {
   type GivenRecords,
   type HandAnswer,
   type IndexWords,
+  type LaneChange,
   type LaneEvent,
+  type LaneRestoring,
   type LanesRead,
   type LineConversion,
   type LineTextChange,
   type LineWritten,
   type Ledger,
+  type MergedLane,
   type NewDatabase,
+  type NewLane,
   type NewRun,
   type NewSettlement,
   type NewTerm,
@@ -59,6 +63,9 @@ import { outOfDateBy } from './databaseChanges.js';
 import { personId } from './person.js';
 
 const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
+
+const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
+  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
 
 export const api = createApi({
   baseQuery: fetchBaseQuery({
@@ -106,7 +113,7 @@ export const api = createApi({
       invalidatesTags: ['Reviews', 'Review', 'Counts'],
     }),
     changeElement: build.mutation<
-      Omit<ReviewElement, 'terms'>,
+      ReviewElement,
       { reviewId: string; id: string; version: number; change: ElementChange }
     >({
       query: ({ id, version, change }) => ({
@@ -122,7 +129,7 @@ export const api = createApi({
         dispatch(
           api.util.updateQueryData('review', reviewId, (review) => {
             const element = review.elements.find((each) => each.id === id);
-            if (element) Object.assign(element, { ...answer.data, terms: element.terms });
+            if (element) Object.assign(element, answer.data);
           }),
         );
       },
@@ -141,8 +148,45 @@ export const api = createApi({
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
+    createLane: build.mutation<{ laneId: string; review: Review }, { reviewId: string; lane: NewLane }>({
+      query: ({ reviewId, lane }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lane }),
+      invalidatesTags: lanesChanged,
+    }),
+    changeLane: build.mutation<Review, { id: string; version: number; change: LaneChange }>({
+      query: ({ id, version, change }) => ({
+        url: `lanes/${id}`,
+        method: 'PATCH',
+        body: change,
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: lanesChanged,
+    }),
+    mergeLane: build.mutation<
+      { merged: MergedLane; review: Review },
+      { id: string; version: number; into: string }
+    >({
+      query: ({ id, version, into }) => ({
+        url: `lanes/${id}/merge`,
+        method: 'POST',
+        body: { into },
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: lanesChanged,
+    }),
+    removeLane: build.mutation<Review, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `lanes/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      invalidatesTags: lanesChanged,
+    }),
+    restoreLane: build.mutation<Review, { id: string } & LaneRestoring>({
+      query: ({ id, ...body }) => ({ url: `lanes/${id}/restore`, method: 'POST', body }),
+      invalidatesTags: lanesChanged,
+    }),
     readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({
-      query: ({ reviewId, lanes }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lanes }),
+      query: ({ reviewId, lanes }) => ({
+        url: `reviews/${reviewId}/lanes.json`,
+        method: 'POST',
+        body: lanes,
+      }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts']),
     }),
     databases: build.query<DatabaseList, void>({
@@ -222,7 +266,7 @@ export const api = createApi({
       providesTags: ['Wordings'],
     }),
     history: build.query<LaneEvent[], string>({
-      query: (elementId) => `elements/${elementId}/history`,
+      query: (laneId) => `lanes/${laneId}/history`,
       providesTags: ['Review'],
     }),
     rehearsal: build.query<Rehearsal, { review: string; database: string }>({

@@ -18,7 +18,7 @@ export function useCandidates(contents: readonly TermContent[], { laneId, instea
       review: review.id,
       candidates: {
         database: database?.id ?? '',
-        elementId: laneId,
+        laneId,
         instead: instead ?? null,
         contents: contents.slice(0, 200),
       },

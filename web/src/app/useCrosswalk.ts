@@ -62,7 +62,7 @@ export function useReadings(): (target: string | null) => TermReading {
   const { review } = useReview();
   const { settlements } = useCrosswalk();
   const served = useVocabularies().filter(({ databases }) => databases.length > 0);
-  const inLanes = review.elements.flatMap(({ terms }) =>
+  const inLanes = review.lanes.flatMap(({ terms }) =>
     terms.flatMap(({ content }) => (content.kind === 'heading' ? [content.vocabulary] : [])),
   );
   const trees = useTrees([...new Set([...served.map(({ id }) => id), ...inLanes])]);

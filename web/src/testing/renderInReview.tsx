@@ -70,7 +70,7 @@ export const term = (
   parts: Partial<ReviewTerm> = {},
 ): ReviewTerm => ({
   id,
-  elementId: 'e-i',
+  laneId: 'l-i',
   origin: 'typed',
   heldBack: null,
   version: 1,
@@ -79,12 +79,19 @@ export const term = (
 });
 
 export function reviewWith(terms: ReviewTerm[]): Review {
-  const element = (id: string, key: 'P' | 'I', text: string, own: ReviewTerm[]) => ({
+  const element = (id: string, key: 'P' | 'I', text: string) => ({
     id,
     key,
     text,
     note: '',
     searched: true,
+    version: 1,
+  });
+  const lane = (id: string, elementId: string, own: ReviewTerm[]) => ({
+    id,
+    elementId,
+    name: '',
+    leftOut: false,
     version: 1,
     terms: own,
   });
@@ -93,7 +100,8 @@ export function reviewWith(terms: ReviewTerm[]): Review {
     title: 'Lamps',
     version: 1,
     framework: 'pico',
-    elements: [element('e-p', 'P', 'nurses', []), element('e-i', 'I', 'bright light', terms)],
+    elements: [element('e-p', 'P', 'nurses'), element('e-i', 'I', 'bright light')],
+    lanes: [lane('l-p', 'e-p', []), lane('l-i', 'e-i', terms)],
   };
 }
 

@@ -5,6 +5,7 @@ import { FirstTables1790000000000 } from './firstTables.js';
 import { GivenRecords1800000000004 } from './givenRecords.js';
 import { ImportedHeadings1800000000005 } from './importedHeadings.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
+import { Lanes1800000000006 } from './lanes.js';
 import { LatestLines1800000000000 } from './latestLines.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
@@ -27,4 +28,5 @@ export const MIGRATIONS = [
   UniquePositions1800000000003,
   GivenRecords1800000000004,
   ImportedHeadings1800000000005,
+  Lanes1800000000006,
 ];

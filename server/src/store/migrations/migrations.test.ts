@@ -3,7 +3,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DataSource } from 'typeorm';
 import { emptyRecord } from '@even-lantern/core';
-import { HandRecordRow, LineTextRow, RecordCountRow, RecordRow, RunRow, TermRow } from '../entities.js';
+import {
+  HandRecordRow,
+  LaneEventRow,
+  LaneRow,
+  LineTextRow,
+  RecordCountRow,
+  RecordRow,
+  RunRow,
+  TermRow,
+} from '../entities.js';
 import { openStore } from '../store.js';
 import { MIGRATIONS } from './index.js';
 
@@ -65,6 +74,10 @@ test('a store of the release before keeps all it has, and gains what is new', as
     await insert('term', {
       id, elementId: 'e', position: 1, content: '{}', origin: 'typed', createdAt: AT, createdBy: 'p', version: 1,
     }); // prettier-ignore
+    await insert('lane_event', {
+      id: `of ${id}`, elementId: 'e', position: 'abc'.indexOf(id) + 1, termId: id, at: AT, personId: 'p', what: 'added',
+      content: '{}',
+    }); // prettier-ignore
   }
   await before.destroy();
 
@@ -91,5 +104,34 @@ test('a store of the release before keeps all it has, and gains what is new', as
     const rows: { position: number }[] = await read.find(entity, { order: { position: 'ASC' } });
     expect(rows.map(({ position }) => position)).toEqual([1, 2, 3]);
   }
+  // Each element has a lane, which goes by its name.
+  expect(await read.find(LaneRow)).toEqual([
+    {
+      id: 'e',
+      reviewId: 'r',
+      elementId: 'e',
+      position: 1,
+      name: '',
+      leftOut: false,
+      removedAt: null,
+      version: 1,
+    },
+  ]);
+  expect(await read.countBy(TermRow, { laneId: 'e' })).toBe(3);
+  expect(await read.countBy(LaneEventRow, { laneId: 'e' })).toBe(3);
+  const [broken] = await read.query<object[]>('PRAGMA foreign_key_check');
+  expect(broken).toBeUndefined();
+  const twice = {
+    id: 'twice',
+    laneId: 'e',
+    position: 1,
+    content: '{}',
+    origin: 'typed',
+    createdAt: AT,
+    createdBy: 'p',
+  };
+  await expect(store.write((manager) => manager.insert(TermRow, twice))).rejects.toThrow(/UNIQUE/);
+  const nowhere = { ...twice, laneId: 'nowhere', position: 9 };
+  await expect(store.write((manager) => manager.insert(TermRow, nowhere))).rejects.toThrow(/FOREIGN KEY/);
   await store.close();
 });

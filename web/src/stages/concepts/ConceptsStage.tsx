@@ -10,6 +10,7 @@ import { NoDatabase } from '../../parts/NoDatabase.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneAcross } from './LaneAcross.js';
 import { LaneColumn } from './LaneColumn.js';
+import { NewLane } from './NewLane.js';
 import { LanesMenu } from './LanesMenu.js';
 import { LaneInspector } from './LaneInspector.js';
 import { TermDrag } from './TermDrag.js';
@@ -22,7 +23,7 @@ export function ConceptsStage() {
   const [params, setParams] = useSearchParams();
   const lanes = lanesOfReview(review);
   const selected = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === params.get('term'));
-  const laneOfSelected = lanes.find(({ id }) => id === selected?.elementId);
+  const laneOfSelected = lanes.find(({ id }) => id === selected?.laneId);
   const shownLane = lanes.find(({ id }) => id === params.get('lane'));
   const across = lanes.find(({ id }) => id === params.get('across'));
   const select = (id: string | null, kind: 'term' | 'lane' | 'across' = 'term', hold = false) => {
@@ -44,10 +45,13 @@ export function ConceptsStage() {
     return (
       <div className="flex flex-col items-start gap-3 p-6">
         <h1 className="text-[17px] font-bold">Concepts</h1>
-        <p>No element of the question is searched on yet. Each one that is gets a lane here.</p>
-        <Link className="btn btn-primary" to="../question" relative="path">
-          Choose elements to search on
-        </Link>
+        <p>No element of the question is searched on yet. Each one that is has its lanes here.</p>
+        <div className="flex gap-2">
+          <Link className="btn btn-primary" to="../question" relative="path">
+            Choose elements to search on
+          </Link>
+          <NewLane onMade={(id) => select(id, 'lane')} />
+        </div>
       </div>
     );
   }
@@ -61,6 +65,7 @@ export function ConceptsStage() {
               Terms in a lane are joined with OR, lanes with AND.
             </p>
           </div>
+          <NewLane onMade={(id) => select(id, 'lane')} />
           <LanesMenu />
           <p aria-live="polite" className="whitespace-nowrap">
             {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
@@ -101,8 +106,12 @@ export function ConceptsStage() {
                         className="flex w-14 shrink-0 flex-col items-center pt-36"
                         aria-label="Lanes so far, together"
                       >
-                        <span className="quiet text-xs">AND</span>
-                        <span className="rule w-full border-y py-1 text-center font-bold">
+                        <span
+                          className={`${lanes[i + 1]?.leftOut === true ? 'problem font-bold' : 'quiet'} text-xs`}
+                        >
+                          {lanes[i + 1]?.leftOut === true ? 'NOT' : 'AND'}
+                        </span>
+                        <span className="rule w-full border-y py-1 text-center font-bold [&_.moved>span]:block">
                           {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
                         </span>
                       </div>
@@ -130,6 +139,7 @@ export function ConceptsStage() {
           lane={shownLane}
           onClose={() => select(null)}
           onAcross={() => select(shownLane.id, 'across')}
+          onSelect={(id) => select(id, 'lane')}
         />
       )}
     </div>

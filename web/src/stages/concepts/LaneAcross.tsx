@@ -54,7 +54,7 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
           <ArrowLeft className="h-4 w-4" aria-hidden="true" /> All lanes
         </button>
         <h2 className="flex items-center gap-2 font-bold">
-          <ElementTile element={lane.element.key} /> {lane.name}
+          <ElementTile element={lane.element?.key ?? null} /> {lane.name}
         </h2>
         <p className="quiet">
           {headings.length === 0

@@ -36,15 +36,16 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
       className={`${isOver ? 'outline-2' : ''} rule rounded-box bg-base-100 flex min-h-0 min-w-[220px] flex-1 flex-col border md:max-w-[420px]`}
     >
       <h2 className="flex items-center gap-2 px-3 pt-3 leading-tight font-bold">
-        <ElementTile element={lane.element.key} />
+        <ElementTile element={lane.element?.key ?? null} />
         <span className="line-clamp-2 flex-1" title={lane.name}>
           {lane.name}
         </span>
+        {lane.leftOut && <span className="problem text-xs font-bold whitespace-nowrap">left out</span>}
         <button
           className="btn btn-ghost btn-xs btn-square"
           onClick={onSelectLane}
-          aria-label={`Paste a list, and history of the lane ${lane.name}`}
-          title="Paste a list; history"
+          aria-label={`More about the lane ${lane.name}`}
+          title="Name, split, join, paste a list; history"
         >
           <Ellipsis className="h-4 w-4" />
         </button>

@@ -35,7 +35,7 @@ test('Enter adds what is highlighted, with narrower, and empties the field', asy
   await user.keyboard('{Enter}');
   await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
   expect(asked.find(({ path, method }) => method === 'POST' && path.endsWith('terms'))?.body).toMatchObject({
-    elementId: 'e-i',
+    laneId: 'l-i',
     content: { kind: 'heading', label: 'Light therapy', narrower: true },
   });
 });

@@ -5,24 +5,29 @@ import { Columns3 } from 'lucide-react';
 import { api, problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { LaneActions } from './LaneActions.js';
 import { PasteList } from './PasteList.js';
 import { Inspector } from './TermInspector.js';
 
-/** Beside the lanes: a whole lane, to paste a list into, and with its history. */
+/** Beside the lanes: a whole lane, to name, split and join, to paste a list into, and with its history. */
 export function LaneInspector({
   lane,
   onClose,
   onAcross,
+  onSelect,
 }: {
   lane: ReviewLane;
   onClose: () => void;
   onAcross: () => void;
+  /** shows another lane, or none */
+  onSelect: (id: string | null) => void;
 }) {
   return (
     <Inspector label="Lane" over="Lane" title={lane.name} onClose={onClose}>
       <button className="btn btn-sm btn-quiet self-start" onClick={onAcross}>
         <Columns3 className="h-4 w-4" aria-hidden="true" /> Side by side in all vocabularies
       </button>
+      <LaneActions key={lane.kept.name} lane={lane} onSelect={onSelect} />
       <PasteList lane={lane} />
       <History lane={lane} />
     </Inspector>

@@ -35,7 +35,7 @@ export function TermDrag({ lanes, onHold, children }: TermDragProps) {
     const term = termOf(active.id);
     if (term === null || over === null) return;
     if (over.id === HOLD) onHold(term.id);
-    else if (over.id !== term.elementId) void move(term, String(over.id));
+    else if (over.id !== term.laneId) void move(term, String(over.id));
   };
   return (
     <DndContext

@@ -94,7 +94,7 @@ test('a term moves to another lane, and taking it out closes the inspector', asy
   const { user, asked, onClose } = inspect(mine, { 'PATCH terms/t': () => ({ ...mine, version: 2 }) });
   await user.click(screen.getByRole('combobox', { name: 'Move to another lane' }));
   await user.click(screen.getByRole('option', { name: 'nurses' }));
-  await waitFor(() => expect(changes(asked)[0]?.[0]).toEqual({ elementId: 'e-p' }));
+  await waitFor(() => expect(changes(asked)[0]?.[0]).toEqual({ laneId: 'l-p' }));
   await user.click(screen.getByRole('button', { name: 'Take out of the lane' }));
   await waitFor(() => expect(changes(asked)[1]?.[0]).toEqual({ removed: true }));
   expect(onClose).toHaveBeenCalled();

@@ -36,6 +36,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
     <li
       ref={setNodeRef}
       {...listeners}
+      data-term={term.id}
       className={`${isDragging ? 'opacity-40' : ''} rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}
     >
       <button

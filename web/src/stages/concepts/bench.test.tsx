@@ -21,7 +21,7 @@ test('some of the narrower headings are chosen, and what each choice would find 
     () => (
       <HeadingOptions
         termId="t"
-        laneId="e-i"
+        laneId="l-i"
         content={{ ...light, narrower: ['Dawn simulation', 'Light glasses'] }}
         onChange={onChange}
       />

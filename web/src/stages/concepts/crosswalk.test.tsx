@@ -140,7 +140,7 @@ describe('a lane in all vocabularies', () => {
     lines: [],
     terms: { t1: { hits, adds: 0, error: null }, t2: { hits: hits + 1, adds: 0, error: null } },
     lanes: {
-      'e-i': {
+      'l-i': {
         hits: hits + 2,
         error: null,
         headingsOnly: 0,
@@ -151,6 +151,7 @@ describe('a lane in all vocabularies', () => {
     },
     bridges: [],
     without: {},
+    withoutElements: {},
     whole: { hits: null, error: null },
     problems: [],
   });

@@ -1,9 +1,19 @@
-import { describeTerm, type TermContent, type TermOrigin } from '@even-lantern/core';
+import { counted, describeTerm, type TermContent, type TermOrigin } from '@even-lantern/core';
 import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
+
+const SHOWN_MS = 2500;
+
+/** Brings a term that is on screen into view, and marks it for a moment. */
+function showTerm(id: string): void {
+  const row = document.querySelector(`[data-term="${CSS.escape(id)}"]`);
+  row?.scrollIntoView({ block: 'nearest' });
+  row?.classList.add('shown-here');
+  setTimeout(() => row?.classList.remove('shown-here'), SHOWN_MS);
+}
 
 /** Adding, changing, moving, holding back and taking out terms, each with its way back. */
 export function useTermEdits() {
@@ -16,7 +26,7 @@ export function useTermEdits() {
   /** Makes a change on the version a term is at now, since others may have raised it. */
   const changeNow = async (id: string, change: TermChange): Promise<void> => {
     const fresh = await refresh(review.id).unwrap();
-    const version = fresh.elements.flatMap(({ terms }) => terms).find((term) => term.id === id)?.version;
+    const version = fresh.lanes.flatMap(({ terms }) => terms).find((term) => term.id === id)?.version;
     if (version !== undefined) await changeTerm({ id, version, change }).unwrap();
   };
 
@@ -41,20 +51,30 @@ export function useTermEdits() {
   return {
     /** @returns what is wrong with the first that was not added, or null */
     async add(
-      elementId: string,
+      laneId: string,
       contents: TermContent | readonly TermContent[],
       origin: TermOrigin,
     ): Promise<string | null> {
       const ids: string[] = [];
       const list = Array.isArray(contents) ? (contents as readonly TermContent[]) : [contents as TermContent];
       let failed: string | null = null;
+      const there: ReviewTerm[] = [];
       for (const content of list) {
-        const result = await addTerm({ reviewId: review.id, term: { elementId, content, origin } });
-        if (result.data !== undefined) ids.push(result.data.id);
-        else {
-          failed = problemOf(result.error).title;
-          break;
+        const result = await addTerm({ reviewId: review.id, term: { laneId, content, origin } });
+        if (result.data !== undefined) {
+          ids.push(result.data.id);
+          continue;
         }
+        const { status, title, current } = problemOf(result.error);
+        failed = title;
+        if (status !== 409 || current === undefined) break;
+        there.push(current as ReviewTerm); // the lane holds it already, which need not keep the others out
+      }
+      const [already] = there;
+      if (already !== undefined) showTerm(already.id);
+      if (there.length > 0 && list.length > 1) {
+        toast(`${counted(there.length, 'term')} were in the lane already.`);
+        failed = null;
       }
       const [first] = list;
       if (ids.length > 0 && first !== undefined) {
@@ -97,8 +117,8 @@ export function useTermEdits() {
         ),
       ),
 
-    move: async (term: ReviewTerm, elementId: string): Promise<boolean> =>
-      tell(await edit(term, { elementId }, { elementId: term.elementId }, 'moved')),
+    move: async (term: ReviewTerm, laneId: string): Promise<boolean> =>
+      tell(await edit(term, { laneId }, { laneId: term.laneId }, 'moved')),
 
     /** Fetches the review anew, after somebody else changed it. */
     refresh: async () => {

@@ -22,7 +22,7 @@ function show(list: Partial<DatabaseList> = {}, overview: () => unknown = () => 
       lines: [{}],
       whole: { hits: 30, error: null },
       problems: [],
-      lanes: { 'e-p': { hits: 400 }, 'e-i': { hits: null } },
+      lanes: { 'l-p': { hits: 400 }, 'l-i': { hits: null } },
     }),
     'GET reviews/r1/overlap': () => ({
       databases: { osier: { works: 28, elsewhere: 20, withEach: { skein: 20 }, reason: null } },

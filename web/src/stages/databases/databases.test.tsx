@@ -172,7 +172,7 @@ test('where no lane holds anything yet, there is nothing to search, and nothing 
     'GET reviews/r1/rehearsal': () => ({
       lines: [],
       whole: { hits: null, error: null },
-      problems: [{ laneId: 'e-p', termId: null, message: 'The lane “nurses” has nothing to search.' }],
+      problems: [{ laneId: 'l-p', termId: null, message: 'The lane “nurses” has nothing to search.' }],
     }),
     'GET reviews/r1/overlap': () => ({ databases: {} }),
   });

@@ -1,19 +1,22 @@
 import { formatCount } from '@even-lantern/core';
 import type { ReviewElement } from '@even-lantern/contract';
+import { termsOfElement } from '../../app/lanes.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
+import { useReview } from '../../app/useReview.js';
 
 /** An outcome or comparison that leaves less than this share is worth a second thought. */
 const NARROW_SHARE = 0.9;
 
 /** What searching on an element does to the count: with it, and without it. */
 export function ElementEffect({ element }: { element: ReviewElement }) {
+  const { review } = useReview();
   const { data } = useRehearsal();
   if (!element.searched || data === undefined) return null;
-  if (element.terms.length === 0) {
+  if (termsOfElement(review, element.id).length === 0) {
     return <p className="quiet text-xs">No terms in its lane yet, so nothing can be counted.</p>;
   }
   const withIt = data.whole.hits;
-  const without = data.without[element.id];
+  const without = data.withoutElements[element.id];
   if (withIt === null || without == null || without.hits === null) return null;
   const lost = without.hits - withIt;
   return (

@@ -3,6 +3,7 @@ import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
+import { lanesOfReview } from '../../app/lanes.js';
 import { useReview } from '../../app/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
@@ -85,30 +86,26 @@ function TakeInto({ value, content }: { value: string; content: TermContent | nu
   const { review } = useReview();
   const { add } = useTermEdits();
   const [changeElement] = api.useChangeElementMutation();
+  const lanes = lanesOfReview(review);
   const take = async (chosen: string) => {
     const [where, id] = chosen.split(' ');
-    const element = review.elements.find((each) => each.id === id);
-    if (element === undefined) return;
-    const { name } = elementShape(element.key);
-    if (where === 'lane' && content !== null) {
-      const failed = await add(element.id, content, 'proposed');
-      if (failed === null) toast(`Added ${value} to the lane of ${name.toLowerCase()}.`);
+    const lane = lanes.find((each) => each.id === id);
+    if (where === 'lane' && lane !== undefined && content !== null) {
+      const failed = await add(lane.id, content, 'proposed');
+      if (failed === null) toast(`Added ${value} to the lane ${lane.name}.`);
       else toast.error(failed);
       return;
     }
+    const element = review.elements.find((each) => each.id === id);
+    if (element === undefined) return;
+    const { name } = elementShape(element.key);
     const text = element.text.trim() === '' ? value : `${element.text.trim()}, ${value}`;
     const { version } = element;
     const result = await changeElement({ reviewId: review.id, id: element.id, version, change: { text } });
     if (result.data === undefined) toast.error(problemOf(result.error).title);
     else toast(`Wrote ${value} into ${name.toLowerCase()}.`);
   };
-  const lanes = review.elements
-    .filter(({ searched }) => searched)
-    .map(({ id, key }) => ({
-      id: `lane ${id}`,
-      name: `lane ${elementShape(key).name}`,
-      group: 'A lane',
-    }));
+  const toLanes = lanes.map(({ id, name }) => ({ id: `lane ${id}`, name, group: 'A lane' }));
   const texts = review.elements.map(({ id, key }) => ({
     id: `text ${id}`,
     name: elementShape(key).name,
@@ -120,7 +117,7 @@ function TakeInto({ value, content }: { value: string; content: TermContent | nu
       text="Take into"
       className="btn-xs"
       side="right"
-      choices={[...(content === null ? [] : lanes), ...texts]}
+      choices={[...(content === null ? [] : toLanes), ...texts]}
       onChoose={(chosen) => void take(chosen)}
     />
   );

@@ -5,11 +5,12 @@ import {
   questionSentence,
   type FrameworkId,
 } from '@even-lantern/core';
-import type { ReviewElement } from '@even-lantern/contract';
+import type { Review, ReviewElement } from '@even-lantern/contract';
 import { ArrowRight } from 'lucide-react';
 import { toast } from 'sonner';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
+import { termsOfElement } from '../../app/lanes.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
@@ -21,7 +22,9 @@ export function QuestionStage() {
   const { review } = useReview();
   const sentence = questionSentence(review.elements, review.framework);
   const searched = review.elements.filter((element) => element.searched);
-  const { own, others } = arrangeElements(review.framework, review.elements, isEmpty);
+  const { own, others } = arrangeElements(review.framework, review.elements, (element) =>
+    isEmpty(review, element),
+  );
   return (
     <div className="mx-auto flex max-w-5xl flex-col gap-3 px-6 py-3">
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -70,8 +73,8 @@ export function QuestionStage() {
   );
 }
 
-function isEmpty({ text, note, searched, terms }: ReviewElement): boolean {
-  return text === '' && note === '' && !searched && terms.length === 0;
+function isEmpty(review: Review, { id, text, note, searched }: ReviewElement): boolean {
+  return text === '' && note === '' && !searched && termsOfElement(review, id).length === 0;
 }
 
 function FrameworkChoice() {

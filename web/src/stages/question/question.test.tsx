@@ -17,7 +17,8 @@ const rehearsal = (whole: number, without: number): Rehearsal => ({
   terms: {},
   lanes: {},
   bridges: [],
-  without: { 'e-i': { hits: without, error: null }, 'e-p': null },
+  without: {},
+  withoutElements: { 'e-i': { hits: without, error: null }, 'e-p': null },
   whole: { hits: whole, error: null },
   problems: [],
 });
@@ -29,12 +30,13 @@ const outcome = (parts: Partial<ReviewElement> = {}): ReviewElement => ({
   note: '',
   searched: true,
   version: 1,
-  terms: [term('t', wordsContent('sleepi*'))],
   ...parts,
 });
 
-function effect(element: ReviewElement, whole: number, without: number) {
-  renderInReview(reviewWith([]), () => <ElementEffect element={element} />, {
+const TERMS = [term('t', wordsContent('sleepi*'))];
+
+function effect(element: ReviewElement, whole: number, without: number, terms = TERMS) {
+  renderInReview(reviewWith(terms), () => <ElementEffect element={element} />, {
     'GET reviews/r1/rehearsal': () => rehearsal(whole, without),
   });
 }
@@ -52,7 +54,7 @@ test('an element that costs little, or that a question cannot do without, is onl
 });
 
 test('an element without terms is not counted, and says why', async () => {
-  effect(outcome({ terms: [] }), 120, 400);
+  effect(outcome(), 120, 400, []);
   expect(await screen.findByText(/No terms in its lane yet/)).toBeTruthy();
 });
 
@@ -81,12 +83,12 @@ async function scan(answers: Parameters<typeof renderInReview>[2] = {}) {
 test('a heading that a scan shows is taken into a lane as that heading', async () => {
   const { user, asked } = await scan({ 'POST reviews/r1/terms': () => term('new', wordsContent('x')) });
   await user.click(await screen.findByRole('combobox', { name: 'Take Light therapy into' }));
-  await user.click(screen.getByRole('option', { name: /lane Population/ }));
+  await user.click(screen.getByRole('option', { name: /nurses/ }));
   await waitFor(() =>
     expect(
       asked.find(({ path, method }) => method === 'POST' && path === 'reviews/r1/terms')?.body,
     ).toMatchObject({
-      elementId: 'e-p',
+      laneId: 'l-p',
       content: { kind: 'heading', label: 'Light therapy' },
     }),
   );

@@ -1,5 +1,9 @@
 import { segmentText } from '@even-lantern/core';
-import type { Layer } from './useLaneHighlights.js';
+import type { Layer, MarkLayer } from './useLaneHighlights.js';
+
+function nameOfLayer(layer: MarkLayer): string {
+  return layer === 'whole' ? 'a line written by hand' : layer === 'further' ? 'a further concept' : layer;
+}
 
 /** Text with what each lane matched underlined in the lane's own tint. */
 export function Highlighted({ text, layers }: { text: string; layers: readonly Layer[] }) {
@@ -9,7 +13,7 @@ export function Highlighted({ text, layers }: { text: string; layers: readonly L
     ) : (
       <mark
         key={i}
-        title={`found by ${segment.layers.map((layer) => (layer === 'whole' ? 'a line written by hand' : layer)).join(' and ')}`}
+        title={`found by ${segment.layers.map((layer) => nameOfLayer(layer)).join(' and ')}`}
         style={{ '--mark-line': `var(--line-${segment.layers[0] ?? 'P'})` } as React.CSSProperties}
       >
         {segment.text}

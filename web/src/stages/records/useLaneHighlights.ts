@@ -19,8 +19,10 @@ import { useReview } from '../../app/useReview.js';
 import { useReadings } from '../../app/useCrosswalk.js';
 import { useEvaluationContext, useVocabularies } from '../../app/useVocabulary.js';
 
-/** What marks: a lane, by its element, or a whole that somebody wrote by hand. */
-export type MarkLayer = ElementKey | 'whole';
+/** What marks: a lane, by its element or as a further concept, or a whole that somebody wrote by hand. */
+export type MarkLayer = ElementKey | 'further' | 'whole';
+
+const layerOf = (element: { key: ElementKey } | null): MarkLayer => element?.key ?? 'further';
 
 export interface Layer {
   layer: MarkLayer;
@@ -58,7 +60,7 @@ export function useRecordHighlights(): (record: BibRecord, run: string | null) =
     };
   }, [review, readings]);
   const ofRuns = useMemo(() => {
-    const elements = new Map(lanesOfReview(review).map(({ id, element }) => [id, element.key]));
+    const elements = new Map(lanesOfReview(review).map(({ id, element }) => [id, layerOf(element)]));
     return new Map(
       Object.entries(marks ?? {}).map(([run, ofRun]) => [
         run,
@@ -82,7 +84,7 @@ export function useRecordHighlights(): (record: BibRecord, run: string | null) =
 
 function readMark(
   { laneId, vocabulary, limitFields, cql }: RunMark,
-  elements: ReadonlyMap<string, ElementKey>,
+  elements: ReadonlyMap<string, MarkLayer>,
 ): LaneQuery[] {
   const read = parseCql(cql, { vocabulary: vocabulary ?? '', limitFields });
   if (!read.ok) return [];
@@ -90,8 +92,9 @@ function readMark(
 }
 
 function laneQueries(review: Review, read: TermReading): LaneQuery[] {
-  return lanesOfReview(review).map(({ element, ...lane }) => ({
-    element: element.key,
+  const asked = lanesOfReview(review).filter(({ leftOut }) => !leftOut);
+  return asked.map(({ element, ...lane }) => ({
+    element: layerOf(element),
     query: {
       kind: 'or',
       operands: searchedTerms(lane)

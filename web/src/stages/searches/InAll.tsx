@@ -60,7 +60,7 @@ export function InAll({ review, databases, failed }: InAllProps) {
                     'All concepts'
                   ) : (
                     <span className="flex items-center gap-2">
-                      {lane !== undefined && <ElementTile element={lane.element.key} />}
+                      {lane !== undefined && <ElementTile element={lane.element?.key ?? null} />}
                       {lane?.name}
                     </span>
                   )}

@@ -178,7 +178,7 @@ export function SearchesStage() {
               <div key={each.number} role="row" onKeyDown={focusNeighbour}>
                 {first && (
                   <div role="gridcell" className="flex items-center gap-2 pt-3 pb-1 font-bold">
-                    {lane === undefined ? null : <ElementTile element={lane.element.key} />}
+                    {lane === undefined ? null : <ElementTile element={lane.element?.key ?? null} />}
                     {lane === undefined ? 'All concepts' : lane.name}
                   </div>
                 )}

@@ -20,7 +20,7 @@ const OPEN_AT_MOST = 2;
 export function ToSettle({ problems, review, database, onMend }: ToSettleProps) {
   const target = useVocabularies().find(({ id }) => id === database.vocabulary?.id);
   if (problems.length === 0) return null;
-  const terms = review.elements.flatMap((element) => element.terms);
+  const terms = review.lanes.flatMap((lane) => lane.terms);
   return (
     <section aria-label="To settle before a run">
       <details open={problems.length <= OPEN_AT_MOST || undefined}>

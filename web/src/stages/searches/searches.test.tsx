@@ -8,7 +8,7 @@ import { SearchesStage } from './SearchesStage.js';
 const line = (number: number, parts: Partial<RehearsedLine>): RehearsedLine => ({
   number,
   kind: 'term',
-  laneId: 'e-i',
+  laneId: 'l-i',
   termId: 't',
   description: `line ${number}`,
   changes: [],
@@ -32,6 +32,7 @@ const rehearsal = (parts: Partial<Rehearsal>): Rehearsal => ({
   lanes: {},
   bridges: [],
   without: {},
+  withoutElements: {},
   whole: { hits: 3, error: null },
   problems: [],
   ...parts,
@@ -40,7 +41,7 @@ const rehearsal = (parts: Partial<Rehearsal>): Rehearsal => ({
 const translated = (number: number, parts: Partial<TranslatedLine> = {}): TranslatedLine => ({
   number,
   kind: number === 1 ? 'term' : number === 2 ? 'lane' : 'whole',
-  laneId: 'e-i',
+  laneId: 'l-i',
   termId: number === 1 ? 't' : null,
   description: `line ${number}`,
   changes: [],
@@ -52,7 +53,7 @@ const translated = (number: number, parts: Partial<TranslatedLine> = {}): Transl
   meant: { hits: number, error: null },
   understood: `el.words = "${number}"`,
   expected: `el.words = "${number}"`,
-  key: number === 1 ? 'term:t' : number === 2 ? 'lane:e-i' : 'whole',
+  key: number === 1 ? 'term:t' : number === 2 ? 'lane:l-i' : 'whole',
   written: null,
   version: 0,
   lanes: { own: `words("${number}")`, cql: `el.words = "${number}"`, hits: number, error: null },
@@ -212,7 +213,7 @@ test('the counts of every line stand in all databases, and what is not settled i
               line(1, { kind: 'lane', termId: null, hits: 70 }),
               line(2, { kind: 'whole', laneId: null, termId: null, hits: 71 }),
             ],
-            problems: [{ laneId: 'e-i', termId: 't', message: 'Settle it.' }],
+            problems: [{ laneId: 'l-i', termId: 't', message: 'Settle it.' }],
           })
         : rehearsal({}),
   });
@@ -340,7 +341,7 @@ test('many things to settle wait to be opened, and a line that cannot be read is
 });
 
 test('what is to settle before a run is told with the way there', async () => {
-  show(() => rehearsal({ problems: [{ laneId: 'e-i', termId: 't', message: '“a*” is unfinished.' }] }));
+  show(() => rehearsal({ problems: [{ laneId: 'l-i', termId: 't', message: '“a*” is unfinished.' }] }));
   const section = await screen.findByRole('region', { name: 'To settle before a run' });
   expect(within(section).getByRole('link', { name: 'go there' }).getAttribute('href')).toContain('?term=t');
 });

@@ -1,0 +1,120 @@
+/** Lanes of their own: one that holds two concepts is split, left out, joined, and all of it is taken back. */
+import { Key, openBrowser, type Browser } from './browser.js';
+import { startStack, type Stack } from './stack.js';
+
+let stack: Stack;
+let browser: Browser;
+
+beforeAll(async () => {
+  stack = await startStack();
+  browser = await openBrowser();
+  await browser.goTo(stack.address);
+  await (await browser.named('Continue as Mara Quillfeather')).click();
+  await (await browser.named('Bright light at night')).click();
+  await browser.sees('In adult hospital staff');
+  await browser.press(Key.chord(Key.ALT, '2'));
+  await browser.sees('adds');
+});
+afterAll(async () => {
+  await browser.close();
+  await stack.stop();
+});
+
+const aside = 'aside[aria-label=Lane]';
+const whole = async () => {
+  const text = await browser.textWhen('[data-testid=whole]', (shown) => /^[\d\s]+$/.test(shown.trim()));
+  return Number(text.replace(/\D/g, ''));
+};
+const wholeWhen = (passes: (count: number) => boolean) =>
+  browser.driver.wait(async () => passes(await whole()), 10_000, 'the count did not become what it should');
+const laneNames = async (): Promise<string[]> =>
+  browser.driver.executeScript(
+    "return [...document.querySelectorAll('section[aria-label^=\"Lane: \"]')].map((each) => each.getAttribute('aria-label').slice(6))",
+  );
+const lanesWhen = (count: number) =>
+  browser.driver.wait(async () => (await laneNames()).length === count, 10_000, `not ${count} lanes`);
+const undo = async () => {
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+};
+/** Goes to the control by keyboard, as somebody would who cannot use a mouse. */
+const focus = (css: string) =>
+  browser.driver.executeScript('document.querySelector(arguments[0]).focus()', css);
+
+let before: number;
+
+test('by keyboard, a lane of two concepts is split, and a record must then hold one of each', async () => {
+  before = await whole();
+  await (await browser.find('[aria-label^="More about the lane adult"]')).sendKeys(Key.ENTER);
+  await browser.sees('Split: which terms are another concept?');
+  expect(await browser.seriousFindings()).toEqual([]);
+  const boxes = await browser.driver.findElements({ css: `${aside} form input[type=checkbox]` });
+  await boxes[1]?.sendKeys(Key.SPACE);
+  await (
+    await browser.find(`${aside} form input:not([type=checkbox])`)
+  ).sendKeys('hospital staff', Key.ENTER);
+  await lanesWhen(4);
+  expect((await laneNames())[1]).toBe('hospital staff');
+  await wholeWhen((count) => count < before);
+  await browser.textWhen(aside, (text) => /moved here Hospital staff[\s\S]*added Hospital staff/.test(text));
+});
+
+test('a lane is left out: it says so, and the whole and the strategy follow', async () => {
+  const asked = await whole();
+  await (await browser.find(`${aside} input.toggle`)).sendKeys(Key.SPACE);
+  await browser.textWhen('section[aria-label="Lane: hospital staff"]', (text) => text.includes('left out'));
+  await wholeWhen((count) => count !== asked);
+  await browser.textWhen('main', (text) => text.includes('NOT'));
+  expect(await browser.seriousFindings()).toEqual([]);
+  await browser.press(Key.ESCAPE);
+  await browser.press(Key.chord(Key.ALT, '3'));
+  await browser.textWhen('[role=grid]', (text) => /\(L\d+ and L\d+ and L\d+\) not L\d+/.test(text));
+  await browser.press(Key.chord(Key.ALT, '2'));
+  await lanesWhen(4);
+});
+
+test('undo takes back leaving out, then the split', async () => {
+  await undo();
+  await browser.sees('Undone: left out');
+  await undo();
+  await lanesWhen(3);
+  await wholeWhen((count) => count === before);
+});
+
+test('a further concept is begun, and joined to a lane, where a term it holds already stays once', async () => {
+  await (await browser.find('[aria-label^="New lane"], [role=combobox][aria-label="New lane"]')).click();
+  await (await browser.named('A further concept')).click();
+  await lanesWhen(4);
+  const field = await browser.find('section[aria-label="Lane: Further concept"] input');
+  await field.sendKeys('lanternfolk*');
+  await browser.textWhen('section[aria-label="Lane: Further concept"] [role=listbox]', (text) =>
+    text.includes('lanternfolk'),
+  );
+  await field.sendKeys(Key.ENTER);
+  await browser.textWhen('section[aria-label="Lane: Further concept"]', (text) =>
+    text.includes('lanternfolk*'),
+  );
+  await field.sendKeys('LANTERNFOLK*');
+  await browser.textWhen('section[aria-label="Lane: Further concept"] [role=listbox]', (text) =>
+    text.includes('LANTERNFOLK'),
+  );
+  await field.sendKeys(Key.ENTER);
+  await browser.sees('This lane holds lanternfolk* already.');
+  await browser.find('.shown-here');
+  await field.sendKeys(Key.ESCAPE);
+  await (await browser.find(`${aside} [aria-label="Join the lane to another"]`)).click();
+  await (await browser.named('timed exposure to bright light')).click();
+  await lanesWhen(3);
+  await browser.textWhen('section[aria-label^="Lane: timed"]', (text) => text.includes('lanternfolk*'));
+});
+
+test('a lane that ended is brought back with its terms', async () => {
+  await focus('[aria-label^="More about the lane sleepiness"]');
+  await browser.press(Key.ENTER);
+  await (await browser.named('End this lane')).sendKeys(Key.ENTER);
+  await lanesWhen(2);
+  await undo();
+  await browser.sees('Undone: ended');
+  await lanesWhen(3);
+  await browser.textWhen('section[aria-label^="Lane: sleepiness"]', (text) => text.includes('sleepi*'));
+});

@@ -1,0 +1,62 @@
+/** Rows of terms, and of what was done to them. */
+import { randomUUID } from 'node:crypto';
+import type { TermContent } from '@even-lantern/core';
+import type { LaneEvent, Person } from '@even-lantern/contract';
+import type { EntityManager } from 'typeorm';
+import { LaneEventRow, TermRow } from '../store/entities.js';
+
+export type Step = Omit<LaneEvent, 'at' | 'person'> & { laneId: string };
+
+/** Adds a term to a lane, with the steps of its history. */
+export async function newTerm(
+  manager: EntityManager,
+  laneId: string,
+  parts: Pick<TermRow, 'content' | 'origin' | 'heldBack'>,
+  person: Person,
+): Promise<TermRow> {
+  const row = {
+    ...parts,
+    id: randomUUID(),
+    laneId,
+    position: await nextTermPosition(manager, laneId),
+    createdAt: new Date().toISOString(),
+    createdBy: person.id,
+    removedAt: null,
+    version: 1,
+  };
+  await manager.insert(TermRow, row);
+  await noteStep(manager, person, laneId, row, 'added');
+  if (row.heldBack !== null) await noteStep(manager, person, laneId, row, 'held back', row.heldBack);
+  return row;
+}
+
+export async function nextTermPosition(manager: EntityManager, laneId: string): Promise<number> {
+  return ((await manager.maximum(TermRow, 'position', { laneId })) ?? 0) + 1;
+}
+
+/** Notes a step that leaves a term as it is. */
+export function noteStep(
+  manager: EntityManager,
+  person: Person,
+  laneId: string,
+  term: Pick<TermRow, 'id' | 'content'>,
+  what: Step['what'],
+  reason: string | null = null,
+): Promise<void> {
+  const content = JSON.parse(term.content) as TermContent;
+  return note(manager, person, { laneId, termId: term.id, what, content, before: null, reason });
+}
+
+export async function note(manager: EntityManager, person: Person, step: Step): Promise<void> {
+  const { laneId, content, before, ...rest } = step;
+  await manager.insert(LaneEventRow, {
+    ...rest,
+    id: randomUUID(),
+    laneId,
+    position: ((await manager.maximum(LaneEventRow, 'position', { laneId })) ?? 0) + 1,
+    at: new Date().toISOString(),
+    personId: person.id,
+    content: JSON.stringify(content),
+    before: before === null ? null : JSON.stringify(before),
+  });
+}
