@@ -283,6 +283,12 @@ export function describeTerm(content: TermContent): { text: string; marks: strin
   return { text: words.length > 1 ? `“${words.join(' ')}”` : words.join(' '), marks: [field] };
 }
 
+/** How a term is searched, as far as that is not the usual: a heading with its narrower, words in the usual fields. */
+export function unusualMarks(content: TermContent): string[] {
+  const usual = content.kind === 'heading' ? describeNarrower(true) : namedField('words');
+  return describeTerm(content).marks.filter((mark) => mark !== usual);
+}
+
 function describeNarrower(narrower: boolean | readonly string[]): string {
   if (narrower === true) return 'with narrower';
   if (narrower === false || narrower.length === 0) return 'this heading alone';

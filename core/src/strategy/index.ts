@@ -10,6 +10,7 @@ export {
   searchedTerms,
   standaloneQuery,
   termQuery,
+  unusualMarks,
 } from './compile.js';
 
 export {

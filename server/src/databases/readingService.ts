@@ -14,7 +14,6 @@ import {
   type DialectError,
   type EditedLine,
   type Edits,
-  type Lane,
   type Line,
   type LineText,
   type Query,

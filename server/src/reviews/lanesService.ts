@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { nameOfLane, type ElementKey } from '@even-lantern/core';
 import type {

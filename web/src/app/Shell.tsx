@@ -246,7 +246,7 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   return (
     <nav
       aria-label="Stages"
-      className={`rule bg-base-300 flex shrink-0 flex-col border-r py-2 max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0 ${narrow ? 'md:w-12' : 'md:w-[180px]'}`}
+      className={`rule bg-base-300 flex shrink-0 flex-col border-r py-2 max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0 ${narrow ? 'md:w-12' : 'md:w-[172px]'}`}
     >
       {stages.map(({ to, label, number, icon: Icon }) => (
         <NavLink

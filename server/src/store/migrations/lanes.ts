@@ -1,5 +1,5 @@
 import { Table, type MigrationInterface, type QueryRunner } from 'typeorm';
-import { boolean, id, integer, optional, primary, refersTo, text, varchar } from './columns.js';
+import { boolean, id, integer, optional, refersTo, text, varchar } from './columns.js';
 
 const OF_LANES = ['term', 'lane_event'];
 

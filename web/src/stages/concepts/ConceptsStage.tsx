@@ -1,3 +1,4 @@
+import { Rows3 } from 'lucide-react';
 import { Fragment } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useSearchParams } from 'react-router';
@@ -13,11 +14,13 @@ import { LaneColumn } from './LaneColumn.js';
 import { NewLane } from './NewLane.js';
 import { LanesMenu } from './LanesMenu.js';
 import { LaneInspector } from './LaneInspector.js';
+import { RoominessContext, useRoominessChoice } from './roominess.js';
 import { TermDrag } from './TermDrag.js';
 import { TermInspector } from './TermInspector.js';
 
 /** The lanes side by side, with the combined count on the bridge between them. */
 export function ConceptsStage() {
+  const roominess = useRoominessChoice();
   const { review, database } = useReview();
   const { data: counts, error, isFetching, refetch } = useRehearsal();
   const [params, setParams] = useSearchParams();
@@ -56,92 +59,108 @@ export function ConceptsStage() {
     );
   }
   return (
-    <div className="flex h-full min-h-0">
-      <div className="flex min-w-0 flex-1 flex-col gap-2 px-4 py-3">
-        <div className="flex items-baseline justify-between gap-3">
-          <div className="flex min-w-0 flex-1 items-baseline gap-3">
-            <h1 className="text-[17px] font-bold">Concepts</h1>
-            <p className="quiet truncate max-md:hidden">
-              Terms in a lane are joined with OR, lanes with AND.
+    <RoominessContext value={roominess}>
+      <div className="flex h-full min-h-0">
+        <div className="flex min-w-0 flex-1 flex-col gap-2 px-4 py-3">
+          <div className="flex items-baseline justify-between gap-3">
+            <div className="flex min-w-0 flex-1 items-baseline gap-3">
+              <h1 className="text-[17px] font-bold">Concepts</h1>
+              <p className="quiet truncate max-md:hidden">
+                In a lane OR, between lanes AND. Bars: <BarSign color="var(--bar-adds)" /> only this term,{' '}
+                <BarSign color="var(--bar-hits)" /> others too.
+              </p>
+            </div>
+            <NewLane onMade={(id) => select(id, 'lane')} />
+            <button
+              className="btn btn-xs btn-quiet"
+              aria-pressed={roominess.roomy}
+              onClick={roominess.toggle}
+            >
+              <Rows3 className="h-3.5 w-3.5" aria-hidden="true" /> Roomy rows
+            </button>
+            <LanesMenu />
+            <p aria-live="polite" className="whitespace-nowrap">
+              {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
+              Together{' '}
+              <b className="text-[19px]" data-testid="whole">
+                <Count hits={counts?.whole.hits ?? null} />
+              </b>{' '}
+              records
             </p>
           </div>
-          <NewLane onMade={(id) => select(id, 'lane')} />
-          <LanesMenu />
-          <p aria-live="polite" className="whitespace-nowrap">
-            {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
-            Together{' '}
-            <b className="text-[19px]" data-testid="whole">
-              <Count hits={counts?.whole.hits ?? null} />
-            </b>{' '}
-            records
-          </p>
-        </div>
-        <NoDatabase />
-        {error !== undefined && (
-          <ProblemNote problem={problemOf(error)}>
-            <p>The counts below are from {counts === undefined ? 'nowhere yet' : 'before'}.</p>
-            <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>
-              Try again
-            </button>
-          </ProblemNote>
-        )}
-        {across !== undefined && <LaneAcross lane={across} onClose={() => select(null)} />}
-        {across === undefined && (
-          <TermDrag lanes={lanes} onHold={(id) => select(id, 'term', true)}>
-            <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
-              {lanes.map((lane, i) => {
-                const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
-                return (
-                  <Fragment key={lane.id}>
-                    <LaneColumn
-                      lane={lane}
-                      counts={counts}
-                      stale={isFetching || error !== undefined}
-                      selectedTerm={selected?.id ?? null}
-                      onSelect={(id) => select(id)}
-                      onSelectLane={() => select(lane.id, 'lane')}
-                    />
-                    {i < lanes.length - 1 && (
-                      <div
-                        className="flex w-14 shrink-0 flex-col items-center pt-36"
-                        aria-label="Lanes so far, together"
-                      >
-                        <span
-                          className={`${lanes[i + 1]?.leftOut === true ? 'problem font-bold' : 'quiet'} text-xs`}
+          <NoDatabase />
+          {error !== undefined && (
+            <ProblemNote problem={problemOf(error)}>
+              <p>The counts below are from {counts === undefined ? 'nowhere yet' : 'before'}.</p>
+              <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>
+                Try again
+              </button>
+            </ProblemNote>
+          )}
+          {across !== undefined && <LaneAcross lane={across} onClose={() => select(null)} />}
+          {across === undefined && (
+            <TermDrag lanes={lanes} onHold={(id) => select(id, 'term', true)}>
+              <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
+                {lanes.map((lane, i) => {
+                  const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
+                  return (
+                    <Fragment key={lane.id}>
+                      <LaneColumn
+                        lane={lane}
+                        counts={counts}
+                        stale={isFetching || error !== undefined}
+                        selectedTerm={selected?.id ?? null}
+                        onSelect={(id) => select(id)}
+                        onSelectLane={() => select(lane.id, 'lane')}
+                      />
+                      {i < lanes.length - 1 && (
+                        <div
+                          className="flex w-11 shrink-0 flex-col items-center pt-32 text-[13px]"
+                          aria-label="Lanes so far, together"
                         >
-                          {lanes[i + 1]?.leftOut === true ? 'NOT' : 'AND'}
-                        </span>
-                        <span className="rule w-full border-y py-1 text-center font-bold [&_.moved>span]:block">
-                          {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
-                        </span>
-                      </div>
-                    )}
-                  </Fragment>
-                );
-              })}
-            </div>
-          </TermDrag>
+                          <span
+                            className={`${lanes[i + 1]?.leftOut === true ? 'problem font-bold' : 'quiet'} text-xs`}
+                          >
+                            {lanes[i + 1]?.leftOut === true ? 'NOT' : 'AND'}
+                          </span>
+                          <span className="rule w-full border-y py-1 text-center font-bold [&_.moved>span]:block">
+                            {bridge === undefined ? '–' : <Count hits={bridge.hits} error={bridge.error} />}
+                          </span>
+                        </div>
+                      )}
+                    </Fragment>
+                  );
+                })}
+              </div>
+            </TermDrag>
+          )}
+        </div>
+        {selected !== undefined && laneOfSelected !== undefined && database !== null && (
+          <TermInspector
+            key={selected.id}
+            term={selected}
+            lane={laneOfSelected}
+            askWhyHeld={params.get('hold') !== null}
+            count={counts?.terms[selected.id]}
+            onClose={() => select(null)}
+          />
+        )}
+        {shownLane !== undefined && (
+          <LaneInspector
+            key={shownLane.id}
+            lane={shownLane}
+            onClose={() => select(null)}
+            onAcross={() => select(shownLane.id, 'across')}
+            onSelect={(id) => select(id, 'lane')}
+          />
         )}
       </div>
-      {selected !== undefined && laneOfSelected !== undefined && database !== null && (
-        <TermInspector
-          key={selected.id}
-          term={selected}
-          lane={laneOfSelected}
-          askWhyHeld={params.get('hold') !== null}
-          count={counts?.terms[selected.id]}
-          onClose={() => select(null)}
-        />
-      )}
-      {shownLane !== undefined && (
-        <LaneInspector
-          key={shownLane.id}
-          lane={shownLane}
-          onClose={() => select(null)}
-          onAcross={() => select(shownLane.id, 'across')}
-          onSelect={(id) => select(id, 'lane')}
-        />
-      )}
-    </div>
+    </RoominessContext>
+  );
+}
+
+function BarSign({ color }: { color: string }) {
+  return (
+    <span className="inline-block h-2 w-3 rounded-sm" style={{ background: color }} aria-hidden="true" />
   );
 }

@@ -22,14 +22,14 @@ export function LaneBar({ counts }: { counts: LaneCounts }) {
           ))}
       </div>
       <dl
-        className="grid grid-cols-3 gap-x-2 pt-1"
+        className="flex justify-between gap-x-1 pt-1 max-md:text-xs @max-[190px]:text-[11px]"
         aria-label="Found by headings only, by both, and by words only"
       >
         {parts.map(({ name, title, hits, color }) => (
           <div key={name} title={title}>
             <dt className="quiet flex items-center gap-1 leading-tight">
               <span
-                className="h-2 w-2 shrink-0 rounded-sm"
+                className="hidden h-2 w-2 shrink-0 rounded-sm @min-[190px]:inline-block"
                 style={{ background: color }}
                 aria-hidden="true"
               />
@@ -41,7 +41,7 @@ export function LaneBar({ counts }: { counts: LaneCounts }) {
       </dl>
       {whatItCosts(counts) !== null && <p className="quiet pt-1 leading-snug">{whatItCosts(counts)}</p>}
       {awaitingHeadings !== null && awaitingHeadings > 0 && headingsOnly + both > 0 && (
-        <p className="quiet pt-1 leading-snug">
+        <p className="quiet hidden pt-1 leading-snug @min-[190px]:block">
           {formatCount(awaitingHeadings)} of those found by words only have no headings yet.
         </p>
       )}

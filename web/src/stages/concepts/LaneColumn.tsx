@@ -7,6 +7,7 @@ import { Count } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { LaneBar } from './LaneBar.js';
 import { LaneInput } from './LaneInput.js';
+import { useRoominess } from './roominess.js';
 import { TermRow } from './TermRow.js';
 
 interface LaneColumnProps {
@@ -23,6 +24,7 @@ interface LaneColumnProps {
 /** The workspace of one concept: its headings, then its words, and the total at the foot. */
 export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSelectLane }: LaneColumnProps) {
   const { setNodeRef, isOver } = useDroppable({ id: lane.id });
+  const { roomy } = useRoominess();
   const total = counts?.lanes[lane.id];
   const groups = [
     { name: 'Headings', terms: searchedTerms(lane).filter(({ content }) => content.kind === 'heading') },
@@ -33,9 +35,9 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
     <section
       ref={setNodeRef}
       aria-label={`Lane: ${lane.name}`}
-      className={`${isOver ? 'outline-2' : ''} rule rounded-box bg-base-100 flex min-h-0 min-w-[220px] flex-1 flex-col border md:max-w-[420px]`}
+      className={`${isOver ? 'outline-2' : ''} rule rounded-box bg-base-100 ${roomy ? 'min-w-[220px]' : 'min-w-[152px]'} @container flex min-h-0 flex-1 flex-col border max-md:min-w-[260px] md:max-w-[420px]`}
     >
-      <h2 className="flex items-center gap-2 px-3 pt-3 leading-tight font-bold">
+      <h2 className="flex items-center gap-1.5 px-3 pt-3 leading-tight font-bold">
         <ElementTile element={lane.element?.key ?? null} />
         <span className="line-clamp-2 flex-1" title={lane.name}>
           {lane.name}
@@ -63,7 +65,14 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
             <div key={name} className="pt-2">
               <div className="small-head flex justify-between">
                 <h3>{name}</h3>
-                <span>{name === 'Held back' ? 'not searched' : 'hits'}</span>
+                {name === 'Held back' ? (
+                  <span>not searched</span>
+                ) : (
+                  <span className="flex gap-2">
+                    {!roomy && <span className="hidden @min-[190px]:inline">adds</span>}
+                    <span className="min-w-9 text-right">hits</span>
+                  </span>
+                )}
               </div>
               <ul>
                 {terms.map((term) => (

@@ -134,7 +134,7 @@ export function Inspector({
   return (
     <aside
       aria-label={label}
-      className="rule bg-base-100 relative flex w-[336px] shrink-0 flex-col gap-3 overflow-y-auto border-l px-4 py-3 max-md:fixed max-md:inset-0 max-md:z-30 max-md:w-auto"
+      className="rule bg-base-100 relative flex w-[316px] shrink-0 flex-col gap-3 overflow-y-auto border-l px-4 py-3 max-md:fixed max-md:inset-0 max-md:z-30 max-md:w-auto"
     >
       <div className="flex items-start justify-between gap-2">
         <div className="min-w-0">

@@ -1,11 +1,12 @@
 import { useReview } from '../../app/useReview.js';
 import { useDraggable } from '@dnd-kit/core';
-import { describeTerm, formatCount, type Settled } from '@even-lantern/core';
+import { describeTerm, formatCount, unusualMarks, type Settled } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Signpost, TriangleAlert } from 'lucide-react';
 import { useSettledHere } from '../../app/useCrosswalk.js';
 import { useVocabularies } from '../../app/useVocabulary.js';
 import { Count, useMovedFrom } from '../../parts/Count.js';
+import { useRoominess } from './roominess.js';
 import { useTermEdits } from './useTermEdits.js';
 
 interface TermRowProps {
@@ -20,11 +21,17 @@ interface TermRowProps {
 /** One term: its text, how it is searched, what it finds, and what it adds to the lane. */
 export function TermRow({ term, count, laneHits, stale, selected, onSelect }: TermRowProps) {
   const { text, marks } = describeTerm(term.content);
+  const { roomy } = useRoominess();
   const { remove } = useTermEdits();
   const here = useSettledHere(term.content);
   const place = useVocabularies().find(
     ({ id }) => term.content.kind === 'heading' && id === term.content.vocabulary,
   );
+  /** what stands beside the term: why it is held back, or how it is searched where that is not the usual */
+  const said =
+    term.heldBack !== null
+      ? [term.heldBack]
+      : [...(roomy ? [] : unusualMarks(term.content)), ...(here === null ? [] : saidHere(here))];
   const { setNodeRef, listeners, isDragging } = useDraggable({ id: term.id });
   const moved = useMovedFrom(count?.hits ?? null) !== null;
   const { database } = useReview();
@@ -32,6 +39,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
   const awaited = database?.reached === 'hand' && count?.hits === null;
   const error = count?.error ?? null;
   const adds = count?.adds ?? null;
+  const awaitsCount = awaited && adds === null;
   return (
     <li
       ref={setNodeRef}
@@ -40,8 +48,9 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
       className={`${isDragging ? 'opacity-40' : ''} rule -mx-3 border-b border-l-[3px] ${moved ? 'border-l-accent bg-[var(--live)]' : selected ? 'bg-base-300 border-l-base-content' : 'border-l-transparent'}`}
     >
       <button
-        className="block w-full cursor-pointer py-1.5 pr-3 pl-[9px] text-left"
+        className={`block w-full cursor-pointer pr-3 pl-[9px] text-left ${roomy ? 'py-1.5' : 'py-[3px]'}`}
         aria-pressed={selected}
+        title={roomy ? undefined : marks.join(', ')}
         onClick={onSelect}
         onKeyDown={(event) => {
           if (event.key === 'Delete') void remove(term);
@@ -49,26 +58,37 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
       >
         <span className="flex items-baseline justify-between gap-2">
           <span
-            className={`min-w-0 break-words ${term.heldBack === null ? '' : 'quiet line-through'} ${term.content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}`}
+            className={`min-w-0 flex-1 break-words ${roomy ? '' : 'leading-snug'} ${term.heldBack === null ? '' : 'quiet'} ${term.content.kind === 'words' ? 'font-mono text-[12.5px] @max-[190px]:text-[11.5px]' : ''}`}
           >
-            {text}
+            <span className={term.heldBack === null ? '' : 'line-through'}>{text}</span>
+            {!roomy && <span className="quiet font-sans text-xs"> {said.join(', ')}</span>}
+            {!roomy && count?.hits === 0 && <b className="problem font-sans text-xs"> finds nothing</b>}
+            {!roomy && awaitsCount && <span className="quiet font-sans text-xs"> not entered</span>}
           </span>
-          <span className={stale ? 'opacity-60' : ''}>
+          {!roomy && adds !== null && count?.hits !== 0 && (
+            <span className="quiet count hidden text-xs whitespace-nowrap @min-[190px]:inline">
+              <span className="sr-only">adds </span>
+              {formatCount(adds)}
+            </span>
+          )}
+          <span className={`${stale ? 'opacity-60' : ''} ${roomy ? '' : 'min-w-9'} text-right`}>
             {term.heldBack === null && <Count hits={count?.hits ?? null} error={error} />}
           </span>
         </span>
-        <span className="quiet flex justify-between gap-2 text-xs">
-          <span>{term.heldBack ?? [...marks, ...(here === null ? [] : saidHere(here))].join(', ')}</span>
-          <span className="count whitespace-nowrap">
-            {count?.hits === 0 ? (
-              <b className="problem">finds nothing</b>
-            ) : adds === null ? (
-              awaited && 'not entered'
-            ) : (
-              `adds ${formatCount(adds)}`
-            )}
+        {roomy && (
+          <span className="quiet flex justify-between gap-2 text-xs">
+            <span>{[...(term.heldBack === null ? marks : []), ...said].join(', ')}</span>
+            <span className="count whitespace-nowrap">
+              {count?.hits === 0 ? (
+                <b className="problem">finds nothing</b>
+              ) : adds === null ? (
+                awaitsCount && 'not entered'
+              ) : (
+                `adds ${formatCount(adds)}`
+              )}
+            </span>
           </span>
-        </span>
+        )}
         {error !== null && here?.kind === 'open' && (
           <span className="mt-1 flex gap-1 text-xs">
             <Signpost className="h-3.5 w-3.5 shrink-0" aria-hidden="true" />{' '}
@@ -104,7 +124,10 @@ function saidHere(here: Settled): string[] {
 function AddsBar({ hits, adds, of }: { hits: number; adds: number; of: number }) {
   const share = (value: number) => `${of === 0 ? 0 : (100 * value) / of}%`;
   return (
-    <span className="mt-1 flex h-1 overflow-hidden rounded-full bg-[var(--bar-rest)]" aria-hidden="true">
+    <span
+      className="mt-0.5 flex h-[3px] overflow-hidden rounded-full bg-[var(--bar-rest)]"
+      aria-hidden="true"
+    >
       <span style={{ width: share(adds), background: 'var(--bar-adds)' }} />
       <span style={{ width: share(hits - adds), background: 'var(--bar-hits)' }} />
     </span>

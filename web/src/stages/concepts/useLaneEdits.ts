@@ -17,11 +17,10 @@ export function useLaneEdits() {
   const [restoreLane] = api.useRestoreLaneMutation();
   const [refresh] = api.useLazyReviewQuery();
 
-  const tell = async (error: unknown): Promise<null> => {
+  const tell = async (error: unknown): Promise<void> => {
     const { title, detail, errors = [], status }: Problem = problemOf(error);
     toast.error(errors[0]?.message ?? title, { description: errors.length > 0 ? title : detail });
     if (status === 412 || status === 409) await refresh(review.id);
-    return null;
   };
   /** The version that a lane is at now, since others may have raised it. */
   const versionNow = async (id: string): Promise<number> =>
@@ -33,7 +32,10 @@ export function useLaneEdits() {
     undo: (id: string) => Promise<void>,
   ): Promise<string | null> => {
     const result = await createLane({ reviewId: review.id, lane });
-    if (result.data === undefined) return tell(result.error);
+    if (result.data === undefined) {
+      await tell(result.error);
+      return null;
+    }
     const { laneId } = result.data;
     remember({ what, undo: () => undo(laneId) });
     return laneId;
@@ -65,7 +67,10 @@ export function useLaneEdits() {
 
     merge: async (lane: ReviewLane, into: ReviewLane): Promise<boolean> => {
       const result = await mergeLane({ id: lane.id, into: into.id, version: lane.kept.version });
-      if (result.data === undefined) return (await tell(result.error)) !== null;
+      if (result.data === undefined) {
+        await tell(result.error);
+        return false;
+      }
       const { moved, takenOut } = result.data.merged;
       const restore = async () => {
         await restoreLane({ id: lane.id, moved, takenOut }).unwrap();
@@ -82,7 +87,10 @@ export function useLaneEdits() {
     change: async (lane: ReviewLane, change: LaneChange, what: string): Promise<boolean> => {
       const { name, leftOut, elementId, version } = lane.kept;
       const result = await changeLane({ id: lane.id, version, change });
-      if (result.data === undefined) return (await tell(result.error)) !== null;
+      if (result.data === undefined) {
+        await tell(result.error);
+        return false;
+      }
       const after = review.lanes[review.lanes.findIndex(({ id }) => id === lane.id) + 1]?.id ?? null;
       const back: LaneChange = {
         ...(change.name === undefined ? {} : { name }),
@@ -99,7 +107,10 @@ export function useLaneEdits() {
 
     remove: async (lane: ReviewLane): Promise<boolean> => {
       const result = await removeLane({ id: lane.id, version: lane.kept.version });
-      if (result.data === undefined) return (await tell(result.error)) !== null;
+      if (result.data === undefined) {
+        await tell(result.error);
+        return false;
+      }
       const undo = async () => {
         await restoreLane({ id: lane.id, moved: [], takenOut: [] }).unwrap();
       };
