@@ -1,9 +1,11 @@
 import type { TextField } from '../query/index.js';
+import { nameForms } from './nameForms.js';
 import type { AbstractSection, BibRecord } from './model.js';
 
 /**
  * The texts of a field, one per section. A phrase never crosses from one section into the next: neither from one
- * keyword to another, nor from the label of an abstract's section into its text.
+ * keyword to another, nor from the label of an abstract's section into its text. An author's name has a section for each
+ * way in which it is written.
  */
 export function sectionsOf(record: BibRecord, field: TextField): string[] {
   const sections: string[] = [];
@@ -30,7 +32,8 @@ export function forEachSection(record: BibRecord, field: TextField, visit: (sect
       }
       return;
     case 'author':
-      for (const { given, family } of record.authors) visit(`${given} ${family}`);
+      for (const { given, family } of record.authors)
+        for (const form of nameForms(given, family)) visit(form);
       return;
     case 'journal':
       visit(record.journal);

@@ -7,7 +7,7 @@ import type { HeadingPostings, SearchIndex, ZoneName } from './searchIndex.js';
 import type { Zone } from './zone.js';
 
 /** Raised whenever what is stored changes its shape. */
-const FORMAT = 1;
+const FORMAT = 2;
 const ALIGNMENT = 8;
 
 const KINDS = { u8: Uint8Array, u16: Uint16Array, u32: Uint32Array, i16: Int16Array, i32: Int32Array };
