@@ -50,6 +50,6 @@ test('bytes that are no index, of another format or cut short are told apart fro
   expect(loadIndex(stored.subarray(0, stored.length - 8))).toBeNull();
   expect(loadIndex(stored.subarray(0, 2))).toBeNull();
   expect(loadIndex(new TextEncoder().encode('{"format":1} and more'))).toBeNull();
-  const text = new TextDecoder('latin1').decode(stored).replace('"format":1', '"format":9');
+  const text = new TextDecoder('latin1').decode(stored).replace(/"format":\d+/, '"format":9');
   expect(loadIndex(Uint8Array.from(text, (letter) => letter.charCodeAt(0)))).toBeNull();
 });
