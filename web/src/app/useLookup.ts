@@ -6,6 +6,7 @@ import { startLookups } from './startLookups.js';
 import { useVocabularies, useVocabulary, useTrees } from './useVocabulary.js';
 
 const OFFERED = 6;
+const NONE: PlacedHit[] = [];
 
 let worker: Remote<Lookups> | null = null;
 const loaded = new WeakMap<Vocabulary, Promise<void>>();
@@ -52,7 +53,7 @@ export function useLookup(typed: string, only?: string): PlacedHit[] | null {
       wanted = false;
     };
   }, [vocabulary, typed, others]);
-  if (vocabulary === null) return [];
+  if (vocabulary === null) return NONE;
   return answer?.typed === typed ? answer.hits : null;
 }
 

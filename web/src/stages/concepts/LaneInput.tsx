@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import { problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
 import { useCandidates } from '../../app/useCandidates.js';
+import { useHeldOrder } from '../../app/useHeldOrder.js';
 import { useLasting } from '../../app/useLasting.js';
 import { isSure, useLookup, type PlacedHit } from '../../app/useLookup.js';
 import { useReview } from '../../app/useReview.js';
@@ -33,7 +34,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   const hits = useLookup(typed);
   const vocabulary = database?.vocabulary?.id ?? '';
   const phrase = useMemo(() => parsePhrase(typed), [typed]);
-  const offers = useMemo((): Offer[] => {
+  const found = useMemo((): Offer[] => {
     if (typed === '' || hits === null) return [];
     const words: Offer[] = phrase.ok ? [{ kind: 'words', text: typed }] : [];
     const headings = hits.map((hit): Offer => ({ kind: 'heading', hit }));
@@ -41,6 +42,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
     const sure = isClause(typed) ? own.length : own.filter(isSure).length;
     return [...headings.slice(0, sure), ...words, ...headings.slice(sure)];
   }, [typed, hits, phrase, vocabulary]);
+  const offers = useHeldOrder(found, keyOfOffer, typed);
   const contents = useMemo(() => offers.map(contentOf), [offers]);
   const settled = useSettled(contents, COUNT_AFTER_MS);
   const { counts, error } = useCandidates(settled, { laneId: lane.id });
@@ -54,7 +56,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   };
 
   const combobox = useCombobox<Offer>({
-    items: offers,
+    items: [...offers],
     inputValue: text,
     selectedItem: null,
     defaultHighlightedIndex: 0,
@@ -109,7 +111,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         {open &&
           offers.map((offer, index) => (
             <div
-              key={offer.kind === 'heading' ? `${offer.hit.vocabulary}/${offer.hit.heading.label}` : 'words'}
+              key={keyOfOffer(offer)}
               {...combobox.getItemProps({ item: offer, index })}
               className={`rule cursor-pointer border-b px-3 py-2 ${combobox.highlightedIndex === index ? 'bg-base-300' : ''}`}
             >
@@ -133,6 +135,10 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
 /** Nobody searches for a whole clause as a phrase; it is typed to be led to a heading. */
 function isClause(typed: string): boolean {
   return typed.split(/\s+/).length > 3;
+}
+
+function keyOfOffer(offer: Offer): string {
+  return offer.kind === 'heading' ? `${offer.hit.vocabulary}/${offer.hit.heading.label}` : 'words';
 }
 
 function contentOf(offer: Offer): TermContent {
