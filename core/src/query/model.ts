@@ -112,6 +112,11 @@ export const MAX_NEAR_DISTANCE = 100;
 /** The longest text of one term, in characters. */
 export const MAX_TERM_LENGTH = 1000;
 
+/** Why years that run backwards are refused: they would find nothing, without a word. */
+export function reversedYears(from: number, to: number): string {
+  return `The years ${from} to ${to} run backwards and would find nothing. Write ${to} first.`;
+}
+
 export function isYearRange(limit: LimitQuery): limit is Extract<LimitQuery, { from: number | null }> {
   return 'from' in limit;
 }

@@ -126,7 +126,9 @@ const leaf: fc.Arbitrary<Query> = fc.oneof(
   },
   {
     weight: 1,
-    arbitrary: fc.tuple(year, year).map(([from, to]): Query => ({ kind: 'limit', field: 'year', from, to })),
+    arbitrary: fc
+      .tuple(year, year)
+      .map(([a, b]): Query => ({ kind: 'limit', field: 'year', from: Math.min(a, b), to: Math.max(a, b) })),
   },
   { weight: 1, arbitrary: year.map((from): Query => ({ kind: 'limit', field: 'year', from, to: null })) },
   {

@@ -1,5 +1,5 @@
 /** The meaning of CQL clauses that limit: years, and the values of a field. */
-import type { Query } from '../model.js';
+import { reversedYears, type Query } from '../model.js';
 import { refuseModifiers, stop } from './stop.js';
 import { unescapeQuoted, type CqlClause } from './syntax.js';
 
@@ -23,6 +23,10 @@ export function interpretYear(clause: CqlClause): Query {
     from,
     to,
   });
+  const inOrder = (from: number, to: number): Query => {
+    if (from <= to) return range(from, to);
+    return stop(36, clause.term.at, `${from} ${to}`, 'the earlier year first', reversedYears(from, to));
+  };
   const single = () => {
     if (years.length !== 1) stop(36, clause.term.at, years.join(' '), 'one year', 'Give one year.');
     return year(years[0]);
@@ -31,7 +35,7 @@ export function interpretYear(clause: CqlClause): Query {
     case 'within':
       if (years.length !== 2)
         stop(36, clause.term.at, years.join(' '), 'two years', 'within takes two years.');
-      return range(year(years[0]), year(years[1]));
+      return inOrder(year(years[0]), year(years[1]));
     case '=':
     case '==':
       return range(single(), single());

@@ -169,6 +169,16 @@ test('a strategy stands in each dialect as people of that database write it', ()
   );
 });
 
+test.each([
+  ['corvane', 'year(2026..2005)'],
+  ['mindry', 'year:[2026 TO 2005]'],
+  ['assayhouse', 'year = 2026..2005'],
+  ['skein', 'year:"2026-2005"'],
+  ['wardline', 'wn.published within "2026 2005"'],
+] as const)('%s: years that run backwards are refused, since they would find nothing', (id, text) => {
+  expect(wrong(id, text)?.[1]).toContain('The years 2026 to 2005 run backwards');
+});
+
 test.each(ALL)('%s: words that are operators elsewhere are searched as words', (id) => {
   for (const word of ['and', 'or', 'not', 'to']) {
     const query: Query = { kind: 'words', field: 'words', phrase: [{ text: word, anyEnding: false }] };

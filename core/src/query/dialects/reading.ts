@@ -1,6 +1,6 @@
 /** What the readers of dialects share: lexemes with their places, errors, and operators of several strengths. */
 import { parsePhrase } from '../phrase.js';
-import { MAX_NEAR_DISTANCE, type Query, type WordPattern } from '../model.js';
+import { MAX_NEAR_DISTANCE, reversedYears, type Query, type WordPattern } from '../model.js';
 import type { DialectError, DialectResult } from './dialect.js';
 import { normaliseQuery } from '../normalise.js';
 
@@ -284,6 +284,12 @@ export function distanceAt({ text, at }: Lexeme, where: string): number {
     unreadable(at, `${where} a distance from 1 to ${MAX_NEAR_DISTANCE}.`);
   }
   return distance;
+}
+
+/** Years from one to another. One after the other would find nothing, without a word. */
+export function yearRange(at: number, from: number | null, to: number | null): Query {
+  if (from !== null && to !== null && from > to) unreadable(at, reversedYears(from, to));
+  return { kind: 'limit', field: 'year', from, to };
 }
 
 /** A year of four digits. */

@@ -20,6 +20,7 @@ import {
   unquoted,
   unreadable,
   yearAt,
+  yearRange,
   type Lexeme,
   type Lexing,
   type Walk,
@@ -164,8 +165,9 @@ function readYears(walk: Walk): Query {
   if (walk.took('>=')) return { kind: 'limit', field: 'year', from: yearAt(walk.next()), to: null };
   if (walk.took('<=')) return { kind: 'limit', field: 'year', from: null, to: yearAt(walk.next()) };
   walk.expect('=', '“=”, “>=” or “<=” after year');
+  const { at } = walk.peek();
   const from = yearAt(walk.next());
-  return { kind: 'limit', field: 'year', from, to: walk.took('..') ? yearAt(walk.next()) : from };
+  return yearRange(at, from, walk.took('..') ? yearAt(walk.next()) : from);
 }
 
 function quotedNext(walk: Walk, expected: string): Lexeme {

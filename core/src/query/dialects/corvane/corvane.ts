@@ -20,6 +20,7 @@ import {
   unreadable,
   wordOperators,
   yearAt,
+  yearRange,
   type Lexeme,
   type Lexing,
   type Walk,
@@ -222,6 +223,7 @@ function readNear(walk: Walk, known: Known): NearQuery {
 }
 
 function readYears(walk: Walk): Query {
+  const { at } = walk.peek();
   const from = walk.peek().kind === 'word' ? yearAt(walk.next()) : null;
   if (!walk.took('..')) {
     if (from === null) walk.fail('a year, or a range such as 2005..2026');
@@ -229,7 +231,7 @@ function readYears(walk: Walk): Query {
   }
   const to = walk.peek().kind === 'word' ? yearAt(walk.next()) : null;
   if (from === null && to === null) walk.fail('a year before or after “..”');
-  return { kind: 'limit', field: 'year', from, to };
+  return yearRange(at, from, to);
 }
 
 function quotedArgument(walk: Walk, expected: string): string {

@@ -21,6 +21,7 @@ import {
   unreadable,
   wordOperators,
   yearAt,
+  yearRange,
   type Lexeme,
   type Lexing,
   type Walk,
@@ -169,12 +170,13 @@ function readYears(walk: Walk): Query {
     const year = yearAt(walk.next());
     return { kind: 'limit', field: 'year', from: year, to: year };
   }
+  const { at } = walk.peek();
   const bound = () => (walk.tookWord('*') ? null : yearAt(walk.next()));
   const from = bound();
   if (!walk.tookWord('to')) walk.fail('TO');
   const to = bound();
   walk.expect(']');
-  return { kind: 'limit', field: 'year', from, to };
+  return yearRange(at, from, to);
 }
 
 function valueAt(walk: Walk, expected: string): string {

@@ -19,6 +19,7 @@ import {
   refuseOneLetter,
   unquoted,
   unreadable,
+  yearRange,
   type Lexeme,
   type Lexing,
   type Walk,
@@ -189,12 +190,7 @@ function readYears(walk: Walk): Query {
   }
   if (range === undefined && second !== undefined)
     unreadable(at, 'A range of years is written as 2005-2026.');
-  return {
-    kind: 'limit',
-    field: 'year',
-    from: year(first),
-    to: range === undefined ? year(first) : year(second),
-  };
+  return yearRange(at, year(first), range === undefined ? year(first) : year(second));
 }
 
 function valueNext(walk: Walk, expected: string): string {
