@@ -1,16 +1,39 @@
 /** Takes the pictures of docs/screenshots/ anew, from the demo data. */
 import { join } from 'node:path';
-import { openBrowser, Key } from './browser.js';
+import { openBrowser, Key, type Browser } from './browser.js';
 import { startStack } from './stack.js';
 
 const folder = process.argv[2] ?? join(__dirname, '..', '..', 'docs', 'screenshots');
+
+/** Time for what moves to come to rest. */
+const REST_MS = 700;
+const SETTLED_WITHIN_MS = 20_000;
+
+/** A picture in the documentation must not show a false alarm: a database that is away, or a count that is still open. */
+async function settled(browser: Browser, name: string): Promise<void> {
+  const unsettled = () =>
+    browser.driver.executeScript<string[]>(`
+      const shown = [...document.querySelectorAll('body *')].filter((each) => each.children.length === 0 && each.offsetParent);
+      const texts = shown.map((each) => each.textContent.trim());
+      return [
+        ...texts.filter((text) => /does not answer|answers slowly|^counting …$/.test(text)),
+        ...shown.filter((each) => each.classList.contains('count') && each.textContent === '…').map(() => 'an open count'),
+      ];
+    `);
+  try {
+    await browser.driver.wait(async () => (await unsettled()).length === 0, SETTLED_WITHIN_MS);
+  } catch {
+    throw new Error(`No picture “${name}” is taken: the page shows ${(await unsettled()).join(', ')}.`);
+  }
+  await new Promise((resolve) => setTimeout(resolve, REST_MS));
+}
 
 async function main(): Promise<void> {
   const stack = await startStack();
   const browser = await openBrowser();
   try {
     const shoot = async (name: string) => {
-      await new Promise((resolve) => setTimeout(resolve, 700));
+      await settled(browser, name);
       await browser.screenshot(join(folder, `${name}.png`));
     };
     await browser.goTo(stack.address);
@@ -108,4 +131,7 @@ async function main(): Promise<void> {
   }
 }
 
-void main();
+main().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(1);
+});
