@@ -79,7 +79,7 @@ test('a plain word leads to the heading it stands for, and is added by keyboard'
   await browser.sees('Unpaid people who answer emergency calls.');
   await accessible('concepts with a lookup open');
   await browser.press(Key.ENTER);
-  await browser.textWhen(terms('volunteers'), (text) => /Volunteer responders\s+\d+/.test(text));
+  await browser.textWhen(terms('volunteers'), (text) => /Volunteer responders\s+adds\s+\d+/.test(text));
   await addWords('volunteers', 'volunteer*');
   await type('being woken', 'on-call work');
   await browser.sees('used for “on-call work”');
@@ -152,7 +152,7 @@ test('when somebody else changed the term, both versions are shown and one is ta
   await browser.sees('Theirs: volunteer* (title only)');
   await browser.sees('Yours: volunteers (title, abstract, keywords)');
   await (await browser.named('Keep mine')).click();
-  await browser.textWhen(lane('volunteers'), (text) => /volunteers\s+\d/.test(text));
+  await browser.textWhen(lane('volunteers'), (text) => /volunteers\s+adds\s+\d/.test(text));
   await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'volunteer*', Key.ENTER);
   await browser.textWhen(lane('volunteers'), (text) => text.includes('volunteer*'));
 });
