@@ -36,13 +36,13 @@ const records = Array.from({ length: 600 }, (_, n) => {
 });
 const index = buildIndex(records);
 
-function expectSame(cql: string): number {
+function expectSame(cql: string, of = { records, index }): number {
   const parsed = parseCql(cql, { vocabulary: 'tree', limitFields: [] });
   if (!parsed.ok) throw new Error(parsed.error.message);
-  const result = evaluate(parsed.query, index, { narrowerOf: () => null });
+  const result = evaluate(parsed.query, of.index, { narrowerOf: () => null });
   if (!result.ok) throw new Error(result.error.message);
   const found = [...docsOf(result.documents)];
-  const expected = records.flatMap((each, doc) =>
+  const expected = of.records.flatMap((each, doc) =>
     naiveMatches(parsed.query, each, () => [], new Map()) ? [doc] : [],
   );
   expect([cql, found]).toEqual([cql, expected]);
@@ -61,6 +61,31 @@ test('phrases of frequent words, of rare ones and of both find what reading ever
   expect(sizes.some((size) => size > 300)).toBe(true);
   expect(sizes).toContain(3);
 });
+
+test('an index so large that its postings are put together from several blocks finds the same', () => {
+  // Some 300,000 words; the last is in the first, a middle and the last document, and one document is empty.
+  const many = Array.from({ length: 1000 }, (_, n) => {
+    const text = Array.from(
+      { length: 300 },
+      (_word, i) => EVERY_WORD[(n * 7 + i * i * 3 + (i % 5) * n) % EVERY_WORD.length],
+    );
+    const title = [0, 500, 999].includes(n) ? 'the last ember' : n === 400 ? '' : 'lamp of night';
+    return sampleRecord({ title, abstract: n === 400 ? [] : [{ label: null, text: text.join(' ') }] });
+  });
+  const large = { records: many, index: buildIndex(many) };
+  const { words, documentCounts } = large.index.zones.text;
+  expect(documentCounts[words.indexOf('last')]).toBe(3);
+  for (const cql of [
+    'last',
+    '"last ember"',
+    'el.title = ember',
+    '"night shift"',
+    'glim* prox/unit=word/distance<=2 moth',
+    'last prox/unit=word/distance<=3 the',
+  ]) {
+    expect([cql, expectSame(cql, large) > 0]).toEqual([cql, true]);
+  }
+}, 60_000);
 
 test('a word that first comes behind more than 32,767 others is found in phrases too', () => {
   const many = Array.from({ length: 66_000 }, (_, i) => `w${i}`).join(' ');
