@@ -159,8 +159,16 @@ test('a term that its lane holds already is not added again, and is shown', asyn
     title: 'This lane holds “night shift*” already.',
     current: { id: term?.id },
   });
-  // Another lane may hold it too.
-  await add(laneOf(review, 'I').id, '"night shift*"');
+  // Another lane may hold it too, but then it cannot move here, and neither can another become the same.
+  const [twin] = await add(laneOf(review, 'I').id, '"night shift*"');
+  await server.patch(`/api/terms/${twin?.id}`, { laneId: id }, 1).expect(409);
+  const [other] = await add(id, 'wards');
+  await server.patch(`/api/terms/${other?.id}`, { content: words('night shift*') }, 1).expect(409);
+  await server.patch(`/api/terms/${term?.id}`, { content: words('night shift*') }, 1).expect(200);
+  await server.patch(`/api/terms/${term?.id}`, { removed: true }, 2).expect(200);
+  await server.patch(`/api/terms/${twin?.id}`, { laneId: id }, 1).expect(200);
+  await server.patch(`/api/terms/${term?.id}`, { removed: false }, 3).expect(409);
+  expect(texts(await laneNow(id)).sort()).toEqual(['"night shift*"', 'wards']);
 });
 
 test('lanes of both forms are read: of the earlier one into the element’s first lane, of this one by name', async () => {

@@ -32,9 +32,7 @@ export class TermsService {
     return this.store.write(async (manager) => {
       const lane = await manager.findOneBy(LaneRow, { id: laneId, reviewId, removedAt: IsNull() });
       if (lane === null) throw notFound('This lane');
-      const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
-      const same = there.find((row) => sameTerm(JSON.parse(row.content) as TermContent, content));
-      if (same !== undefined) throw alreadyThere(termOf(same));
+      await refuseTwice(manager, laneId, content);
       const parts = { content: JSON.stringify(content), origin, heldBack: null };
       return termOf(await newTerm(manager, laneId, parts, person));
     });
@@ -47,6 +45,10 @@ export class TermsService {
       const { content, removed, heldBack, laneId } = change;
       const moves = laneId !== undefined && laneId !== before.laneId;
       if (moves) await this.expectSameReview(manager, before.laneId, laneId);
+      if (moves || content !== undefined || removed === false) {
+        const wanted = content ?? (JSON.parse(before.content) as TermContent);
+        await refuseTwice(manager, laneId ?? before.laneId, wanted, id);
+      }
       const columns = {
         ...(content === undefined ? {} : { content: JSON.stringify(content) }),
         ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
@@ -141,12 +143,26 @@ function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, mov
   return steps;
 }
 
+/** @param except a term that may be the same, being the one at hand */
+async function refuseTwice(
+  manager: EntityManager,
+  laneId: string,
+  content: TermContent,
+  except?: string,
+): Promise<void> {
+  const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
+  const same = there.find(
+    (row) => row.id !== except && sameTerm(JSON.parse(row.content) as TermContent, content),
+  );
+  if (same !== undefined) throw alreadyThere(termOf(same));
+}
+
 function alreadyThere(term: ReviewTerm) {
   const { text } = describeTerm(term.content);
   return conflict(
     `This lane holds ${text} already.`,
     term.heldBack === null
-      ? 'Nothing was added.'
+      ? 'Nothing was changed.'
       : `It is held back: ${term.heldBack}. Search on it again instead.`,
     { current: term },
   );
