@@ -71,7 +71,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
               {formatCount(adds)}
             </span>
           )}
-          <span className={`${stale ? 'opacity-60' : ''} ${roomy ? '' : 'min-w-9'} text-right`}>
+          <span className={`${stale ? 'quiet' : ''} ${roomy ? '' : 'min-w-9'} text-right`}>
             {term.heldBack === null && <Count hits={count?.hits ?? null} error={error} />}
           </span>
         </span>

@@ -204,7 +204,7 @@ export function SearchesStage() {
                       )}
                       {each.description}
                     </span>
-                    <span className={isFetching ? 'opacity-60' : ''}>
+                    <span className={isFetching ? 'quiet' : undefined}>
                       <Count hits={each.hits} error={each.error} />
                     </span>
                   </button>
