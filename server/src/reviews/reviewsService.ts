@@ -189,10 +189,9 @@ export async function addElement(
   reviewId: string,
   key: ElementKey,
   searched: boolean,
-  text = '',
 ): Promise<ElementRow> {
   const position = ELEMENT_KEYS.indexOf(key);
-  const element = { id: randomUUID(), reviewId, key, position, text, note: '', searched, version: 1 };
+  const element = { id: randomUUID(), reviewId, key, position, text: '', note: '', searched, version: 1 };
   await manager.insert(ElementRow, element);
   await addLane(manager, { reviewId, elementId: element.id, name: '', leftOut: false });
   return element;

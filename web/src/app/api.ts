@@ -17,17 +17,13 @@ import {
   type GivenRecords,
   type HandAnswer,
   type IndexWords,
-  type LaneChange,
   type LaneEvent,
-  type LaneRestoring,
   type LanesRead,
   type LineConversion,
   type LineTextChange,
   type LineWritten,
   type Ledger,
-  type MergedLane,
   type NewDatabase,
-  type NewLane,
   type NewRun,
   type NewSettlement,
   type NewTerm,
@@ -62,10 +58,7 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { outOfDateBy } from './databaseChanges.js';
 import { personId } from './person.js';
 
-const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
-
-const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
-  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
+export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
 
 export const api = createApi({
   baseQuery: fetchBaseQuery({
@@ -147,39 +140,6 @@ export const api = createApi({
         headers: ifMatch(version),
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
-    }),
-    createLane: build.mutation<{ laneId: string; review: Review }, { reviewId: string; lane: NewLane }>({
-      query: ({ reviewId, lane }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lane }),
-      invalidatesTags: lanesChanged,
-    }),
-    changeLane: build.mutation<Review, { id: string; version: number; change: LaneChange }>({
-      query: ({ id, version, change }) => ({
-        url: `lanes/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
-      invalidatesTags: lanesChanged,
-    }),
-    mergeLane: build.mutation<
-      { merged: MergedLane; review: Review },
-      { id: string; version: number; into: string }
-    >({
-      query: ({ id, version, into }) => ({
-        url: `lanes/${id}/merge`,
-        method: 'POST',
-        body: { into },
-        headers: ifMatch(version),
-      }),
-      invalidatesTags: lanesChanged,
-    }),
-    removeLane: build.mutation<Review, { id: string; version: number }>({
-      query: ({ id, version }) => ({ url: `lanes/${id}`, method: 'DELETE', headers: ifMatch(version) }),
-      invalidatesTags: lanesChanged,
-    }),
-    restoreLane: build.mutation<Review, { id: string } & LaneRestoring>({
-      query: ({ id, ...body }) => ({ url: `lanes/${id}/restore`, method: 'POST', body }),
-      invalidatesTags: lanesChanged,
     }),
     readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({
       query: ({ reviewId, lanes }) => ({

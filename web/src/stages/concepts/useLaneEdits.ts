@@ -2,6 +2,7 @@ import { counted } from '@even-lantern/core';
 import type { LaneChange, NewLane, Problem } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
+import { laneApi } from '../../app/laneApi.js';
 import type { ReviewLane } from '../../app/lanes.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
@@ -10,11 +11,11 @@ import { useReview } from '../../app/useReview.js';
 export function useLaneEdits() {
   const { review } = useReview();
   const { remember } = useUndo();
-  const [createLane] = api.useCreateLaneMutation();
-  const [changeLane] = api.useChangeLaneMutation();
-  const [mergeLane] = api.useMergeLaneMutation();
-  const [removeLane] = api.useRemoveLaneMutation();
-  const [restoreLane] = api.useRestoreLaneMutation();
+  const [createLane] = laneApi.useCreateLaneMutation();
+  const [changeLane] = laneApi.useChangeLaneMutation();
+  const [mergeLane] = laneApi.useMergeLaneMutation();
+  const [removeLane] = laneApi.useRemoveLaneMutation();
+  const [restoreLane] = laneApi.useRestoreLaneMutation();
   const [refresh] = api.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<void> => {

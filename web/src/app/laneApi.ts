@@ -1,0 +1,44 @@
+/** What the interface asks of the server about whole lanes. */
+import type { LaneChange, LaneRestoring, MergedLane, NewLane, Review } from '@even-lantern/contract';
+import { api, ifMatch } from './api.js';
+
+const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
+  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
+
+export const laneApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    createLane: build.mutation<{ laneId: string; review: Review }, { reviewId: string; lane: NewLane }>({
+      query: ({ reviewId, lane }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lane }),
+      invalidatesTags: lanesChanged,
+    }),
+    changeLane: build.mutation<Review, { id: string; version: number; change: LaneChange }>({
+      query: ({ id, version, change }) => ({
+        url: `lanes/${id}`,
+        method: 'PATCH',
+        body: change,
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: lanesChanged,
+    }),
+    mergeLane: build.mutation<
+      { merged: MergedLane; review: Review },
+      { id: string; version: number; into: string }
+    >({
+      query: ({ id, version, into }) => ({
+        url: `lanes/${id}/merge`,
+        method: 'POST',
+        body: { into },
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: lanesChanged,
+    }),
+    removeLane: build.mutation<Review, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `lanes/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      invalidatesTags: lanesChanged,
+    }),
+    restoreLane: build.mutation<Review, { id: string } & LaneRestoring>({
+      query: ({ id, ...body }) => ({ url: `lanes/${id}/restore`, method: 'POST', body }),
+      invalidatesTags: lanesChanged,
+    }),
+  }),
+});
