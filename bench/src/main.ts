@@ -1,4 +1,5 @@
 /** npm run bench [-- name] [-- --json] [-- --size=n] */
+import { clausesBench } from './clausesBench.js';
 import { crosswalkBench } from './crosswalkBench.js';
 import { dialectsBench } from './dialectsBench.js';
 import { filesBench } from './filesBench.js';
@@ -20,6 +21,7 @@ const size = sizeGiven ?? 100_000;
 const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
   lookup: lookupBench,
+  clauses: clausesBench,
   crosswalk: crosswalkBench,
   dialects: dialectsBench,
   skos: skosBench,

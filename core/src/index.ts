@@ -1,3 +1,4 @@
+export * from './concepts/index.js';
 export * from './crosswalk/index.js';
 export * from './ledger/index.js';
 export * from './proposals/index.js';

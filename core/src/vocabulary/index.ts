@@ -1,8 +1,8 @@
 export { lookUp } from './lookup.js';
 export type { LookupHit, LookupReason } from './lookup.js';
-export { indexForLookup, joinedName } from './lookupIndex.js';
+export { indexForLookup, joinedKey, joinedName } from './lookupIndex.js';
 export type { LookupIndex } from './lookupIndex.js';
-export { contentWords, lookupWords, senseOf } from './lookupWords.js';
+export { contentWords, isEmptyWord, lookupWords, senseOf } from './lookupWords.js';
 export type { Heading, Vocabulary, VocabularyTree } from './model.js';
 export { addressesIn, conceptAddress, SKOS, vocabularyToJsonLd, vocabularyToTurtle } from './skos.js';
 export { notTurtle, skosCollector, TURTLE_TERMS, vocabularyFromTurtle } from './skosReader.js';

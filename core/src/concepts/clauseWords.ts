@@ -1,0 +1,122 @@
+/** The words of a sentence that may name concepts, with what joins each to the one before. */
+import { forEachWord } from '../text/index.js';
+import { isEmptyWord } from '../vocabulary/index.js';
+
+/**
+ * What stands between two words: nothing, a word such as *of* that may be part of a name, *or* and *and*, or something
+ * that parts concepts.
+ */
+export type Link = 'joined' | 'of' | 'or' | 'and' | 'apart';
+
+/** What a part of a sentence says about what comes next: the part of a question that it begins. */
+export type Role = 'population' | 'intervention' | 'comparison' | 'outcome' | 'time' | 'setting';
+
+export interface ClauseWord {
+  word: string;
+  /** half-open range of UTF-16 offsets in the text */
+  start: number;
+  end: number;
+  /** to the word before that means something */
+  link: Link;
+  /** whether *to* or *of* leads on to the next word */
+  leadsOn: boolean;
+  /** says nothing by itself: *effect*, *usual*, *people* */
+  weak: boolean;
+  role: Role | null;
+}
+
+const setOf = (words: string) => new Set(words.split(' '));
+
+/** Words of questions and of telling about studies, and people of no particular kind. */
+const WEAK = setOf(
+  'effect effects effective effectiveness efficacy impact impacts influence influences affect affects improve improves ' +
+    'improved improving reduce reduces reduced reducing increase increases increased increasing prevent prevents ' +
+    'preventing lower lowers lowered raise raises help helps helped change changes changed cause causes caused compare ' +
+    'compared comparing comparison versus vs instead rather than better worse best good bad more less usual standard ' +
+    'routine normal current conventional new novel different various several certain specific particular general ' +
+    'common many evidence literature study studies research question review systematic article articles paper papers ' +
+    'role association associated associations relation relationship relationships related link links linked between ' +
+    'among amongst within towards toward against per via across whether people person persons patient patients ' +
+    'participant participants individual individuals subject subjects man men woman women adult adults group groups ' +
+    'resident residents survivor survivors sufferer sufferers user users client clients case cases having receiving ' +
+    'undergoing living suffering exposed exposure exposures taking using used use uses need needs needed needing think thinks feel feels ' +
+    'say says view know known find finding findings result results outcome outcomes intervention interventions ' +
+    'programme programmes program programs strategy strategies approach approaches method methods technique ' +
+    'techniques secondary primary first second third one two three four five six seven eight nine ten week weeks ' +
+    'month months year years day days hour hours minute minutes based level levels amount rate rates risk risks ' +
+    'safe safety possible who work works working want wants ' +
+    'want look looking learn background aim aims objective conclusion conclusions setting settings',
+);
+const PARTING = setOf(
+  'who whom whose which that does do did is are was were can could will would should may might has have had with ' +
+    'without during after before while when where why how what if because than versus vs compared among amongst by ' +
+    'in on at for from as through under over until about into between',
+);
+const OF = setOf('of to the a an');
+
+const COMPARISON = /^(?:versus|vs|compared|than|instead)$/;
+const EFFECT =
+  /^(?:affects?|improves?|reduces?|increases?|prevents?|lowers?|raises?|helps?|influences?|changes?|reducing|improving|preventing)$/;
+
+/**
+ * Splits a text into the words that mean something.
+ *
+ * @param text any text; offsets in the result are UTF-16 offsets into it
+ */
+export function clauseWords(text: string): ClauseWord[] {
+  const words: ClauseWord[] = [];
+  let role: Role | null = null;
+  let between: Link = 'joined';
+  let end = 0;
+  const loosen = (link: Link) => {
+    if (RANK[link] > RANK[between]) between = link;
+  };
+  forEachWord(text, (word, start, wordEnd) => {
+    const gap = text.slice(end, start);
+    if (/[.;:?!()[\]—–\n]/.test(gap) || /\s-\s/.test(gap)) {
+      between = 'apart';
+      if (/[.?!\n]/.test(gap)) role = null;
+    } else if (/[,/]/.test(gap)) loosen(isInList(text.slice(start)) || gap.includes('/') ? 'or' : 'apart');
+    if (between === 'apart' && role === 'comparison' && /[,.;]/.test(gap)) role = null;
+    end = wordEnd;
+    role = roleAfter(word, role, words);
+    if (word === 'or') between = 'or';
+    else if (word === 'and') loosen('and');
+    else if (OF.has(word)) {
+      loosen('of');
+      const last = words.at(-1);
+      if (last !== undefined) last.leadsOn = true;
+    } else if (PARTING.has(word) || isEmptyWord(word)) loosen('apart');
+    else {
+      const weak = WEAK.has(word) || /^\d+$/.test(word);
+      words.push({ word, start, end: wordEnd, link: between, leadsOn: false, weak, role });
+      between = 'joined';
+      return;
+    }
+    if (WEAK.has(word)) loosen('apart');
+  });
+  return words;
+}
+
+const RANK: Readonly<Record<Link, number>> = { joined: 0, of: 1, and: 2, or: 2, apart: 3 };
+
+/** Whether a comma is one of a list that *or* or *and* ends: “pain, nausea or itching”. */
+function isInList(rest: string): boolean {
+  return /^[\p{L}\p{N}'’-]+(?:\s+[\p{L}\p{N}'’-]+)?(?:\s*,\s*[\p{L}\p{N}'’-]+(?:\s+[\p{L}\p{N}'’-]+)?)*,?\s+(?:or|and)\s/iu.test(
+    rest,
+  );
+}
+
+/** What part of the question begins with a word, as far as that can be told. */
+function roleAfter(word: string, role: Role | null, before: readonly ClauseWord[]): Role | null {
+  const nothingYet = before.every(({ weak }) => weak);
+  if (COMPARISON.test(word)) return 'comparison';
+  if (word === 'linked' || word === 'associated') return 'outcome';
+  if (EFFECT.test(word)) return nothingYet ? 'intervention' : 'outcome';
+  if (/^(?:does|do|did|is|are|can|could|will|effects?|impact|influence|efficacy|effectiveness)$/.test(word))
+    return 'intervention';
+  if (word === 'for') return nothingYet ? role : 'outcome';
+  if (/^(?:in|among|amongst)$/.test(word)) return 'population';
+  if (word === 'on' && role === 'intervention' && !nothingYet) return 'outcome';
+  return role;
+}

@@ -1,0 +1,303 @@
+/**
+ * The concepts of a clause, a sentence or a paragraph, each to become a lane: words that name headings first, the
+ * longest names before shorter ones, then what is left between them. Alternatives (*or*, and *and* between headings
+ * that stand together in the tree) are one concept; everything else is a concept of its own, since concepts are joined
+ * with AND.
+ */
+import { lookUp, senseOf, type Heading, type LookupIndex, type LookupReason } from '../vocabulary/index.js';
+import { clauseWords, type ClauseWord, type Link, type Role } from './clauseWords.js';
+import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
+import { proposedWords } from './proposedWords.js';
+
+/** A concept that a text holds. */
+export interface ProposedConcept {
+  /** as it is written in the text */
+  text: string;
+  /** half-open range of UTF-16 offsets in the text */
+  from: number;
+  to: number;
+  /** what part of a question it seems to be; null where nothing tells */
+  role: Role | null;
+  headings: ProposedHeading[];
+  /** free text, as people type it: phrases in quotation marks, `*` for any ending */
+  words: string[];
+}
+
+export interface ProposedHeading {
+  label: string;
+  /** the name by which the text leads to it */
+  matched: string;
+  reason: LookupReason;
+}
+
+export interface TakenApart {
+  concepts: ProposedConcept[];
+  /** from this offset on the text was not read; null when all was */
+  unread: number | null;
+}
+
+/** Words that mean something; what is longer is no question but a document. */
+const MOST_WORDS = 400;
+export const MOST_CONCEPTS = 12;
+/** Where no name fits, a heading at least this sure may still be meant. */
+const SURE_ENOUGH = 0.8;
+const MOST_GUESSES = 6;
+
+interface Piece {
+  /** half-open range of places among the words */
+  from: number;
+  to: number;
+  link: Link;
+  headings: ProposedHeading[];
+  /** places of the words that a name of its headings holds */
+  named: [from: number, to: number][];
+  weak: boolean;
+}
+
+/**
+ * @param text what somebody wrote: an element of a question, a sentence, a paragraph
+ * @returns the concepts in the order of the text; none where nothing in it can be searched for
+ */
+export function takeApart(index: LookupIndex, text: string): TakenApart {
+  const all = clauseWords(text);
+  const words = all.slice(0, MOST_WORDS);
+  const names = bestNames(namesInText(index, text, words), words);
+  let pieces = piecesOf(index, words, names);
+  pieces = attached(pieces, words);
+  pieces = distributed(index, pieces, words);
+  pieces = guessed(index, pieces, words, text);
+  pieces = joinedAlternatives(index, pieces, words);
+  const telling = pieces.some(({ weak }) => !weak) ? pieces.filter(({ weak }) => !weak) : pieces;
+  const concepts = withoutRepeats(telling)
+    .slice(0, MOST_CONCEPTS)
+    .map((piece) => conceptOf(index, piece, words, text));
+  return { concepts, unread: all[MOST_WORDS]?.start ?? null };
+}
+
+/** Of names that overlap the ones that explain most of the text: long ones, and those that stand as written. */
+function bestNames(names: readonly NameInText[], words: readonly ClauseWord[]): NameInText[] {
+  const best: { worth: number; names: NameInText[] }[] = [{ worth: 0, names: [] }];
+  for (let to = 1; to <= words.length; to += 1) {
+    best[to] = best[to - 1] ?? { worth: 0, names: [] };
+    for (const name of names) {
+      if (name.to !== to) continue;
+      const before = best[name.from] ?? { worth: 0, names: [] };
+      const worth = before.worth + (name.to - name.from) ** 1.6 + (name.exact ? 0.2 : 0);
+      if (worth > (best[to]?.worth ?? 0)) best[to] = { worth, names: [...before.names, name] };
+    }
+  }
+  return best[words.length]?.names ?? [];
+}
+
+function piecesOf(index: LookupIndex, words: readonly ClauseWord[], names: readonly NameInText[]): Piece[] {
+  const pieces: Piece[] = [];
+  let at = 0;
+  const addRest = (until: number) => {
+    while (at < until) {
+      const from = at;
+      at += 1;
+      while (at < until && words[at]?.link === 'joined') at += 1;
+      const link = words[from]?.link ?? 'apart';
+      const weak = words.slice(from, at).every((word) => word.weak);
+      pieces.push({ from, to: at, link, headings: [], named: [], weak });
+    }
+  };
+  for (const { from, to, headings } of names) {
+    addRest(from);
+    const weak = words.slice(from, to).every((word) => word.weak);
+    const proposed = headings.slice(0, 2).flatMap((place) => headingAt(index, place, words.slice(from, to)));
+    pieces.push({
+      from,
+      to,
+      link: words[from]?.link ?? 'apart',
+      headings: proposed,
+      named: [[from, to]],
+      weak,
+    });
+    at = to;
+  }
+  addRest(words.length);
+  return pieces;
+}
+
+function headingAt(index: LookupIndex, place: number, words: readonly ClauseWord[]): ProposedHeading[] {
+  const heading = index.tree.vocabulary.headings[place];
+  if (heading === undefined) return [];
+  const [hit] = lookUp(index, words.map(({ word }) => word).join(' '), 8).filter(
+    (each) => each.heading === heading,
+  );
+  const { matched = heading.label, reason = 'entry term' } = hit ?? {};
+  return [{ label: heading.label, matched, reason }];
+}
+
+/** Words beside a name belong to it: “timed” in “timed bright light”. Such as say nothing are left away. */
+function attached(pieces: readonly Piece[], words: readonly ClauseWord[]): Piece[] {
+  const result: Piece[] = [];
+  let waiting: Piece | null = null;
+  for (const piece of pieces) {
+    const last = result.at(-1);
+    if (piece.headings.length === 0) {
+      const own = telling(piece, words);
+      const endsWeak = own !== null && own.to < piece.to;
+      if (own === null) continue;
+      const alone = own.to - own.from === 1 && endsWeak && words[piece.to - 1]?.leadsOn === true;
+      if (last !== undefined && piece.link === 'joined' && own.from === piece.from && last.to === own.from) {
+        last.to = own.to;
+        last.weak = false;
+      } else {
+        result.push({ ...own });
+        waiting = alone || own.to === piece.to ? (result.at(-1) ?? null) : null;
+        continue;
+      }
+    } else if (
+      waiting !== null &&
+      waiting === last &&
+      (piece.link === 'joined' || (piece.link === 'of' && words[waiting.to]?.weak === true))
+    ) {
+      result.pop();
+      result.push({ ...piece, from: waiting.from, link: waiting.link, weak: false });
+    } else result.push({ ...piece });
+    waiting = null;
+  }
+  return result;
+}
+
+/** A piece without the words at its ends that say nothing; null when no others are in it. */
+function telling(piece: Piece, words: readonly ClauseWord[]): Piece | null {
+  let { from, to } = piece;
+  while (from < to && words[from]?.weak === true) from += 1;
+  while (to > from && words[to - 1]?.weak === true) to -= 1;
+  return from === to ? null : { ...piece, from, to };
+}
+
+/** “night or rotating shifts” says “night shifts” too. */
+function distributed(index: LookupIndex, pieces: readonly Piece[], words: readonly ClauseWord[]): Piece[] {
+  return pieces.map((piece, i) => {
+    const next = pieces[i + 1];
+    if (piece.headings.length > 0 || next === undefined || next.to - next.from < 2) return piece;
+    if (next.link !== 'or' && next.link !== 'and') return piece;
+    const whole = [...words.slice(piece.from, piece.to), ...words.slice(next.to - 1, next.to)];
+    const headings = ofSameWords(
+      index,
+      whole.map(({ word }) => senseOf(word)),
+    );
+    return { ...piece, headings: headings.slice(0, 1).flatMap((place) => headingAt(index, place, whole)) };
+  });
+}
+
+/** What names nothing may be a name misspelt, or said in other words. */
+function guessed(
+  index: LookupIndex,
+  pieces: readonly Piece[],
+  words: readonly ClauseWord[],
+  text: string,
+): Piece[] {
+  let left = MOST_GUESSES;
+  return pieces.map((piece) => {
+    if (piece.headings.length > 0 || left === 0) return piece;
+    left -= 1;
+    const typed = text.slice(words[piece.from]?.start, words[piece.to - 1]?.end);
+    const [hit] = lookUp(index, typed, 1);
+    if (hit === undefined || hit.score < SURE_ENOUGH || hit.reason === 'words of the scope note')
+      return piece;
+    return {
+      ...piece,
+      headings: [{ label: hit.heading.label, matched: hit.matched, reason: hit.reason }],
+    };
+  });
+}
+
+function joinedAlternatives(
+  index: LookupIndex,
+  pieces: readonly Piece[],
+  words: readonly ClauseWord[],
+): Piece[] {
+  const result: Piece[] = [];
+  for (const piece of pieces) {
+    const last = result.at(-1);
+    const untouched =
+      last !== undefined && words.slice(last.to, piece.from).every(({ weak, link }) => weak && link !== 'apart');
+    const alternative =
+      last !== undefined &&
+      untouched &&
+      (piece.link === 'or' || (piece.link === 'and' && standTogether(index, last.headings, piece.headings)));
+    if (!alternative) {
+      result.push({ ...piece });
+      continue;
+    }
+    const headings = [
+      ...last.headings,
+      ...piece.headings.filter(({ label }) => !last.headings.some((each) => each.label === label)),
+    ];
+    const weak = last.weak && piece.weak;
+    result[result.length - 1] = {
+      ...last,
+      to: piece.to,
+      headings,
+      named: [...(last.named.length > 0 ? last.named : rangeOf(last)), ...(piece.named.length > 0 ? piece.named : rangeOf(piece))],
+      weak,
+    };
+  }
+  return result;
+}
+
+function rangeOf({ from, to }: Piece): Piece['named'] {
+  return [[from, to]];
+}
+
+/** Whether headings are one below the other, or have one directly above in common. */
+function standTogether(
+  { tree }: LookupIndex,
+  ones: readonly ProposedHeading[],
+  others: readonly ProposedHeading[],
+): boolean {
+  const of = ({ label }: ProposedHeading): Heading | undefined =>
+    tree.vocabulary.headings.find((heading) => heading.label === label);
+  return ones.some((one) =>
+    others.some((other) => {
+      const [a, b] = [of(one), of(other)];
+      if (a === undefined || b === undefined) return false;
+      const tops = (each: Heading) => each.broader;
+      return (
+        a.broader.includes(b.label) ||
+        b.broader.includes(a.label) ||
+        tops(a).some((above) => tops(b).includes(above) && isNarrow(tree, above))
+      );
+    }),
+  );
+}
+
+/** Whether a heading is below another: the tops of a tree hold too much in common to say anything. */
+function isNarrow(tree: LookupIndex['tree'], label: string): boolean {
+  return (tree.vocabulary.headings.find((heading) => heading.label === label)?.broader.length ?? 0) > 0;
+}
+
+function withoutRepeats(pieces: readonly Piece[]): Piece[] {
+  const seen = new Set<string>();
+  return pieces.filter(({ headings }) => {
+    const labels = headings.map(({ label }) => label);
+    if (labels.length > 0 && labels.every((label) => seen.has(label))) return false;
+    labels.forEach((label) => seen.add(label));
+    return true;
+  });
+}
+
+function conceptOf(
+  index: LookupIndex,
+  piece: Piece,
+  words: readonly ClauseWord[],
+  text: string,
+): ProposedConcept {
+  const slice = (from: number, to: number) => text.slice(words[from]?.start ?? 0, words[to - 1]?.end ?? 0);
+  const { from, to, headings } = piece;
+  const own = piece.named.length > 1 ? piece.named : [...piece.named, ...rangeOf(piece)];
+  const written = own.map(([start, end]) => slice(start, end));
+  return {
+    text: slice(from, to),
+    from: words[from]?.start ?? 0,
+    to: words[to - 1]?.end ?? 0,
+    role: words[from]?.role ?? null,
+    headings,
+    words: proposedWords(index.tree, written, headings.map(({ label }) => label)),
+  };
+}
