@@ -62,8 +62,12 @@ export function clausesBench(): Measurement[] {
       wantedInAll += wanted.length;
       if (met === wanted.length && met === concepts.length) right += 1;
       else if (show !== undefined && (show === 'all' || !unseen)) {
-        const told = concepts.map((each) => `${each.text} [${each.headings.map(({ label }) => label).join(', ')}]`);
-        console.log(`${text}\n   wanted ${wanted.map((each) => each.join('/')).join('; ')}\n   got    ${told.join('; ')}`);
+        const told = concepts.map(
+          (each) => `${each.text} [${each.headings.map(({ label }) => label).join(', ')}]`,
+        );
+        console.log(
+          `${text}\n   wanted ${wanted.map((each) => each.join('/')).join('; ')}\n   got    ${told.join('; ')}`,
+        );
       }
     }
     const which = unseen ? 'unseen' : 'seen';
@@ -74,7 +78,10 @@ export function clausesBench(): Measurement[] {
     ];
   });
   const times = clauses.map(({ text }) => timed(() => takeApart(index, text)));
-  const paragraph = clauses.map(({ text }) => text).join('. ').slice(0, 2000);
+  const paragraph = clauses
+    .map(({ text }) => text)
+    .join('. ')
+    .slice(0, 2000);
   takeApart(index, paragraph);
   const long = Array.from({ length: 10 }, () => timed(() => takeApart(index, paragraph)));
   return [

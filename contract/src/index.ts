@@ -5,6 +5,7 @@ export * from './people.js';
 export * from './personHeader.js';
 export * from './problems.js';
 export * from './reviews.js';
+export * from './concepts.js';
 export * from './records.js';
 export * from './runs.js';
 export * from './vocabularies.js';

@@ -45,6 +45,18 @@ export interface KeptReviewLane extends KeptLane {
   terms: ReviewTerm[];
 }
 
+/** Headings and words of a review that are kept for later and belong to no lane yet. */
+export interface ShelfItem {
+  id: string;
+  name: string;
+  contents: TermContent[];
+  origin: TermOrigin;
+  /** where it came from, in words; may be empty */
+  source: string;
+  /** raised by every change; sent back as If-Match */
+  version: number;
+}
+
 export interface Review {
   id: string;
   title: string;
@@ -53,6 +65,8 @@ export interface Review {
   elements: ReviewElement[];
   /** in the order of their elements and then their own; further concepts last */
   lanes: KeptReviewLane[];
+  /** kept for later, the earliest first */
+  shelf: ShelfItem[];
 }
 
 export interface NewReview {
@@ -187,7 +201,7 @@ const wordsContent = Joi.object({
   near: Joi.number().integer().min(1).max(MAX_NEAR_DISTANCE).allow(null).required(),
 });
 
-const termContent = Joi.alternatives().conditional(Joi.object({ kind: 'heading' }).unknown(), {
+export const termContent = Joi.alternatives().conditional(Joi.object({ kind: 'heading' }).unknown(), {
   then: headingContent,
   otherwise: wordsContent,
 });
@@ -210,9 +224,9 @@ export const termChangeSchema = Joi.object<TermChange>({
 }).min(1);
 
 /** As many terms as one lane may hold. */
-const MOST_TERMS = 2000;
+export const MOST_TERMS = 2000;
 const termIds = Joi.array().items(Joi.string()).max(MOST_TERMS).unique();
-const laneName = Joi.string().allow('').trim().max(300).messages({
+export const laneName = Joi.string().allow('').trim().max(300).messages({
   'string.max': 'A lane’s name has at most 300 characters.',
 });
 
@@ -310,6 +324,18 @@ const laneDocument = Joi.object({
     .required(),
 });
 
+/** Items on a shelf. */
+export const MOST_ON_SHELF = 300;
+
+export const shelfDocument = Joi.object({
+  name: Joi.string().trim().min(1).max(300).required(),
+  contents: Joi.array().items(termContent).min(1).max(50).required(),
+  origin: Joi.string()
+    .valid(...TERM_ORIGINS)
+    .required(),
+  source: Joi.string().allow('').max(500).required(),
+});
+
 /** Lanes as they are exported and read back. */
 export const lanesSchema = Joi.object<LanesDocument>({
   form: Joi.string()
@@ -321,6 +347,7 @@ export const lanesSchema = Joi.object<LanesDocument>({
     }),
   title: Joi.string().allow('').max(300).required(),
   lanes: Joi.array().items(laneDocument).max(50).required(),
+  shelf: Joi.array().items(shelfDocument).max(MOST_ON_SHELF),
 });
 
 /** What came of reading lanes. */

@@ -216,7 +216,8 @@ function joinedAlternatives(
   for (const piece of pieces) {
     const last = result.at(-1);
     const untouched =
-      last !== undefined && words.slice(last.to, piece.from).every(({ weak, link }) => weak && link !== 'apart');
+      last !== undefined &&
+      words.slice(last.to, piece.from).every(({ weak, link }) => weak && link !== 'apart');
     const alternative =
       last !== undefined &&
       untouched &&
@@ -234,7 +235,10 @@ function joinedAlternatives(
       ...last,
       to: piece.to,
       headings,
-      named: [...(last.named.length > 0 ? last.named : rangeOf(last)), ...(piece.named.length > 0 ? piece.named : rangeOf(piece))],
+      named: [
+        ...(last.named.length > 0 ? last.named : rangeOf(last)),
+        ...(piece.named.length > 0 ? piece.named : rangeOf(piece)),
+      ],
       weak,
     };
   }
@@ -298,6 +302,10 @@ function conceptOf(
     to: words[to - 1]?.end ?? 0,
     role: words[from]?.role ?? null,
     headings,
-    words: proposedWords(index.tree, written, headings.map(({ label }) => label)),
+    words: proposedWords(
+      index.tree,
+      written,
+      headings.map(({ label }) => label),
+    ),
   };
 }

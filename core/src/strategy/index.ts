@@ -32,7 +32,7 @@ export {
   lanesToDocument,
   lanesToMarkdown,
 } from './laneExport.js';
-export type { LaneDocument, LanesDocument, NamedLane } from './laneExport.js';
+export type { LaneDocument, LanesDocument, NamedLane, ShelfDocument } from './laneExport.js';
 export { sameTerm } from './sameTerm.js';
 export type { JoinedLane } from './compile.js';
 export { TERM_ORIGINS } from './model.js';

@@ -13,6 +13,17 @@ export interface LanesDocument {
   form: typeof LANES_FORM | typeof EARLIER_LANES_FORM;
   title: string;
   lanes: LaneDocument[];
+  /** what is kept for later; absent in files of earlier releases */
+  shelf?: ShelfDocument[];
+}
+
+/** Headings and words that belong to no lane yet. */
+export interface ShelfDocument {
+  name: string;
+  contents: TermContent[];
+  origin: TermOrigin;
+  /** where it came from, in words */
+  source: string;
 }
 
 export interface LaneDocument {
@@ -28,7 +39,11 @@ export interface NamedLane extends Lane {
   element: string | null;
 }
 
-export function lanesToDocument(title: string, lanes: readonly NamedLane[]): LanesDocument {
+export function lanesToDocument(
+  title: string,
+  lanes: readonly NamedLane[],
+  shelf: readonly ShelfDocument[] = [],
+): LanesDocument {
   return {
     form: LANES_FORM,
     title,
@@ -38,6 +53,7 @@ export function lanesToDocument(title: string, lanes: readonly NamedLane[]): Lan
       leftOut,
       terms: terms.map(({ content, origin, heldBack }) => ({ content, origin, heldBack })),
     })),
+    shelf: shelf.map(({ name, contents, origin, source }) => ({ name, contents, origin, source })),
   };
 }
 
@@ -76,7 +92,11 @@ function joinedWith(leftOut: boolean): string {
 }
 
 /** A table a lane, to be read as it is. */
-export function lanesToMarkdown(title: string, lanes: readonly NamedLane[]): string {
+export function lanesToMarkdown(
+  title: string,
+  lanes: readonly NamedLane[],
+  shelf: readonly ShelfDocument[] = [],
+): string {
   const parts = [`# Concepts: ${markdownText(title)}`, ''];
   for (const { name, element, leftOut, terms } of lanes) {
     const tile = element === null ? '' : `${markdownText(element)}: `;
@@ -93,6 +113,14 @@ export function lanesToMarkdown(title: string, lanes: readonly NamedLane[]): str
       }
       parts.push('');
     }
+  }
+  if (shelf.length > 0) {
+    parts.push('## Shelf', '', 'Kept for later, and not searched.', '');
+    for (const { name, contents } of shelf) {
+      const terms = contents.map((content) => describeTerm(content).text).join('; ');
+      parts.push(`- ${markdownText(name)}${terms === name ? '' : `: ${markdownText(terms)}`}`);
+    }
+    parts.push('');
   }
   return parts.join('\n');
 }

@@ -35,6 +35,8 @@ import { LanesController } from '../reviews/lanesController.js';
 import { ReviewsController } from '../reviews/reviewsController.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LanesService } from '../reviews/lanesService.js';
+import { ShelfController } from '../reviews/shelfController.js';
+import { ShelfService } from '../reviews/shelfService.js';
 import { TermsService } from '../reviews/termsService.js';
 import { LedgerService } from '../runs/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
@@ -105,6 +107,7 @@ class ApplicationModule {
       controllers: [
         PeopleController,
         LanesController,
+        ShelfController,
         ReviewsController,
         VocabulariesController,
         CrosswalkController,
@@ -131,6 +134,7 @@ class ApplicationModule {
         ReviewsService,
         TermsService,
         LanesService,
+        ShelfService,
         VocabulariesService,
         CrosswalkService,
         LineTextsService,

@@ -43,7 +43,7 @@ export class LanesController {
   @Header('Content-Disposition', 'attachment; filename="lanes.json"')
   async json(@Param('id') id: string): Promise<LanesDocument> {
     const review = await this.reviews.get(id);
-    return lanesToDocument(review.title, namedLanes(review));
+    return lanesToDocument(review.title, namedLanes(review), review.shelf);
   }
 
   @Get('reviews/:id/lanes.csv')
@@ -60,7 +60,7 @@ export class LanesController {
   @Header('Content-Disposition', 'attachment; filename="lanes.md"')
   async markdown(@Param('id') id: string): Promise<string> {
     const review = await this.reviews.get(id);
-    return lanesToMarkdown(review.title, namedLanes(review));
+    return lanesToMarkdown(review.title, namedLanes(review), review.shelf);
   }
 
   @Post('reviews/:id/lanes.json')

@@ -13,7 +13,7 @@ import { In, IsNull, type EntityManager } from 'typeorm';
 import { badInput, changedMeanwhile, conflict, notFound } from '../application/problem.js';
 import { ElementRow, LaneRow, TermRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
-import { addLane, laneOf, lanesInOrder, ReviewsService } from './reviewsService.js';
+import { addLane, expectRoom, laneOf, lanesInOrder, ReviewsService } from './reviewsService.js';
 import { newTerm, nextTermPosition, noteStep } from './termSteps.js';
 
 /** Beginning, splitting, joining, naming, moving and ending lanes. Terms and their histories are never lost by it. */
@@ -33,6 +33,7 @@ export class LanesService {
     return this.store.write(async (manager) => {
       await this.reviews.expect(reviewId, manager);
       await expectElement(manager, reviewId, elementId);
+      await expectRoom(manager, reviewId);
       const source = take?.laneId ?? copyOf;
       const from = source === undefined ? null : await expectLane(manager, source, reviewId);
       const lane = await addLane(manager, { reviewId, elementId, name, leftOut: from?.leftOut ?? false });
@@ -114,6 +115,7 @@ export class LanesService {
       const lane = await manager.findOneBy(LaneRow, { id });
       if (lane === null) throw notFound('This lane');
       if (lane.removedAt === null) throw conflict('This lane is there already.', 'Nothing was changed.');
+      await expectRoom(manager, lane.reviewId);
       await manager.update(LaneRow, { id }, { removedAt: null, version: lane.version + 1 });
       const lanes = await manager.findBy(LaneRow, { reviewId: lane.reviewId });
       const laneIds = In(lanes.map((each) => each.id));
@@ -150,13 +152,13 @@ async function shownLane(manager: EntityManager, lane: LaneRow): Promise<KeptRev
 }
 
 /** @throws ProblemException where there is no such lane, in this review */
-async function expectLane(manager: EntityManager, id: string, reviewId?: string): Promise<LaneRow> {
+export async function expectLane(manager: EntityManager, id: string, reviewId?: string): Promise<LaneRow> {
   const lane = await manager.findOneBy(LaneRow, { id, removedAt: IsNull() });
   if (lane === null || (reviewId !== undefined && lane.reviewId !== reviewId)) throw notFound('This lane');
   return lane;
 }
 
-async function expectElement(
+export async function expectElement(
   manager: EntityManager,
   reviewId: string,
   elementId: string | null,
@@ -249,7 +251,7 @@ async function keepOneLane(
 }
 
 /** A lane that comes to an element whose only other lanes are empty and nameless takes their place, and is searched. */
-async function takePlace(manager: EntityManager, id: string, elementId: string | null): Promise<void> {
+export async function takePlace(manager: EntityManager, id: string, elementId: string | null): Promise<void> {
   if (elementId === null) return;
   const lanes = await manager.findBy(LaneRow, { elementId, removedAt: IsNull() });
   const others = lanes.filter((lane) => lane.id !== id).map((lane) => lane.id);

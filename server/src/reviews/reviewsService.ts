@@ -12,23 +12,33 @@ import {
   type TermContent,
   type TermOrigin,
 } from '@even-lantern/core';
-import type {
-  ElementChange,
-  KeptReviewLane,
-  NewReview,
-  Person,
-  Review,
-  ReviewChange,
-  ReviewElement,
-  ReviewSummary,
-  ReviewTerm,
-  Wording,
+import {
+  MOST_LANES,
+  type ElementChange,
+  type KeptReviewLane,
+  type NewReview,
+  type Person,
+  type Review,
+  type ReviewChange,
+  type ReviewElement,
+  type ReviewSummary,
+  type ReviewTerm,
+  type ShelfItem,
+  type Wording,
 } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
-import { notFound } from '../application/problem.js';
+import { conflict, notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, LaneRow, RecordCountRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
+import {
+  ElementRow,
+  LaneRow,
+  RecordCountRow,
+  ReviewRow,
+  ShelfItemRow,
+  TermRow,
+  WordingRow,
+} from '../store/entities.js';
 import { Store } from '../store/store.js';
 
 const FIRST_FRAMEWORK = 'pico';
@@ -65,6 +75,8 @@ export class ReviewsService {
         framework: FIRST_FRAMEWORK,
         createdAt: new Date().toISOString(),
         createdBy: person.id,
+        putAwayAt: null,
+        deletedAt: null,
         version: 1,
       };
       await manager.insert(ReviewRow, review);
@@ -76,7 +88,7 @@ export class ReviewsService {
 
   /** @throws ProblemException where there is no such review */
   async expect(id: string, manager = this.store.read): Promise<ReviewRow> {
-    const review = await manager.findOneBy(ReviewRow, { id });
+    const review = await manager.findOneBy(ReviewRow, { id, deletedAt: IsNull() });
     if (review === null) throw notFound('This review');
     return review;
   }
@@ -102,6 +114,7 @@ export class ReviewsService {
           terms.filter((term) => term.laneId === lane.id),
         ),
       ),
+      shelf: (await itemsOnShelf(manager, id)).map(shelfItemOf),
     };
   }
 
@@ -208,6 +221,18 @@ export async function addLane(
   return lane;
 }
 
+/** @throws ProblemException when a review has as many lanes as it may */
+export async function expectRoom(manager: EntityManager, reviewId: string): Promise<void> {
+  const filled = await manager.countBy(LaneRow, { reviewId, removedAt: IsNull(), elementId: IsNull() });
+  const inAll = await manager.countBy(LaneRow, { reviewId, removedAt: IsNull() });
+  // Each element has a lane from the first, which need not be used.
+  if (filled < MOST_LANES && inAll < MOST_LANES + ELEMENT_KEYS.length) return;
+  throw conflict(
+    `A review has at most ${MOST_LANES} lanes.`,
+    'Nothing was changed. Join lanes, or put what is not searched on the shelf.',
+  );
+}
+
 export function lanesInOrder(manager: EntityManager, reviewId: string): Promise<LaneRow[]> {
   return manager.find(LaneRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
 }
@@ -215,7 +240,7 @@ export function lanesInOrder(manager: EntityManager, reviewId: string): Promise<
 /** Writing that goes on within this time of the last is one wording. */
 const ONE_WORDING_MS = 60_000;
 
-async function keepWording(
+export async function keepWording(
   manager: EntityManager,
   elementId: string,
   text: string,
@@ -239,6 +264,23 @@ async function keepWording(
 function elementOf(row: ElementRow): ReviewElement {
   const { id, key, text, note, searched, version } = row;
   return { id, key: key as ElementKey, text, note, searched, version };
+}
+
+/** What is on the shelf of a review, the earliest first. */
+export function itemsOnShelf(manager: EntityManager, reviewId: string): Promise<ShelfItemRow[]> {
+  return manager.find(ShelfItemRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
+}
+
+export function shelfItemOf(row: ShelfItemRow): ShelfItem {
+  const { id, name, contents, origin, source, version } = row;
+  return {
+    id,
+    name,
+    contents: JSON.parse(contents) as TermContent[],
+    origin: origin as TermOrigin,
+    source,
+    version,
+  };
 }
 
 export function laneOf(row: LaneRow, terms: readonly TermRow[]): KeptReviewLane {

@@ -15,8 +15,9 @@ import { conflict, notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
 import { ElementRow, LaneEventRow, LaneRow, ReviewRow, TermRow } from '../store/entities.js';
-import { addElement, addLane, lanesInOrder, termOf } from './reviewsService.js';
+import { addElement, addLane, expectRoom, lanesInOrder, termOf } from './reviewsService.js';
 import { newTerm, nextTermPosition, note, type Step } from './termSteps.js';
+import { putOnShelf } from './shelfRows.js';
 import { Store } from '../store/store.js';
 
 /** The terms of lanes, and the history of what was done to them. */
@@ -78,6 +79,11 @@ export class TermsService {
           await newTerm(manager, laneId, { content: JSON.stringify(content), origin, heldBack }, person);
           added += 1;
         }
+      }
+      const { shelf = [] } = document;
+      for (const item of shelf) {
+        if (await putOnShelf(manager, reviewId, item, person)) added += item.contents.length;
+        else present += item.contents.length;
       }
       return { added, present };
     });
@@ -199,6 +205,7 @@ async function laneForDocument(
     await manager.update(LaneRow, { id: only.id }, { name, leftOut, version: only.version + 1 });
     return only.id;
   }
+  await expectRoom(manager, reviewId);
   return (await addLane(manager, { reviewId, elementId: element?.id ?? null, name, leftOut })).id;
 }
 

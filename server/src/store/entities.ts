@@ -15,6 +15,10 @@ export class ReviewRow {
   @Column('varchar') framework: string;
   @Column('varchar') createdAt: string;
   @Column('varchar') createdBy: string;
+  /** put away, out of sight of those at work */
+  @Column('varchar', { nullable: true }) putAwayAt: string | null;
+  /** deleted; what it holds goes bit by bit, and the row at last */
+  @Column('varchar', { nullable: true }) deletedAt: string | null;
   @VersionColumn() version: number;
 }
 
@@ -43,6 +47,25 @@ export class LaneRow {
   /** ended, but kept with its terms */
   @Column('varchar', { nullable: true }) removedAt: string | null;
   /** raised by whoever changes the lane, not by its terms */
+  @Column('integer') version: number;
+}
+
+/** Terms kept for later, which belong to no lane yet. */
+@Entity({ name: 'shelf_item' })
+export class ShelfItemRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order within the review, from 1 */
+  @Column('integer') position: number;
+  @Column('text') name: string;
+  /** the contents of its terms, as JSON */
+  @Column('text') contents: string;
+  @Column('varchar') origin: string;
+  @Column('text') source: string;
+  @Column('varchar') createdAt: string;
+  @Column('varchar') createdBy: string;
+  /** taken off or into a lane, but kept */
+  @Column('varchar', { nullable: true }) removedAt: string | null;
   @Column('integer') version: number;
 }
 
@@ -309,6 +332,7 @@ export const ENTITIES = [
   ReviewRow,
   ElementRow,
   LaneRow,
+  ShelfItemRow,
   WordingRow,
   TermRow,
   LaneEventRow,

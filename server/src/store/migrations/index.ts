@@ -12,6 +12,7 @@ import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 import { RecordLists1800000000002 } from './recordLists.js';
 import { RunStates1800000000001 } from './runStates.js';
+import { Shelf1800000000007 } from './shelf.js';
 import { UniquePositions1800000000003 } from './uniquePositions.js';
 
 export const MIGRATIONS = [
@@ -29,4 +30,5 @@ export const MIGRATIONS = [
   GivenRecords1800000000004,
   ImportedHeadings1800000000005,
   Lanes1800000000006,
+  Shelf1800000000007,
 ];
