@@ -1,4 +1,5 @@
 /** The words of a sentence that may name concepts, with what joins each to the one before. */
+import type { Role } from '../question/index.js';
 import { forEachWord } from '../text/index.js';
 import { isEmptyWord } from '../vocabulary/index.js';
 
@@ -7,9 +8,6 @@ import { isEmptyWord } from '../vocabulary/index.js';
  * that parts concepts.
  */
 export type Link = 'joined' | 'of' | 'or' | 'and' | 'apart';
-
-/** What a part of a sentence says about what comes next: the part of a question that it begins. */
-export type Role = 'population' | 'intervention' | 'comparison' | 'outcome' | 'time' | 'setting';
 
 export interface ClauseWord {
   word: string;
@@ -22,6 +20,7 @@ export interface ClauseWord {
   leadsOn: boolean;
   /** says nothing by itself: *effect*, *usual*, *people* */
   weak: boolean;
+  /** the part of a question that it seems to belong to */
   role: Role | null;
 }
 
@@ -43,7 +42,7 @@ const WEAK = setOf(
     'say says view know known find finding findings result results outcome outcomes intervention interventions ' +
     'programme programmes program programs strategy strategies approach approaches method methods technique ' +
     'techniques secondary primary first second third one two three four five six seven eight nine ten week weeks ' +
-    'month months year years day days hour hours minute minutes based level levels amount rate rates risk risks ' +
+    'month months year years day days hour hours evening evenings morning mornings minute minutes based level levels amount rate rates risk risks ' +
     'safe safety possible who work works working want wants ' +
     'want look looking learn background aim aims objective conclusion conclusions setting settings',
 );
@@ -68,6 +67,8 @@ export function clauseWords(text: string): ClauseWord[] {
   let role: Role | null = null;
   let between: Link = 'joined';
   let end = 0;
+  /** the place of the first word after a *for* */
+  let forOutcome: number | null = null;
   const loosen = (link: Link) => {
     if (RANK[link] > RANK[between]) between = link;
   };
@@ -80,6 +81,7 @@ export function clauseWords(text: string): ClauseWord[] {
     if (between === 'apart' && role === 'comparison' && /[,.;]/.test(gap)) role = null;
     end = wordEnd;
     role = roleAfter(word, role, words);
+    if (word === 'for' && words.some(({ weak }) => !weak)) forOutcome ??= words.length;
     if (word === 'or') between = 'or';
     else if (word === 'and') loosen('and');
     else if (OF.has(word)) {
@@ -95,7 +97,11 @@ export function clauseWords(text: string): ClauseWord[] {
     }
     if (WEAK.has(word)) loosen('apart');
   });
-  return words;
+  // “massage for pain”: what is done stands before what it is for.
+  const aim = forOutcome;
+  return words.map((each, i) =>
+    aim !== null && i < aim && each.role === null ? { ...each, role: 'intervention' } : each,
+  );
 }
 
 const RANK: Readonly<Record<Link, number>> = { joined: 0, of: 1, and: 2, or: 2, apart: 3 };

@@ -1,5 +1,5 @@
 /** Where the words of a text name headings. */
-import { joinedKey, lookupWords, senseOf, type LookupIndex } from '../vocabulary/index.js';
+import { joinedKey, lookupWords, senseOf, type LookupIndex, type Name } from '../vocabulary/index.js';
 import type { ClauseWord } from './clauseWords.js';
 
 /** Words that name headings, by one of their names. */
@@ -7,8 +7,8 @@ export interface NameInText {
   /** half-open range of places among the words */
   from: number;
   to: number;
-  /** places of the headings in the vocabulary; those of which it is the label come first */
-  headings: number[];
+  /** one for each heading that has the name; those of which it is the label come first */
+  names: Name[];
   /** whether the words stand as the name has them */
   exact: boolean;
 }
@@ -31,15 +31,15 @@ export function namesInText(index: LookupIndex, text: string, words: readonly Cl
       together &&= to === from + 1 || word.link === 'joined' || word.link === 'of';
       folded.push(senseOf(word.word));
       const exact = asWritten(index, text.slice(words[from]?.start, word.end));
-      const headings = exact.length > 0 ? exact : together ? ofSameWords(index, folded) : [];
-      if (headings.length > 0) found.push({ from, to, headings, exact: exact.length > 0 });
+      const names = exact.length > 0 ? exact : together ? ofSameWords(index, folded) : [];
+      if (names.length > 0) found.push({ from, to, names, exact: exact.length > 0 });
     }
   }
   return found;
 }
 
-/** Headings that have a name of just these words, in any order. */
-export function ofSameWords(index: LookupIndex, folded: readonly string[]): number[] {
+/** Names of just these words, in any order; one for each heading. */
+export function ofSameWords(index: LookupIndex, folded: readonly string[]): Name[] {
   const wanted = new Set(folded);
   let rarest: readonly number[] | null = null;
   for (const word of wanted) {
@@ -47,7 +47,7 @@ export function ofSameWords(index: LookupIndex, folded: readonly string[]): numb
     if (rarest === null || names.length < rarest.length) rarest = names;
   }
   if (rarest === null || rarest.length > MOST_NAMES) return [];
-  return headingsOf(
+  return oneOfEach(
     index,
     rarest.filter((number) => {
       const own = index.names[number]?.folded ?? [];
@@ -56,12 +56,12 @@ export function ofSameWords(index: LookupIndex, folded: readonly string[]): numb
   );
 }
 
-function asWritten(index: LookupIndex, text: string): number[] {
-  return headingsOf(index, [index.joined.get(joinedKey(lookupWords(text))) ?? []].flat());
+function asWritten(index: LookupIndex, text: string): Name[] {
+  return oneOfEach(index, [index.joined.get(joinedKey(lookupWords(text))) ?? []].flat());
 }
 
-function headingsOf(index: LookupIndex, names: readonly number[]): number[] {
-  const found = names.flatMap((number) => index.names[number] ?? []);
-  const labels = found.filter(({ isLabel }) => isLabel);
-  return [...new Set([...labels, ...found].map(({ heading }) => heading))];
+function oneOfEach(index: LookupIndex, numbers: readonly number[]): Name[] {
+  const found = numbers.flatMap((number) => index.names[number] ?? []);
+  const labelsFirst = [...found.filter(({ isLabel }) => isLabel), ...found.filter(({ isLabel }) => !isLabel)];
+  return [...new Map([...labelsFirst].reverse().map((name) => [name.heading, name])).values()].reverse();
 }

@@ -1,8 +1,17 @@
 /** Free text for a concept: how the text says it, and other names of its headings. */
 import { MIN_LETTERS_BEFORE_ANY_ENDING } from '../query/index.js';
-import { contentWords, headingByLabel, lookupWords, type VocabularyTree } from '../vocabulary/index.js';
+import {
+  contentWords,
+  headingByLabel,
+  isEmptyWord,
+  lookupWords,
+  type VocabularyTree,
+} from '../vocabulary/index.js';
 
-const MOST_WORDS = 5;
+/** Plurals that end in no `s`. */
+const IRREGULAR = new Set(['people', 'men', 'women', 'children', 'feet', 'teeth', 'staff']);
+
+const MOST_WORDS = 4;
 /** Nobody writes longer phrases twice. */
 const LONGEST_PHRASE = 3;
 
@@ -27,6 +36,7 @@ export function proposedWords(
   for (const [i, text] of [...written, ...inTurn].entries()) {
     const words = lookupWords(text);
     const fromText = i < written.length;
+    if (fromText && i > 0 && words.length > LONGEST_PHRASE) continue;
     if (words.length === 0 || (!fromText && (words.length > LONGEST_PHRASE || tooPlain(words)))) continue;
     const phrase = cut(words);
     if (chosen.some((each) => holds(phrase, each))) continue;
@@ -38,15 +48,18 @@ export function proposedWords(
     .map((phrase) => (phrase.length > 1 ? `"${phrase.join(' ')}"` : (phrase[0] ?? '')));
 }
 
-/** Abbreviations mean too many things to be proposed. */
+/** Abbreviations mean too many things to be proposed, and nobody searches for “the aged” or “being operated on”. */
 function tooPlain(words: readonly string[]): boolean {
   const meant = contentWords(words);
+  const [first = '', last = ''] = [words[0], words.at(-1)];
+  if (isEmptyWord(first) || isEmptyWord(last)) return true;
   return meant.length === 1 && (meant[0] ?? '').length < 4;
 }
 
 /** With any ending where there may be a plural; words alone only where they are one, since `pain*` is not pain. */
 function cut(words: readonly string[]): string[] {
   const last = words.at(-1) ?? '';
+  if (IRREGULAR.has(last)) return [...words];
   const stem = last.replace(/(?<=[^su])s$/, '');
   const isPlural = stem !== last && !/(?:is|ics)$/.test(last);
   if (stem.length < MIN_LETTERS_BEFORE_ANY_ENDING || (words.length === 1 && !isPlural)) return [...words];
@@ -59,7 +72,7 @@ function holds(phrase: readonly string[], other: readonly string[]): boolean {
     other.every((word, i) => {
       const own = phrase[at + i];
       if (own === undefined) return false;
-      return word.endsWith('*') ? own.replace('*', '').startsWith(word.slice(0, -1)) : own === word;
+      return word.endsWith('*') ? own.startsWith(word.slice(0, -1)) : own.replace('*', '') === word;
     }),
   );
 }

@@ -4,8 +4,16 @@
  * that stand together in the tree) are one concept; everything else is a concept of its own, since concepts are joined
  * with AND.
  */
-import { lookUp, senseOf, type Heading, type LookupIndex, type LookupReason } from '../vocabulary/index.js';
-import { clauseWords, type ClauseWord, type Link, type Role } from './clauseWords.js';
+import type { Role } from '../question/index.js';
+import {
+  lookUp,
+  senseOf,
+  type Heading,
+  type LookupIndex,
+  type LookupReason,
+  type Name,
+} from '../vocabulary/index.js';
+import { clauseWords, type ClauseWord, type Link } from './clauseWords.js';
 import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
 import { proposedWords } from './proposedWords.js';
 
@@ -49,8 +57,8 @@ interface Piece {
   to: number;
   link: Link;
   headings: ProposedHeading[];
-  /** places of the words that a name of its headings holds */
-  named: [from: number, to: number][];
+  /** how the text says it, where that is not all of its words */
+  written: string[];
   weak: boolean;
 }
 
@@ -99,19 +107,19 @@ function piecesOf(index: LookupIndex, words: readonly ClauseWord[], names: reado
       while (at < until && words[at]?.link === 'joined') at += 1;
       const link = words[from]?.link ?? 'apart';
       const weak = words.slice(from, at).every((word) => word.weak);
-      pieces.push({ from, to: at, link, headings: [], named: [], weak });
+      pieces.push({ from, to: at, link, headings: [], written: [], weak });
     }
   };
-  for (const { from, to, headings } of names) {
+  for (const { from, to, names: own } of names) {
     addRest(from);
     const weak = words.slice(from, to).every((word) => word.weak);
-    const proposed = headings.slice(0, 2).flatMap((place) => headingAt(index, place, words.slice(from, to)));
+    const proposed = own.slice(0, 2).flatMap((name) => headingOf(index, name));
     pieces.push({
       from,
       to,
       link: words[from]?.link ?? 'apart',
       headings: proposed,
-      named: [[from, to]],
+      written: [phrase(words.slice(from, to))],
       weak,
     });
     at = to;
@@ -120,14 +128,10 @@ function piecesOf(index: LookupIndex, words: readonly ClauseWord[], names: reado
   return pieces;
 }
 
-function headingAt(index: LookupIndex, place: number, words: readonly ClauseWord[]): ProposedHeading[] {
-  const heading = index.tree.vocabulary.headings[place];
-  if (heading === undefined) return [];
-  const [hit] = lookUp(index, words.map(({ word }) => word).join(' '), 8).filter(
-    (each) => each.heading === heading,
-  );
-  const { matched = heading.label, reason = 'entry term' } = hit ?? {};
-  return [{ label: heading.label, matched, reason }];
+function headingOf({ tree }: LookupIndex, { heading, text, isLabel }: Name): ProposedHeading[] {
+  const { label } = tree.vocabulary.headings[heading] ?? {};
+  if (label === undefined) return [];
+  return [{ label, matched: text, reason: isLabel ? 'same label' : 'entry term' }];
 }
 
 /** Words beside a name belong to it: “timed” in “timed bright light”. Such as say nothing are left away. */
@@ -177,11 +181,15 @@ function distributed(index: LookupIndex, pieces: readonly Piece[], words: readon
     if (piece.headings.length > 0 || next === undefined || next.to - next.from < 2) return piece;
     if (next.link !== 'or' && next.link !== 'and') return piece;
     const whole = [...words.slice(piece.from, piece.to), ...words.slice(next.to - 1, next.to)];
-    const headings = ofSameWords(
+    const names = ofSameWords(
       index,
       whole.map(({ word }) => senseOf(word)),
     );
-    return { ...piece, headings: headings.slice(0, 1).flatMap((place) => headingAt(index, place, whole)) };
+    return {
+      ...piece,
+      headings: names.slice(0, 1).flatMap((name) => headingOf(index, name)),
+      written: [phrase(whole)],
+    };
   });
 }
 
@@ -235,18 +243,19 @@ function joinedAlternatives(
       ...last,
       to: piece.to,
       headings,
-      named: [
-        ...(last.named.length > 0 ? last.named : rangeOf(last)),
-        ...(piece.named.length > 0 ? piece.named : rangeOf(piece)),
-      ],
+      written: [...writtenOf(last, words), ...writtenOf(piece, words)],
       weak,
     };
   }
   return result;
 }
 
-function rangeOf({ from, to }: Piece): Piece['named'] {
-  return [[from, to]];
+function writtenOf({ written, from, to }: Piece, words: readonly ClauseWord[]): string[] {
+  return written.length > 0 ? written : [phrase(words.slice(from, to))];
+}
+
+function phrase(words: readonly ClauseWord[]): string {
+  return words.map(({ word }) => word).join(' ');
 }
 
 /** Whether headings are one below the other, or have one directly above in common. */
@@ -294,8 +303,9 @@ function conceptOf(
 ): ProposedConcept {
   const slice = (from: number, to: number) => text.slice(words[from]?.start ?? 0, words[to - 1]?.end ?? 0);
   const { from, to, headings } = piece;
-  const own = piece.named.length > 1 ? piece.named : [...piece.named, ...rangeOf(piece)];
-  const written = own.map(([start, end]) => slice(start, end));
+  const written = [...writtenOf(piece, words), slice(from, to)].filter(
+    (each, i) => i === 0 || piece.written.length < 2,
+  );
   return {
     text: slice(from, to),
     from: words[from]?.start ?? 0,

@@ -19,3 +19,5 @@ export type {
 export { recommend } from './recommend.js';
 export type { FoundWorks, Recommendation, Suitability, Advice } from './recommend.js';
 export { questionSentence } from './sentence.js';
+export { elementOfRole, ROLES } from './roles.js';
+export type { Role } from './roles.js';

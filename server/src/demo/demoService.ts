@@ -1,14 +1,13 @@
 import { Injectable, Logger } from '@nestjs/common';
-import type { TermContent } from '@even-lantern/core';
-import type { Decision } from '@even-lantern/contract';
+import type { Decision, NewConcept } from '@even-lantern/contract';
 import { PeopleService } from '../people/people.js';
 import { RecordsService } from '../records/recordsService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { TermsService } from '../reviews/termsService.js';
+import { ShelfService } from '../reviews/shelfService.js';
 import { RunsService } from '../runs/runsService.js';
 import { demoReview, emptyReviewTitle } from './demoReview.js';
 
-const NOT_WRITTEN = { text: '', note: '', searched: false, terms: [] };
+const NOT_WRITTEN = { text: '', note: '', searched: false, lanes: [] };
 
 /** Fills an empty store with the demo: one review that has been worked on, and one to try. */
 @Injectable()
@@ -18,7 +17,7 @@ export class DemoService {
   constructor(
     private readonly people: PeopleService,
     private readonly reviews: ReviewsService,
-    private readonly terms: TermsService,
+    private readonly shelf: ShelfService,
     private readonly runs: RunsService,
     private readonly records: RecordsService,
   ) {}
@@ -28,14 +27,17 @@ export class DemoService {
     const person = await this.people.add({ name: demoReview.person });
     const review = await this.reviews.create({ title: demoReview.title }, person);
     for (const element of review.elements) {
-      const { text, note, searched, terms } = demoReview.elements[element.key] ?? NOT_WRITTEN;
+      const { text, note, searched, lanes } = demoReview.elements[element.key] ?? NOT_WRITTEN;
       await this.reviews.changeElement(element.id, { text, note, searched }, element.version, person);
-      for (const content of terms as TermContent[]) {
-        const origin = content.kind === 'heading' ? 'lookup' : 'typed';
-        const laneId = review.lanes.find(({ elementId }) => elementId === element.id)?.id ?? '';
-        await this.terms.add(review.id, { laneId, content, origin }, person);
-      }
+      if (lanes.length === 0) continue;
+      const concepts = lanes.map(({ name, terms }): NewConcept => ({
+        elementId: element.id,
+        name,
+        terms: terms.map((content) => ({ content, origin: content.kind === 'heading' ? 'lookup' : 'typed' })),
+      }));
+      await this.shelf.make(review.id, { concepts, texts: [] }, person);
     }
+    for (const item of demoReview.shelf) await this.shelf.put(review.id, item, person);
     await this.reviews.create({ title: emptyReviewTitle }, person);
     try {
       const run = await this.runs.start(review.id, { database: 'corvane', timeZone: 'UTC' }, person);

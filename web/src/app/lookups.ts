@@ -9,6 +9,8 @@ import {
   type CrosswalkIndex,
   type LookupHit,
   type LookupIndex,
+  type TakenApart,
+  takeApart,
   type Proposal,
   type Settlement,
   type Vocabulary,
@@ -18,6 +20,8 @@ import {
 export interface Lookups {
   load(vocabulary: Vocabulary): void;
   lookUp(vocabulary: string, typed: string, limit: number): LookupHit[];
+  /** The concepts that each of some texts holds. */
+  takeApart(vocabulary: string, texts: string[]): TakenApart[];
   /** For each label, what may stand for it in the other vocabulary. */
   propose(vocabulary: string, labels: string[], target: string, settlements: Settlement[]): Proposal[][];
 }
@@ -46,6 +50,10 @@ export function makeLookups(): Lookups {
     lookUp(vocabulary, typed, limit) {
       const index = indexes.get(vocabulary);
       return index === undefined ? [] : lookUp(index, typed, limit);
+    },
+    takeApart(vocabulary, texts) {
+      const index = indexes.get(vocabulary);
+      return index === undefined ? [] : texts.map((text) => takeApart(index, text));
     },
     propose(vocabulary, labels, target, settlements) {
       const own = crosswalkIndex(vocabulary);

@@ -20,6 +20,8 @@ interface ChoiceMenuProps {
   className?: string;
   /** on which side of the button the list hangs */
   side?: 'left' | 'right';
+  /** whether the list opens upwards */
+  up?: boolean;
   onChoose: (id: string) => void;
 }
 
@@ -34,6 +36,7 @@ export function ChoiceMenu({
   chosen,
   className = 'btn-sm',
   side = 'left',
+  up = false,
   onChoose,
 }: ChoiceMenuProps) {
   const items = [...choices];
@@ -71,7 +74,7 @@ export function ChoiceMenu({
         {...menu.getMenuProps({ 'aria-label': label, 'aria-labelledby': undefined })}
         className={
           menu.isOpen
-            ? `rule bg-base-100 rounded-box absolute ${side === 'left' ? 'left-0' : 'right-0'} z-30 mt-1 max-h-80 w-max max-w-80 min-w-full overflow-auto border p-1 text-left text-sm shadow-lg`
+            ? `rule bg-base-100 rounded-box absolute ${side === 'left' ? 'left-0' : 'right-0'} z-30 ${up ? 'bottom-full mb-1' : 'mt-1'} max-h-80 w-max max-w-80 min-w-full overflow-auto border p-1 text-left text-sm shadow-lg`
             : 'hidden'
         }
       >

@@ -1,4 +1,4 @@
-import { elementShape } from '@even-lantern/core';
+import { counted, elementShape } from '@even-lantern/core';
 import type { ElementChange, ReviewElement } from '@even-lantern/contract';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { api, problemOf } from '../../app/api.js';
@@ -12,12 +12,21 @@ import { Wordings } from './Wordings.js';
 const SAVE_AFTER_MS = 400;
 
 /** One element: its text, its note, and whether it is searched on. Saved a moment after each edit. */
-export function ElementEditor({ element }: { element: ReviewElement }) {
+export function ElementEditor({
+  element,
+  proposed,
+}: {
+  element: ReviewElement;
+  /** concepts of its text that are neither lanes nor on the shelf */
+  proposed: number;
+}) {
   const { review } = useReview();
   const { remember } = useUndo();
   const [changeElement, saving] = api.useChangeElementMutation();
   const [refresh] = api.useLazyReviewQuery();
   const shape = elementShape(element.key);
+  const own = review.lanes.filter(({ elementId, terms }) => elementId === element.id && terms.length > 0);
+  const [noteOpen, setNoteOpen] = useState(false);
   const [draft, setDraft] = useState({ text: element.text, note: element.note });
   const latest = useRef(element);
   latest.current = element;
@@ -67,55 +76,74 @@ export function ElementEditor({ element }: { element: ReviewElement }) {
   const theirs = conflict ? (problemOf(saving.error).current as ReviewElement) : null;
 
   return (
-    <section className="grid gap-x-6 gap-y-2 py-2 md:grid-cols-[11rem_1fr_1fr]" aria-label={shape.name}>
-      <div className="flex flex-col gap-2">
-        <span className="flex items-center gap-2 font-semibold">
-          <ElementTile element={element.key} /> {shape.name}
-        </span>
-        <label className="flex cursor-pointer items-center gap-2">
-          <input
-            type="checkbox"
-            className="toggle toggle-sm"
-            checked={element.searched}
-            onChange={(event) => {
-              const searched = event.target.checked;
-              void save(
-                { searched },
-                { searched: !searched },
-                `${searched ? 'searched' : 'did not search'} on ${shape.name}`,
-              );
-            }}
-          />
-          search on this
-        </label>
-        <ElementEffect element={element} />
-      </div>
-      <div className="flex flex-col gap-1">
-        <label className="flex flex-col gap-1">
-          <span className="small-head">{shape.asks}</span>
+    <section
+      className="grid items-start gap-x-4 gap-y-1 py-1.5 md:grid-cols-[8.5rem_1fr_10rem_2.5rem]"
+      aria-label={shape.name}
+    >
+      <span className="flex items-center gap-2 pt-1 font-semibold" title={shape.asks}>
+        <ElementTile element={element.key} /> {shape.name}
+      </span>
+      <div className="flex min-w-0 flex-col gap-1">
+        <textarea
+          className="textarea field-sizing-content min-h-8 w-full resize-none px-2 py-1 text-[15px]"
+          rows={1}
+          maxLength={2000}
+          aria-label={shape.asks}
+          value={draft.text}
+          placeholder={`such as: ${shape.example}`}
+          onChange={(event) => edit({ text: event.target.value })}
+        />
+        {draft.text.length >= 2000 && (
+          <p className="problem text-xs">An element holds 2000 characters. Put what is more into its note.</p>
+        )}
+        {noteOpen ? (
           <textarea
-            className="textarea min-h-12 w-full text-[15px]"
-            rows={2}
-            maxLength={2000}
-            value={draft.text}
-            placeholder={`such as: ${shape.example}`}
-            onChange={(event) => edit({ text: event.target.value })}
+            className="textarea field-sizing-content min-h-10 w-full text-sm"
+            aria-label={`Note on ${shape.name}`}
+            maxLength={10000}
+            value={draft.note}
+            onChange={(event) => edit({ note: event.target.value })}
           />
-        </label>
+        ) : (
+          draft.note !== '' && <p className="quiet truncate px-2 text-xs">{draft.note}</p>
+        )}
         <Wordings elementId={element.id} onTake={(text) => edit({ text })} />
       </div>
-      <label className="flex flex-col gap-1">
-        <span className="small-head">Note</span>
-        <textarea
-          className="textarea min-h-12 w-full"
-          rows={2}
-          maxLength={10000}
-          value={draft.note}
-          onChange={(event) => edit({ note: event.target.value })}
+      <div className="pt-1.5 text-xs md:text-right">
+        <p>
+          {own.length > 0 && counted(own.length, 'lane')}
+          {own.length > 0 && proposed > 0 && ', '}
+          {proposed > 0 && <span className="quiet">{proposed} proposed</span>}
+          <button
+            type="button"
+            className="link pl-3"
+            aria-expanded={noteOpen}
+            aria-label={`Note on ${shape.name}, ${noteOpen ? 'close' : 'open'}`}
+            onClick={() => setNoteOpen(!noteOpen)}
+          >
+            note
+          </button>
+        </p>
+        <ElementEffect element={element} />
+      </div>
+      <label className="cursor-pointer pt-1.5 md:justify-self-end">
+        <input
+          type="checkbox"
+          className="toggle toggle-sm"
+          aria-label={`Search on ${shape.name}`}
+          checked={element.searched}
+          onChange={(event) => {
+            const searched = event.target.checked;
+            void save(
+              { searched },
+              { searched: !searched },
+              `${searched ? 'searched' : 'did not search'} on ${shape.name}`,
+            );
+          }}
         />
       </label>
       {saving.error !== undefined && (
-        <div className="md:col-start-2 md:col-span-2">
+        <div className="md:col-start-2 md:col-span-3">
           <ProblemNote problem={problemOf(saving.error)}>
             {theirs !== null ? (
               <span className="flex flex-col gap-2 pt-1">

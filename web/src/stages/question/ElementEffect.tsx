@@ -13,7 +13,7 @@ export function ElementEffect({ element }: { element: ReviewElement }) {
   const { data } = useRehearsal();
   if (!element.searched || data === undefined) return null;
   if (termsOfElement(review, element.id).length === 0) {
-    return <p className="quiet text-xs">No terms in its lane yet, so nothing can be counted.</p>;
+    return <p className="quiet text-xs">No terms in its lane yet.</p>;
   }
   const withIt = data.whole.hits;
   const without = data.withoutElements[element.id];

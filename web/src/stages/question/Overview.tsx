@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
+import { useShelf } from '../../app/useShelf.js';
 import { useReview } from '../../app/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
@@ -12,8 +13,18 @@ import { Years } from '../../parts/Years.js';
 import { headingContent, wordsContent } from '../concepts/headingContent.js';
 import { useTermEdits } from '../concepts/useTermEdits.js';
 
+const OFFERED = 8;
+
 /** Scan a broad text in the database, to see the lay of the land; what is found can be taken into the question. */
-export function Overview() {
+export function Overview({
+  wide = false,
+  offered = [],
+}: {
+  /** whether it has the width of the page */
+  wide?: boolean;
+  /** texts that may be worth a scan */
+  offered?: readonly string[];
+}) {
   const { database } = useReview();
   const [text, setText] = useState('');
   const { currentData, error, isFetching } = api.useOverviewQuery(
@@ -21,12 +32,13 @@ export function Overview() {
     { skip: text === '' || database === null },
   );
   return (
-    <section aria-label="Scan" className="rule flex flex-col gap-3 border-t pt-4 pb-8">
+    <section aria-label="Scan" className="flex flex-col gap-3">
       <div>
         <h2 className="font-bold">See the lay of the land</h2>
         <p className="quiet">
-          Scan a broad text: what years, kinds of study, headings and authors’ words there are in{' '}
-          {database?.name ?? 'the database'}.
+          {wide
+            ? `Only a vague topic yet? Scan it first: what years, kinds of study, headings and authors’ words there are in ${database?.name ?? 'the database'}.`
+            : 'What there is, before you decide what to ask.'}
         </p>
       </div>
       <div className="max-w-xl">
@@ -38,13 +50,24 @@ export function Overview() {
           onSubmit={(typed) => setText(typed.trim())}
         />
       </div>
+      {offered.length > 0 && text === '' && (
+        <ul aria-label="Scan for" className="flex flex-wrap gap-1.5">
+          {[...new Set(offered)].slice(0, OFFERED).map((each) => (
+            <li key={each}>
+              <button className="btn btn-xs btn-quiet max-w-64" onClick={() => setText(each)}>
+                <span className="truncate">{each}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       {isFetching && <p className="quiet">Scanning …</p>}
-      {currentData !== undefined && text !== '' && <Land found={currentData} />}
+      {currentData !== undefined && text !== '' && <Land found={currentData} wide={wide} />}
     </section>
   );
 }
 
-function Land({ found }: { found: OverviewAnswer }) {
+function Land({ found, wide }: { found: OverviewAnswer; wide: boolean }) {
   const { database } = useReview();
   const vocabulary = database?.vocabulary?.id ?? '';
   return (
@@ -53,26 +76,34 @@ function Land({ found }: { found: OverviewAnswer }) {
         <b>{formatCount(found.hits)}</b> records hold all of “{found.text}”.
       </p>
       {found.hits > 0 && (
-        <div className="gap-6 md:columns-2 [&>section]:mb-5 [&>section]:break-inside-avoid">
+        <div
+          className={`gap-6 [&>section]:mb-4 [&>section]:break-inside-avoid ${wide ? 'md:columns-2' : 'max-xl:md:columns-2'}`}
+        >
           <Years years={found.years} />
           <Values
             name="Kinds of publication and design"
             values={found.kinds}
             of={found.hits}
-            action={(kind) => <TakeInto value={kind} content={null} />}
+            action={(kind) => <TakeInto scanned={found.text} value={kind} content={null} />}
           />
           <Values
             name="Most frequent headings"
             values={found.headings}
             of={found.hits}
-            action={(label) => <TakeInto value={label} content={headingContent(vocabulary, label)} />}
+            action={(label) => (
+              <TakeInto scanned={found.text} value={label} content={headingContent(vocabulary, label)} />
+            )}
           />
           <Values
             name="Authors’ own keywords"
             values={found.keywords}
             of={found.hits}
             action={(word) => (
-              <TakeInto value={word} content={wordsContent(word.includes(' ') ? `"${word}"` : word)} />
+              <TakeInto
+                scanned={found.text}
+                value={word}
+                content={wordsContent(word.includes(' ') ? `"${word}"` : word)}
+              />
             )}
           />
         </div>
@@ -81,10 +112,22 @@ function Land({ found }: { found: OverviewAnswer }) {
   );
 }
 
+const SHELF = { id: 'shelf', name: 'The shelf', group: 'For later' };
+
 /** Takes what was found into an element's text or, where it can be searched, into its lane. */
-function TakeInto({ value, content }: { value: string; content: TermContent | null }) {
+function TakeInto({
+  value,
+  content,
+  scanned,
+}: {
+  value: string;
+  content: TermContent | null;
+  /** the text that was scanned */
+  scanned: string;
+}) {
   const { review } = useReview();
   const { add } = useTermEdits();
+  const { put } = useShelf();
   const [changeElement] = api.useChangeElementMutation();
   const lanes = lanesOfReview(review);
   const take = async (chosen: string) => {
@@ -94,6 +137,10 @@ function TakeInto({ value, content }: { value: string; content: TermContent | nu
       const failed = await add(lane.id, content, 'proposed');
       if (failed === null) toast(`Added ${value} to the lane ${lane.name}.`);
       else toast.error(failed);
+      return;
+    }
+    if (where === 'shelf' && content !== null) {
+      await put({ name: value, contents: [content], origin: 'proposed', source: `the scan of “${scanned}”` });
       return;
     }
     const element = review.elements.find((each) => each.id === id);
@@ -114,10 +161,10 @@ function TakeInto({ value, content }: { value: string; content: TermContent | nu
   return (
     <ChoiceMenu
       label={`Take ${value} into`}
-      text="Take into"
+      text="Take"
       className="btn-xs"
       side="right"
-      choices={[...(content === null ? [] : toLanes), ...texts]}
+      choices={[...(content === null ? [] : [...toLanes, SHELF]), ...texts]}
       onChoose={(chosen) => void take(chosen)}
     />
   );

@@ -1,0 +1,41 @@
+/** What the interface asks of the server about the shelf, and about concepts that become lanes. */
+import type { NewConcepts, NewShelfItem, Review, ShelfItem, ShelfMoved } from '@even-lantern/contract';
+import { api, ifMatch } from './api.js';
+
+const shelfChanged = (_result: unknown, error: unknown): 'Review'[] =>
+  error === undefined ? ['Review'] : [];
+const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts' | 'Wordings')[] =>
+  error === undefined ? ['Review', 'Reviews', 'Counts', 'Wordings'] : [];
+
+export const shelfApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    makeConcepts: build.mutation<
+      { laneIds: string[]; review: Review },
+      { reviewId: string; body: NewConcepts }
+    >({
+      query: ({ reviewId, body }) => ({ url: `reviews/${reviewId}/concepts`, method: 'POST', body }),
+      invalidatesTags: lanesChanged,
+    }),
+    putOnShelf: build.mutation<ShelfItem, { reviewId: string; item: NewShelfItem }>({
+      query: ({ reviewId, item }) => ({ url: `reviews/${reviewId}/shelf`, method: 'POST', body: item }),
+      invalidatesTags: shelfChanged,
+    }),
+    takeOffShelf: build.mutation<ShelfItem, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `shelf/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      invalidatesTags: shelfChanged,
+    }),
+    putBackOnShelf: build.mutation<ShelfItem, { id: string; version: number }>({
+      query: ({ id, version }) => ({ url: `shelf/${id}/restore`, method: 'POST', headers: ifMatch(version) }),
+      invalidatesTags: shelfChanged,
+    }),
+    moveFromShelf: build.mutation<ShelfMoved, { id: string; version: number; laneId: string }>({
+      query: ({ id, version, laneId }) => ({
+        url: `shelf/${id}/lane`,
+        method: 'POST',
+        body: { laneId },
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: lanesChanged,
+    }),
+  }),
+});

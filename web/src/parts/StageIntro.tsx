@@ -1,0 +1,3 @@
+export function StageIntro(_: { stage: string }) {
+  return null;
+}

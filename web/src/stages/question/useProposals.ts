@@ -1,0 +1,103 @@
+import {
+  allNarrower,
+  elementOfRole,
+  frameworkOf,
+  headingByLabel,
+  textKey,
+  type ElementKey,
+  type ProposedConcept,
+  type TermContent,
+  type VocabularyTree,
+} from '@even-lantern/core';
+import type { KeptReviewLane, Review, ShelfItem } from '@even-lantern/contract';
+import { useMemo } from 'react';
+import { useReview } from '../../app/useReview.js';
+import { useTakenApart } from '../../app/useTakenApart.js';
+import { useTrees } from '../../app/useVocabulary.js';
+import { headingContent, wordsContent } from '../concepts/headingContent.js';
+
+/** A concept that a text holds, with what of it is in the review already. */
+export interface Proposal {
+  key: string;
+  concept: ProposedConcept;
+  /** where it seems to belong; null for a further concept */
+  elementId: string | null;
+  /** headings, then words */
+  contents: TermContent[];
+  lane: KeptReviewLane | null;
+  item: ShelfItem | null;
+}
+
+export interface Proposals {
+  proposals: Proposal[];
+  /** from where on the text was not read; null when all was */
+  unread: number | null;
+}
+
+/**
+ * The concepts of what somebody is writing, or else of what the elements say; null until they are known.
+ * @param draft empty for the elements
+ */
+export function useProposals(draft: string): Proposals | null {
+  const { review } = useReview();
+  const { framework } = review;
+  const written = review.elements.filter(
+    ({ key, text }) => text.trim() !== '' && frameworkOf(framework).elements.includes(key),
+  );
+  const places =
+    draft.trim() === '' ? written.map(({ key, text }) => ({ key, text })) : [{ key: null, text: draft }];
+  const asked = JSON.stringify(places);
+  const texts = useMemo(() => (JSON.parse(asked) as typeof places).map(({ text }) => text), [asked]);
+  const answer = useTakenApart(texts);
+  const ids = useMemo(() => (answer === null ? [] : [answer.vocabulary]), [answer]);
+  const tree = useTrees(ids).get(answer?.vocabulary ?? '') ?? null;
+  return useMemo(() => {
+    if (answer === null) return null;
+    const keys = (JSON.parse(asked) as { key: ElementKey | null }[]).map(({ key }) => key);
+    const proposals = answer.taken.flatMap(({ concepts }, i) =>
+      concepts.map((concept): Proposal => {
+        const key = keys[i] ?? elementOfRole(concept.role, framework);
+        const element = review.elements.find((each) => each.key === key);
+        return {
+          key: `${key ?? ''} ${concept.from} ${concept.text}`,
+          concept,
+          elementId: element?.id ?? null,
+          contents: [
+            ...concept.headings.map(({ label }) => headingContent(answer.vocabulary, label)),
+            ...concept.words.map((text) => wordsContent(text)),
+          ],
+          lane: laneOf(review, concept, answer.vocabulary, tree),
+          item: review.shelf.find(({ name }) => textKey(name) === textKey(concept.text)) ?? null,
+        };
+      }),
+    );
+    return { proposals, unread: answer.taken.find(({ unread }) => unread !== null)?.unread ?? null };
+  }, [answer, asked, framework, review, tree]);
+}
+
+/** The lane that stands for a concept already: one of its name, or one that holds a heading of it or above it. */
+function laneOf(
+  review: Review,
+  { text, headings }: ProposedConcept,
+  vocabulary: string,
+  tree: VocabularyTree | null,
+): KeptReviewLane | null {
+  const covers = (content: TermContent) =>
+    content.kind === 'heading' &&
+    content.vocabulary === vocabulary &&
+    headings.some(
+      ({ label }) =>
+        label === content.label || (content.narrower === true && isBelow(tree, content.label, label)),
+    );
+  const filled = review.lanes.filter(({ terms }) => terms.length > 0);
+  return (
+    filled.find(({ name }) => name !== '' && textKey(name) === textKey(text)) ??
+    filled.find(({ terms }) => terms.some(({ content }) => covers(content))) ??
+    null
+  );
+}
+
+function isBelow(tree: VocabularyTree | null, above: string, label: string): boolean {
+  if (tree === null || headingByLabel(tree, above) === null) return false;
+  return allNarrower(tree, above)?.some((heading) => heading.label === label) ?? false;
+}
