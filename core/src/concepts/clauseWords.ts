@@ -44,7 +44,7 @@ const WEAK = setOf(
     'techniques secondary primary first second third one two three four five six seven eight nine ten week weeks ' +
     'month months year years day days hour hours evening evenings morning mornings minute minutes based level levels amount rate rates risk risks ' +
     'safe safety possible who work works working want wants ' +
-    'want look looking learn background aim aims objective conclusion conclusions setting settings',
+    'others else everything something anything nothing want look looking learn background aim aims objective conclusion conclusions setting settings',
 );
 const PARTING = setOf(
   'who whom whose which that does do did is are was were can could will would should may might has have had with ' +
@@ -67,8 +67,8 @@ export function clauseWords(text: string): ClauseWord[] {
   let role: Role | null = null;
   let between: Link = 'joined';
   let end = 0;
-  /** the place of the first word after a *for* */
-  let forOutcome: number | null = null;
+  /** the places of the first words after each *for* */
+  const afterFor: number[] = [];
   const loosen = (link: Link) => {
     if (RANK[link] > RANK[between]) between = link;
   };
@@ -81,14 +81,15 @@ export function clauseWords(text: string): ClauseWord[] {
     if (between === 'apart' && role === 'comparison' && /[,.;]/.test(gap)) role = null;
     end = wordEnd;
     role = roleAfter(word, role, words);
-    if (word === 'for' && words.some(({ weak }) => !weak)) forOutcome ??= words.length;
+    if (word === 'for' && words.some(({ weak }) => !weak)) afterFor.push(words.length);
     if (word === 'or') between = 'or';
     else if (word === 'and') loosen('and');
     else if (OF.has(word)) {
       loosen('of');
       const last = words.at(-1);
       if (last !== undefined) last.leadsOn = true;
-    } else if (PARTING.has(word) || isEmptyWord(word)) loosen('apart');
+    } else if (PARTING.has(word)) loosen('apart');
+    else if (isEmptyWord(word)) loosen('of');
     else {
       const weak = WEAK.has(word) || /^\d+$/.test(word);
       words.push({ word, start, end: wordEnd, link: between, leadsOn: false, weak, role });
@@ -98,10 +99,13 @@ export function clauseWords(text: string): ClauseWord[] {
     if (WEAK.has(word)) loosen('apart');
   });
   // “massage for pain”: what is done stands before what it is for.
-  const aim = forOutcome;
-  return words.map((each, i) =>
-    aim !== null && i < aim && each.role === null ? { ...each, role: 'intervention' } : each,
-  );
+  const aim = afterFor[0] ?? 0;
+  return words.map((each, i) => (i < aim && each.role === null ? { ...each, role: 'intervention' } : each));
+}
+
+/** The one of two links that parts more. */
+export function looser(one: Link, other: Link): Link {
+  return RANK[one] >= RANK[other] ? one : other;
 }
 
 const RANK: Readonly<Record<Link, number>> = { joined: 0, of: 1, and: 2, or: 2, apart: 3 };

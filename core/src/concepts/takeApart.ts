@@ -13,7 +13,7 @@ import {
   type LookupReason,
   type Name,
 } from '../vocabulary/index.js';
-import { clauseWords, type ClauseWord, type Link } from './clauseWords.js';
+import { clauseWords, looser, type ClauseWord, type Link } from './clauseWords.js';
 import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
 import { proposedWords } from './proposedWords.js';
 
@@ -138,12 +138,18 @@ function headingOf({ tree }: LookupIndex, { heading, text, isLabel }: Name): Pro
 function attached(pieces: readonly Piece[], words: readonly ClauseWord[]): Piece[] {
   const result: Piece[] = [];
   let waiting: Piece | null = null;
-  for (const piece of pieces) {
+  let dropped: Link = 'joined';
+  for (const each of pieces) {
+    const piece: Piece = { ...each, link: looser(each.link, dropped) };
     const last = result.at(-1);
     if (piece.headings.length === 0) {
       const own = telling(piece, words);
       const endsWeak = own !== null && own.to < piece.to;
-      if (own === null) continue;
+      if (own === null) {
+        dropped = piece.link;
+        continue;
+      }
+      dropped = 'joined';
       const alone = own.to - own.from === 1 && endsWeak && words[piece.to - 1]?.leadsOn === true;
       if (last !== undefined && piece.link === 'joined' && own.from === piece.from && last.to === own.from) {
         last.to = own.to;
@@ -162,6 +168,7 @@ function attached(pieces: readonly Piece[], words: readonly ClauseWord[]): Piece
       result.push({ ...piece, from: waiting.from, link: waiting.link, weak: false });
     } else result.push({ ...piece });
     waiting = null;
+    dropped = 'joined';
   }
   return result;
 }

@@ -8,6 +8,7 @@ import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
+import { Shelf } from '../../parts/Shelf.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneAcross } from './LaneAcross.js';
 import { LaneColumn } from './LaneColumn.js';
@@ -134,6 +135,7 @@ export function ConceptsStage() {
               </div>
             </TermDrag>
           )}
+          {across === undefined && review.shelf.length > 0 && <Shelf up />}
         </div>
         {selected !== undefined && laneOfSelected !== undefined && database !== null && (
           <TermInspector

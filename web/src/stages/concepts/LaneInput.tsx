@@ -1,16 +1,19 @@
-import { parsePhrase, type LookupHit, type TermContent } from '@even-lantern/core';
-import type { TermCount } from '@even-lantern/contract';
+import { parsePhrase, type LookupHit, type ProposedConcept, type TermContent } from '@even-lantern/core';
+import type { NewConcept, TermCount } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
 import { problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
+import { laneOfConcept } from '../../app/conceptLanes.js';
 import { useCandidates } from '../../app/useCandidates.js';
 import { useHeldOrder } from '../../app/useHeldOrder.js';
 import { useLasting } from '../../app/useLasting.js';
 import { isSure, useLookup, type PlacedHit } from '../../app/useLookup.js';
 import { useReview } from '../../app/useReview.js';
+import { useShelf } from '../../app/useShelf.js';
+import { useTakenApart } from '../../app/useTakenApart.js';
 import { useSettled } from '../../app/useSettled.js';
-import { useVocabularies } from '../../app/useVocabulary.js';
+import { useTrees, useVocabularies, useVocabulary } from '../../app/useVocabulary.js';
 import { headingContent, wordsContent } from './headingContent.js';
 import { Numbers } from './Numbers.js';
 import { useTermEdits } from './useTermEdits.js';
@@ -22,26 +25,33 @@ const NO_DATABASE =
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
 
-type Offer = { kind: 'heading'; hit: PlacedHit } | { kind: 'words'; text: string };
+type Offer =
+  | { kind: 'heading'; hit: PlacedHit }
+  | { kind: 'words'; text: string }
+  /** another concept of the clause, which is joined with AND and so needs a lane of its own */
+  | { kind: 'lane'; concept: ProposedConcept; vocabulary: string };
 
 /** Type a word or a clause: the headings it leads to and the words themselves are offered, with counts. */
 export function LaneInput({ lane }: { lane: ReviewLane }) {
   const { database } = useReview();
   const { add } = useTermEdits();
+  const { make } = useShelf();
   const [text, setText] = useState('');
   const [trouble, setTrouble] = useState<string | null>(null);
   const typed = text.trim();
-  const hits = useLookup(typed);
+  const { own, others, pending } = useClause(typed, lane);
+  const meant = own ?? typed;
+  const hits = useLookup(meant);
   const vocabulary = database?.vocabulary?.id ?? '';
-  const phrase = useMemo(() => parsePhrase(typed), [typed]);
+  const phrase = useMemo(() => parsePhrase(meant), [meant]);
   const found = useMemo((): Offer[] => {
-    if (typed === '' || hits === null) return [];
-    const words: Offer[] = phrase.ok ? [{ kind: 'words', text: typed }] : [];
+    if (typed === '' || hits === null || pending) return [];
+    const words: Offer[] = phrase.ok ? [{ kind: 'words', text: meant }] : [];
     const headings = hits.map((hit): Offer => ({ kind: 'heading', hit }));
-    const own = hits.filter((hit) => hit.vocabulary === vocabulary);
-    const sure = isClause(typed) ? own.length : own.filter(isSure).length;
-    return [...headings.slice(0, sure), ...words, ...headings.slice(sure)];
-  }, [typed, hits, phrase, vocabulary]);
+    const here = hits.filter((hit) => hit.vocabulary === vocabulary);
+    const sure = isClause(meant) ? here.length : here.filter(isSure).length;
+    return [...headings.slice(0, sure), ...words, ...others, ...headings.slice(sure)];
+  }, [typed, meant, others, pending, hits, phrase, vocabulary]);
   const offers = useHeldOrder(found, keyOfOffer, typed);
   const contents = useMemo(() => offers.map(contentOf), [offers]);
   const settled = useSettled(contents, COUNT_AFTER_MS);
@@ -50,6 +60,14 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   const unfinished = useSettled(typed === '' || phrase.ok ? null : phrase.error.message, TELL_AFTER_MS);
 
   const take = async (offer: Offer) => {
+    if (offer.kind === 'lane') {
+      const made = await make({
+        concepts: [{ elementId: lane.element?.id ?? null, ...conceptTerms(offer) }],
+        texts: [],
+      });
+      if (made !== null) setText(meant); // what belongs to this lane is still to be added
+      return;
+    }
     const failed = await add(lane.id, contentOf(offer), offer.kind === 'heading' ? 'lookup' : 'typed');
     setTrouble(failed);
     if (failed === null) setText('');
@@ -118,12 +136,14 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
               {offer.kind === 'heading' ? (
                 <HeadingOffer
                   hit={offer.hit}
-                  typed={typed}
+                  typed={meant}
                   count={counted?.[index]}
                   foreign={offer.hit.vocabulary !== vocabulary}
                 />
-              ) : (
+              ) : offer.kind === 'words' ? (
                 <WordsOffer text={offer.text} count={counted?.[index]} />
+              ) : (
+                <LaneOffer concept={offer.concept} count={counted?.[index]} />
               )}
             </div>
           ))}
@@ -137,14 +157,98 @@ function isClause(typed: string): boolean {
   return typed.split(/\s+/).length > 3;
 }
 
+const NO_OFFERS: Offer[] = [];
+const NO_TEXTS: readonly string[] = [];
+
+/**
+ * Where what is typed holds several concepts: the one that belongs to the lane, and the others, which do not.
+ * @returns `own` null where it is one concept, or none
+ */
+function useClause(
+  typed: string,
+  lane: ReviewLane,
+): { own: string | null; others: Offer[]; pending: boolean } {
+  const { review } = useReview();
+  const texts = useMemo(() => (mayHoldSeveral(typed) ? [typed] : NO_TEXTS), [typed]);
+  const answer = useTakenApart(texts);
+  const ids = useMemo(() => (answer === null ? [] : [answer.vocabulary]), [answer]);
+  const tree = useTrees(ids).get(answer?.vocabulary ?? '') ?? null;
+  const pending = useVocabulary() !== null && texts.length > 0 && answer === null;
+  const parts = useMemo(() => {
+    const concepts = answer?.taken[0]?.concepts ?? [];
+    if (answer === null || concepts.length < 2) return { own: null, others: NO_OFFERS };
+    const { vocabulary } = answer;
+    const placed = concepts.map((concept) => ({
+      concept,
+      in: laneOfConcept(review, concept, vocabulary, tree)?.id ?? null,
+    }));
+    const open = placed.filter((each) => each.in === null);
+    const own =
+      placed.find((each) => each.in === lane.id) ??
+      open.find(({ concept }) => concept.headings.length > 0) ??
+      open[0];
+    const others = placed
+      .filter((each) => each !== own && each.in === null)
+      .map(({ concept }): Offer => ({ kind: 'lane', concept, vocabulary }));
+    return { own: own?.concept.text ?? null, others };
+  }, [answer, review, lane.id, tree]);
+  return { ...parts, pending };
+}
+
+/** Quotation marks and brackets say that somebody means just these words. */
+function mayHoldSeveral(typed: string): boolean {
+  return typed.split(/\s+/).length > 1 && !/["()*?]/.test(typed);
+}
+
+function conceptTerms({
+  concept,
+  vocabulary,
+}: Extract<Offer, { kind: 'lane' }>): Omit<NewConcept, 'elementId'> {
+  const headings = concept.headings.map(({ label }) => headingContent(vocabulary, label));
+  const words = concept.words.map((text) => wordsContent(text));
+  return {
+    name: concept.text,
+    terms: [
+      ...headings.map((content) => ({ content, origin: 'lookup' as const })),
+      ...words.map((content) => ({ content, origin: 'proposed' as const })),
+    ],
+  };
+}
+
 function keyOfOffer(offer: Offer): string {
-  return offer.kind === 'heading' ? `${offer.hit.vocabulary}/${offer.hit.heading.label}` : 'words';
+  switch (offer.kind) {
+    case 'heading':
+      return `${offer.hit.vocabulary}/${offer.hit.heading.label}`;
+    case 'words':
+      return 'words';
+    case 'lane':
+      return `lane/${offer.concept.text}`;
+  }
 }
 
 function contentOf(offer: Offer): TermContent {
-  return offer.kind === 'heading'
-    ? headingContent(offer.hit.vocabulary, offer.hit.heading.label)
-    : wordsContent(offer.text);
+  switch (offer.kind) {
+    case 'heading':
+      return headingContent(offer.hit.vocabulary, offer.hit.heading.label);
+    case 'words':
+      return wordsContent(offer.text);
+    case 'lane':
+      return conceptTerms(offer).terms[0]?.content ?? wordsContent(offer.concept.text);
+  }
+}
+
+/** A part of the clause that is joined with AND: it becomes a lane, never an alternative in this one. */
+function LaneOffer({ concept, count }: { concept: ProposedConcept; count: TermCount | undefined }) {
+  const terms = [...concept.headings.map(({ label }) => label), ...concept.words];
+  return (
+    <>
+      <span className="flex items-baseline justify-between gap-2">
+        <b>A lane of its own: {concept.text}</b>
+        <Numbers count={count === undefined ? undefined : { ...count, adds: null }} />
+      </span>
+      <span className="quiet block text-xs">Another concept, joined with AND: {terms.join(', ')}</span>
+    </>
+  );
 }
 
 function HeadingOffer({

@@ -28,6 +28,13 @@ export function ElementEditor({
   const own = review.lanes.filter(({ elementId, terms }) => elementId === element.id && terms.length > 0);
   const [noteOpen, setNoteOpen] = useState(false);
   const [draft, setDraft] = useState({ text: element.text, note: element.note });
+  // What was written elsewhere comes in, unless somebody is writing here.
+  const [seen, setSeen] = useState({ text: element.text, note: element.note });
+  if (seen.text !== element.text || seen.note !== element.note) {
+    setSeen({ text: element.text, note: element.note });
+    if (draft.text === seen.text && draft.note === seen.note)
+      setDraft({ text: element.text, note: element.note });
+  }
   const latest = useRef(element);
   latest.current = element;
   const dirty = draft.text !== element.text || draft.note !== element.note;

@@ -1,16 +1,14 @@
 import {
-  allNarrower,
   elementOfRole,
   frameworkOf,
-  headingByLabel,
   textKey,
   type ElementKey,
   type ProposedConcept,
   type TermContent,
-  type VocabularyTree,
 } from '@even-lantern/core';
-import type { KeptReviewLane, Review, ShelfItem } from '@even-lantern/contract';
+import type { KeptReviewLane, ShelfItem } from '@even-lantern/contract';
 import { useMemo } from 'react';
+import { laneOfConcept } from '../../app/conceptLanes.js';
 import { useReview } from '../../app/useReview.js';
 import { useTakenApart } from '../../app/useTakenApart.js';
 import { useTrees } from '../../app/useVocabulary.js';
@@ -66,38 +64,11 @@ export function useProposals(draft: string): Proposals | null {
             ...concept.headings.map(({ label }) => headingContent(answer.vocabulary, label)),
             ...concept.words.map((text) => wordsContent(text)),
           ],
-          lane: laneOf(review, concept, answer.vocabulary, tree),
+          lane: laneOfConcept(review, concept, answer.vocabulary, tree),
           item: review.shelf.find(({ name }) => textKey(name) === textKey(concept.text)) ?? null,
         };
       }),
     );
     return { proposals, unread: answer.taken.find(({ unread }) => unread !== null)?.unread ?? null };
   }, [answer, asked, framework, review, tree]);
-}
-
-/** The lane that stands for a concept already: one of its name, or one that holds a heading of it or above it. */
-function laneOf(
-  review: Review,
-  { text, headings }: ProposedConcept,
-  vocabulary: string,
-  tree: VocabularyTree | null,
-): KeptReviewLane | null {
-  const covers = (content: TermContent) =>
-    content.kind === 'heading' &&
-    content.vocabulary === vocabulary &&
-    headings.some(
-      ({ label }) =>
-        label === content.label || (content.narrower === true && isBelow(tree, content.label, label)),
-    );
-  const filled = review.lanes.filter(({ terms }) => terms.length > 0);
-  return (
-    filled.find(({ name }) => name !== '' && textKey(name) === textKey(text)) ??
-    filled.find(({ terms }) => terms.some(({ content }) => covers(content))) ??
-    null
-  );
-}
-
-function isBelow(tree: VocabularyTree | null, above: string, label: string): boolean {
-  if (tree === null || headingByLabel(tree, above) === null) return false;
-  return allNarrower(tree, above)?.some((heading) => heading.label === label) ?? false;
 }

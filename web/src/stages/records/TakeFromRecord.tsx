@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState, type RefObject } from 'react';
 import { toast } from 'sonner';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useCandidates } from '../../app/useCandidates.js';
+import { useShelf } from '../../app/useShelf.js';
 import { useReview } from '../../app/useReview.js';
 import { useSettled } from '../../app/useSettled.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
@@ -77,6 +78,7 @@ function Offers({
 }) {
   const { review } = useReview();
   const { add } = useTermEdits();
+  const { put } = useShelf();
   const marked = useMarked(within);
   const found = useMemo((): Found[] => {
     const words = (name: string, from: string): Found[] =>
@@ -115,13 +117,29 @@ function Offers({
             {there ? (
               <span className="quiet text-xs">in the lane</span>
             ) : (
-              <button
-                className="btn btn-xs btn-quiet"
-                aria-label={`Add ${each.name}`}
-                onClick={() => void take(each)}
-              >
-                Add
-              </button>
+              <span className="flex gap-1">
+                <button
+                  className="btn btn-xs btn-quiet"
+                  aria-label={`Add ${each.name}`}
+                  onClick={() => void take(each)}
+                >
+                  Add
+                </button>
+                <button
+                  className="btn btn-xs btn-ghost"
+                  aria-label={`Put ${each.name} on the shelf`}
+                  onClick={() =>
+                    void put({
+                      name: each.name.slice(0, 300),
+                      contents: [each.content],
+                      origin: 'record',
+                      source: `${each.from} of “${record.title}”`.slice(0, 500),
+                    })
+                  }
+                >
+                  Shelf
+                </button>
+              </span>
             )}
           </li>
         );
