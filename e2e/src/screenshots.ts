@@ -71,7 +71,7 @@ async function main(): Promise<void> {
     await (await browser.named('Endings of')).click();
     await browser.sees('brings in');
     await shoot('concepts-words');
-    await (await browser.find('[aria-label^="More about the lane adult"]')).click();
+    await (await browser.find('[aria-label^="More about the lane night"]')).click();
     await (await browser.named('Paste a list of terms')).click();
     await browser.press('1. nurs* or midwi* or "ward staff"\n2. hospital staff\n3. night near5 duty');
     await browser.sees('in the lane already');

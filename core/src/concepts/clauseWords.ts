@@ -69,6 +69,7 @@ export function clauseWords(text: string): ClauseWord[] {
   let end = 0;
   /** the places of the first words after each *for* */
   const afterFor: number[] = [];
+  let last = { word: '', start: 0 };
   const loosen = (link: Link) => {
     if (RANK[link] > RANK[between]) between = link;
   };
@@ -79,7 +80,22 @@ export function clauseWords(text: string): ClauseWord[] {
       if (/[.?!\n]/.test(gap)) role = null;
     } else if (/[,/]/.test(gap)) loosen(isInList(text.slice(start)) || gap.includes('/') ? 'or' : 'apart');
     if (between === 'apart' && role === 'comparison' && /[,.;]/.test(gap)) role = null;
+    const cannot = word === 't' && last.word === 'can' && /^['’ʼ]$/.test(gap);
     end = wordEnd;
+    if (cannot) {
+      words.push({
+        word: 'cannot',
+        start: last.start,
+        end,
+        link: between,
+        leadsOn: false,
+        weak: false,
+        role,
+      });
+      between = 'joined';
+      return;
+    }
+    last = { word, start };
     role = roleAfter(word, role, words);
     if (word === 'for' && words.some(({ weak }) => !weak)) afterFor.push(words.length);
     if (word === 'or') between = 'or';
@@ -91,8 +107,7 @@ export function clauseWords(text: string): ClauseWord[] {
     } else if (PARTING.has(word)) loosen('apart');
     else if (isEmptyWord(word)) loosen('of');
     else {
-      const weak = WEAK.has(word) || /^\d+$/.test(word);
-      words.push({ word, start, end: wordEnd, link: between, leadsOn: false, weak, role });
+      words.push({ word, start, end: wordEnd, link: between, leadsOn: false, weak: isWeak(word), role });
       between = 'joined';
       return;
     }
@@ -101,6 +116,11 @@ export function clauseWords(text: string): ClauseWord[] {
   // “massage for pain”: what is done stands before what it is for.
   const aim = afterFor[0] ?? 0;
   return words.map((each, i) => (i < aim && each.role === null ? { ...each, role: 'intervention' } : each));
+}
+
+/** Whether a word says nothing by itself. */
+export function isWeak(word: string): boolean {
+  return WEAK.has(word) || isEmptyWord(word) || /^\d+$/.test(word);
 }
 
 /** The one of two links that parts more. */

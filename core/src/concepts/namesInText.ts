@@ -31,7 +31,8 @@ export function namesInText(index: LookupIndex, text: string, words: readonly Cl
       together &&= to === from + 1 || word.link === 'joined' || word.link === 'of';
       folded.push(senseOf(word.word));
       const exact = asWritten(index, text.slice(words[from]?.start, word.end));
-      const names = exact.length > 0 ? exact : together ? ofSameWords(index, folded) : [];
+      // A word alone is held to its letters: *bright* is not *brightness*.
+      const names = exact.length > 0 ? exact : together && to > from + 1 ? ofSameWords(index, folded) : [];
       if (names.length > 0) found.push({ from, to, names, exact: exact.length > 0 });
     }
   }

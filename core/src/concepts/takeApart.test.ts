@@ -53,6 +53,7 @@ test('the longest name counts, also across small words', () => {
 test('words beside a name belong to it, and such as say nothing do not', () => {
   expect(parts('effects of timed bright light')).toEqual(['timed bright light: Bright light']);
   expect(parts('timed exposure to bright light')).toEqual(['timed exposure to bright light: Bright light']);
+  expect(parts('nurses who can’t stop')).toEqual(['nurses: Nurses', 'can’t stop: ']);
   expect(parts('patients with dementia')).toEqual(['dementia: Dementia']);
 });
 

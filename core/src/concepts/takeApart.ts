@@ -7,13 +7,14 @@
 import type { Role } from '../question/index.js';
 import {
   lookUp,
+  lookupWords,
   senseOf,
   type Heading,
   type LookupIndex,
   type LookupReason,
   type Name,
 } from '../vocabulary/index.js';
-import { clauseWords, looser, type ClauseWord, type Link } from './clauseWords.js';
+import { clauseWords, isWeak, looser, type ClauseWord, type Link } from './clauseWords.js';
 import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
 import { proposedWords } from './proposedWords.js';
 
@@ -50,6 +51,10 @@ export const MOST_CONCEPTS = 12;
 /** Where no name fits, a heading at least this sure may still be meant. */
 const SURE_ENOUGH = 0.8;
 const MOST_GUESSES = 6;
+/** A shorter word is a slip away from too many others. */
+const LONG_ENOUGH = 6;
+/** Hits that are looked at for a guess. */
+const GUESSED = 6;
 
 interface Piece {
   /** half-open range of places among the words */
@@ -70,11 +75,11 @@ export function takeApart(index: LookupIndex, text: string): TakenApart {
   const all = clauseWords(text);
   const words = all.slice(0, MOST_WORDS);
   const names = bestNames(namesInText(index, text, words), words);
-  let pieces = piecesOf(index, words, names);
+  let pieces = piecesOf(index, words, names, text);
   pieces = attached(pieces, words);
-  pieces = distributed(index, pieces, words);
+  pieces = distributed(index, pieces, words, text);
   pieces = guessed(index, pieces, words, text);
-  pieces = joinedAlternatives(index, pieces, words);
+  pieces = joinedAlternatives(index, pieces, words, text);
   const telling = pieces.some(({ weak }) => !weak) ? pieces.filter(({ weak }) => !weak) : pieces;
   const concepts = withoutRepeats(telling)
     .slice(0, MOST_CONCEPTS)
@@ -97,7 +102,12 @@ function bestNames(names: readonly NameInText[], words: readonly ClauseWord[]): 
   return best[words.length]?.names ?? [];
 }
 
-function piecesOf(index: LookupIndex, words: readonly ClauseWord[], names: readonly NameInText[]): Piece[] {
+function piecesOf(
+  index: LookupIndex,
+  words: readonly ClauseWord[],
+  names: readonly NameInText[],
+  text: string,
+): Piece[] {
   const pieces: Piece[] = [];
   let at = 0;
   const addRest = (until: number) => {
@@ -119,7 +129,7 @@ function piecesOf(index: LookupIndex, words: readonly ClauseWord[], names: reado
       to,
       link: words[from]?.link ?? 'apart',
       headings: proposed,
-      written: [phrase(words.slice(from, to))],
+      written: [said(text, words.slice(from, to))],
       weak,
     });
     at = to;
@@ -182,12 +192,18 @@ function telling(piece: Piece, words: readonly ClauseWord[]): Piece | null {
 }
 
 /** “night or rotating shifts” says “night shifts” too. */
-function distributed(index: LookupIndex, pieces: readonly Piece[], words: readonly ClauseWord[]): Piece[] {
+function distributed(
+  index: LookupIndex,
+  pieces: readonly Piece[],
+  words: readonly ClauseWord[],
+  text: string,
+): Piece[] {
   return pieces.map((piece, i) => {
     const next = pieces[i + 1];
     if (piece.headings.length > 0 || next === undefined || next.to - next.from < 2) return piece;
     if (next.link !== 'or' && next.link !== 'and') return piece;
-    const whole = [...words.slice(piece.from, piece.to), ...words.slice(next.to - 1, next.to)];
+    const own = words.slice(piece.from, piece.to);
+    const whole = [...own, ...words.slice(next.to - 1, next.to)];
     const names = ofSameWords(
       index,
       whole.map(({ word }) => senseOf(word)),
@@ -195,12 +211,15 @@ function distributed(index: LookupIndex, pieces: readonly Piece[], words: readon
     return {
       ...piece,
       headings: names.slice(0, 1).flatMap((name) => headingOf(index, name)),
-      written: [phrase(whole)],
+      written: [`${said(text, own)} ${whole.at(-1)?.word ?? ''}`],
     };
   });
 }
 
-/** What names nothing may be a name misspelt, or said in other words. */
+/**
+ * What names nothing may be a name misspelt, or said in other words; and words beside a name may be part of a longer one,
+ * which then fits better: “bright light” is not any light.
+ */
 function guessed(
   index: LookupIndex,
   pieces: readonly Piece[],
@@ -209,23 +228,43 @@ function guessed(
 ): Piece[] {
   let left = MOST_GUESSES;
   return pieces.map((piece) => {
-    if (piece.headings.length > 0 || left === 0) return piece;
+    const own = words.slice(piece.from, piece.to);
+    const whole = said(text, own);
+    const named = piece.headings.length > 0;
+    const [written = whole] = piece.written;
+    // What was said of two things at once names its own heading already.
+    if (left === 0 || (named && (written === whole || !whole.includes(written)))) return piece;
     left -= 1;
-    const typed = text.slice(words[piece.from]?.start, words[piece.to - 1]?.end);
-    const [hit] = lookUp(index, typed, 1);
-    if (hit === undefined || hit.score < SURE_ENOUGH || hit.reason === 'words of the scope note')
-      return piece;
-    return {
-      ...piece,
-      headings: [{ label: hit.heading.label, matched: hit.matched, reason: hit.reason }],
-    };
+    const telling = own.filter(({ weak }) => !weak).map(({ word }) => senseOf(word));
+    const hit = lookUp(index, whole, GUESSED).find(({ score, reason, matched }) => {
+      if (named) return telling.length > 1 && holdsAll(matched, telling);
+      if (score < SURE_ENOUGH) return false;
+      if (reason === 'likely misspelling') return whole.length >= LONG_ENOUGH;
+      if (reason === 'same label' || reason === 'entry term') return true;
+      // “exercise” for exercise programmes; but “wards” are not their staff.
+      return holdsAll(matched, telling) && (telling.length > 1 || saysNoMore(matched, telling));
+    });
+    if (hit === undefined) return piece;
+    const headings = [{ label: hit.heading.label, matched: hit.matched, reason: hit.reason }];
+    return { ...piece, headings, written: named ? [whole] : piece.written };
   });
+}
+
+/** Whether all other words of a name say nothing by themselves. */
+function saysNoMore(name: string, senses: readonly string[]): boolean {
+  return lookupWords(name).every((word) => isWeak(word) || senses.includes(senseOf(word)));
+}
+
+function holdsAll(name: string, senses: readonly string[]): boolean {
+  const own = new Set(lookupWords(name).map(senseOf));
+  return senses.every((each) => own.has(each));
 }
 
 function joinedAlternatives(
   index: LookupIndex,
   pieces: readonly Piece[],
   words: readonly ClauseWord[],
+  text: string,
 ): Piece[] {
   const result: Piece[] = [];
   for (const piece of pieces) {
@@ -250,19 +289,20 @@ function joinedAlternatives(
       ...last,
       to: piece.to,
       headings,
-      written: [...writtenOf(last, words), ...writtenOf(piece, words)],
+      written: [...writtenOf(last, words, text), ...writtenOf(piece, words, text)],
       weak,
     };
   }
   return result;
 }
 
-function writtenOf({ written, from, to }: Piece, words: readonly ClauseWord[]): string[] {
-  return written.length > 0 ? written : [phrase(words.slice(from, to))];
+function writtenOf({ written, from, to }: Piece, words: readonly ClauseWord[], text: string): string[] {
+  return written.length > 0 ? written : [said(text, words.slice(from, to))];
 }
 
-function phrase(words: readonly ClauseWord[]): string {
-  return words.map(({ word }) => word).join(' ');
+/** A run of words as it stands in the text. */
+function said(text: string, words: readonly ClauseWord[]): string {
+  return text.slice(words[0]?.start ?? 0, words.at(-1)?.end ?? 0);
 }
 
 /** Whether headings are one below the other, or have one directly above in common. */
@@ -310,7 +350,7 @@ function conceptOf(
 ): ProposedConcept {
   const slice = (from: number, to: number) => text.slice(words[from]?.start ?? 0, words[to - 1]?.end ?? 0);
   const { from, to, headings } = piece;
-  const written = [...writtenOf(piece, words), slice(from, to)].filter(
+  const written = [...writtenOf(piece, words, text), slice(from, to)].filter(
     (each, i) => i === 0 || piece.written.length < 2,
   );
   return {
