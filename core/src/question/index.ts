@@ -21,3 +21,5 @@ export type { FoundWorks, Recommendation, Suitability, Advice } from './recommen
 export { questionSentence } from './sentence.js';
 export { elementOfRole, ROLES } from './roles.js';
 export type { Role } from './roles.js';
+export { REVIEW_STAGES, stageOf } from './progress.js';
+export type { Progress, ReviewStage } from './progress.js';

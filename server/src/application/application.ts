@@ -33,6 +33,8 @@ import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
 import { LanesController } from '../reviews/lanesController.js';
 import { ReviewsController } from '../reviews/reviewsController.js';
+import { ReviewEndService } from '../reviews/reviewEndService.js';
+import { ReviewListService } from '../reviews/reviewListService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LanesService } from '../reviews/lanesService.js';
 import { ShelfController } from '../reviews/shelfController.js';
@@ -132,6 +134,8 @@ class ApplicationModule {
         PeopleService,
         PersonPipe,
         ReviewsService,
+        ReviewListService,
+        ReviewEndService,
         TermsService,
         LanesService,
         ShelfService,

@@ -2,6 +2,7 @@ import { Injectable, Logger } from '@nestjs/common';
 import type { Decision, NewConcept } from '@even-lantern/contract';
 import { PeopleService } from '../people/people.js';
 import { RecordsService } from '../records/recordsService.js';
+import { ReviewListService } from '../reviews/reviewListService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { ShelfService } from '../reviews/shelfService.js';
 import { RunsService } from '../runs/runsService.js';
@@ -17,13 +18,14 @@ export class DemoService {
   constructor(
     private readonly people: PeopleService,
     private readonly reviews: ReviewsService,
+    private readonly reviewList: ReviewListService,
     private readonly shelf: ShelfService,
     private readonly runs: RunsService,
     private readonly records: RecordsService,
   ) {}
 
   async fillIfEmpty(): Promise<void> {
-    if ((await this.reviews.list()).length > 0) return;
+    if ((await this.reviewList.list()).length > 0) return;
     const person = await this.people.add({ name: demoReview.person });
     const review = await this.reviews.create({ title: demoReview.title }, person);
     for (const element of review.elements) {

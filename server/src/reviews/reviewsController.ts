@@ -1,21 +1,25 @@
-import { Body, Controller, Get, Param, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Patch, Post } from '@nestjs/common';
 import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   elementChangeSchema,
   newReviewSchema,
   newTermSchema,
   reviewChangeSchema,
+  reviewDeletionSchema,
   termChangeSchema,
   type ElementChange,
   type NewReview,
   type NewTerm,
   type Person,
   type ReviewChange,
+  type ReviewDeletion,
   type TermChange,
 } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
 import { Actor } from '../people/people.js';
+import { ReviewEndService } from './reviewEndService.js';
+import { ReviewListService } from './reviewListService.js';
 import { ReviewsService } from './reviewsService.js';
 import { TermsService } from './termsService.js';
 
@@ -25,12 +29,14 @@ export class ReviewsController {
   constructor(
     private readonly reviews: ReviewsService,
     private readonly terms: TermsService,
+    private readonly reviewList: ReviewListService,
+    private readonly ends: ReviewEndService,
   ) {}
 
   @Get('reviews')
-  @ApiOperation({ summary: 'All reviews' })
+  @ApiOperation({ summary: 'All reviews, and where each stands' })
   list() {
-    return this.reviews.list();
+    return this.reviewList.list();
   }
 
   @Post('reviews')
@@ -57,6 +63,24 @@ export class ReviewsController {
     @Actor() _person: Person,
   ) {
     return this.reviews.change(id, body, version);
+  }
+
+  @Get('reviews/:id/holdings')
+  @ApiOperation({ summary: 'What would go if a review were deleted' })
+  holdings(@Param('id') id: string) {
+    return this.ends.holdings(id);
+  }
+
+  @Post('reviews/:id/deletion')
+  @HttpCode(204)
+  @ApiOperation({ summary: 'Delete a review with all that it holds; its title says that it is meant' })
+  @ApiBody(bodyOf(reviewDeletionSchema))
+  delete(
+    @Param('id') id: string,
+    @Body(new Validated(reviewDeletionSchema)) body: ReviewDeletion,
+    @Actor() _person: Person,
+  ) {
+    return this.ends.delete(id, body);
   }
 
   @Patch('elements/:id')

@@ -4,7 +4,6 @@ import {
   ELEMENT_KEYS,
   frameworkOf,
   lanesOfQuestion,
-  questionSentence,
   type ElementKey,
   type Framework,
   type FrameworkId,
@@ -21,7 +20,6 @@ import {
   type Review,
   type ReviewChange,
   type ReviewElement,
-  type ReviewSummary,
   type ReviewTerm,
   type ShelfItem,
   type Wording,
@@ -30,15 +28,7 @@ import { In, IsNull, type EntityManager } from 'typeorm';
 import { conflict, notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import {
-  ElementRow,
-  LaneRow,
-  RecordCountRow,
-  ReviewRow,
-  ShelfItemRow,
-  TermRow,
-  WordingRow,
-} from '../store/entities.js';
+import { ElementRow, LaneRow, ReviewRow, ShelfItemRow, TermRow, WordingRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 
 const FIRST_FRAMEWORK = 'pico';
@@ -49,22 +39,6 @@ export class ReviewsService {
     private readonly store: Store,
     private readonly people: PeopleService,
   ) {}
-
-  async list(): Promise<ReviewSummary[]> {
-    const reviews = await this.store.read.getRepository(ReviewRow).find({ order: { createdAt: 'ASC' } });
-    const elements = await this.store.read.find(ElementRow, { order: { position: 'ASC' } });
-    const elementsOf = (id: string) => elements.filter(({ reviewId }) => reviewId === id).map(elementOf);
-    const counts = await this.store.read.findBy(RecordCountRow, { decision: 'undecided' });
-    const unreadOf = (id: string) => counts.find(({ reviewId }) => reviewId === id)?.number ?? 0;
-    return reviews.map(({ id, title, version, framework, createdAt }) => ({
-      id,
-      title,
-      version,
-      createdAt,
-      sentence: questionSentence(elementsOf(id), framework as FrameworkId),
-      unread: unreadOf(id),
-    }));
-  }
 
   async create({ title }: NewReview, person: Person): Promise<Review> {
     const id = randomUUID();
@@ -118,12 +92,13 @@ export class ReviewsService {
     };
   }
 
-  /** Renames a review, or frames its question in another way. Whatever was written stays. */
-  async change(id: string, { title, framework }: ReviewChange, version: number): Promise<Review> {
+  /** Renames a review, frames its question in another way, or puts it away. Whatever was written stays. */
+  async change(id: string, { title, framework, putAway }: ReviewChange, version: number): Promise<Review> {
     return this.store.write(async (manager) => {
       const columns = {
         ...(title === undefined ? {} : { title: title.trim() }),
         ...(framework === undefined ? {} : { framework }),
+        ...(putAway === undefined ? {} : { putAwayAt: putAway ? new Date().toISOString() : null }),
       };
       await changeVersion(manager, ReviewRow, { id, version }, columns, 'review', (row) => row);
       if (framework !== undefined) await this.frame(manager, id, frameworkOf(framework));

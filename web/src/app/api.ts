@@ -39,7 +39,8 @@ import {
   type ReviewChange,
   type ReviewElement,
   type ReviewRecord,
-  type ReviewSummary,
+  type ReviewHoldings,
+  ReviewSummary,
   type ReviewTerm,
   type SaidOfDatabase,
   type Sample,
@@ -104,6 +105,11 @@ export const api = createApi({
         headers: ifMatch(version),
       }),
       invalidatesTags: ['Reviews', 'Review', 'Counts'],
+    }),
+    holdings: build.query<ReviewHoldings, string>({ query: (id) => `reviews/${id}/holdings` }),
+    deleteReview: build.mutation<null, { id: string; title: string }>({
+      query: ({ id, title }) => ({ url: `reviews/${id}/deletion`, method: 'POST', body: { title } }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Reviews']),
     }),
     changeElement: build.mutation<
       ReviewElement,

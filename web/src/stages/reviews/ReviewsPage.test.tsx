@@ -11,7 +11,12 @@ const review: ReviewSummary = {
   version: 3,
   createdAt: '2026-10-01T08:00:00Z',
   sentence: 'In nurses, does bright light affect sleepiness?',
+  stage: 'records',
+  lanes: 3,
   unread: 1259,
+  lastRun: { at: '2026-10-02T09:00:00Z', databaseName: 'Corvane', hits: 1300, status: 'complete' },
+  lastChange: { at: '2026-10-03T09:00:00Z', person: 'Mara' },
+  putAwayAt: null,
 };
 
 function page() {
@@ -64,6 +69,67 @@ test('a title that somebody else changed meanwhile is not overwritten unseen', a
   await user.keyboard('{Escape}');
   await waitFor(() => expect(screen.queryByLabelText(/^New title/)).toBeNull());
   expect(asked.filter(({ method }) => method === 'PATCH')).toHaveLength(1);
+});
+
+test('each review tells how far it is, what was run last, who did the last thing and when', async () => {
+  const begun = { stage: 'question', lanes: 0, unread: 0, lastRun: null, lastChange: null } as const;
+  fakeServer({ 'GET reviews': () => [review, { ...review, id: 'r2', title: 'New', ...begun }] });
+  renderAt('/reviews', page());
+  const link = await screen.findByRole('link', { name: /Bright light at night/ });
+  expect(link.textContent).toMatch(/at the records3 lanes/);
+  expect(link.textContent).toMatch(/last run 2 Oct 2026 in Corvane: 1.300 records/);
+  expect(link.textContent).toMatch(/Mara, 3 Oct 2026/);
+  expect(link.getAttribute('href')).toBe('/reviews/r1/records');
+  expect(screen.getByRole('link', { name: /^New/ }).textContent).toMatch(/at the questionbegun 1 Oct 2026/);
+});
+
+test('a review is put away, listed apart, and brought back', async () => {
+  let putAwayAt: string | null = null;
+  fakeServer({
+    'GET reviews': () => [{ ...review, putAwayAt }],
+    'PATCH reviews/r1': ({ body }) => {
+      putAwayAt = (body as { putAway: boolean }).putAway ? '2026-10-04T00:00:00Z' : null;
+      return { id: 'r1', version: 4 };
+    },
+  });
+  const user = renderAt('/reviews', page());
+  await user.click(await screen.findByRole('button', { name: 'Put “Bright light at night” away' }));
+  await user.click(await screen.findByText('1 review put away'));
+  expect(screen.getByText(/All reviews are put away/)).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Bring “Bright light at night” back' }));
+  expect(await screen.findByRole('list', { name: 'Reviews at work' })).toBeTruthy();
+});
+
+test('deleting tells what goes, and takes the title that is typed', async () => {
+  let gone = false;
+  const asked = fakeServer({
+    'GET reviews': () => (gone ? [] : [review]),
+    'GET reviews/r1/holdings': () => ({
+      lanes: 3,
+      terms: 12,
+      onShelf: 1,
+      ledgerEntries: 2,
+      records: 1300,
+      decided: 41,
+    }),
+    'POST reviews/r1/deletion': ({ body }) => {
+      gone = (body as { title: string }).title === review.title;
+      return gone ? null : new Refusal(400, { title: 'Type the title as it stands.' });
+    },
+  });
+  const user = renderAt('/reviews', page());
+  await user.click(await screen.findByRole('button', { name: 'Delete “Bright light at night”' }));
+  expect(
+    await screen.findByText(
+      /the question, 3 lanes of 12 terms, 1 item on the shelf, 2 ledger entries and 1 300 records, 41 decisions/,
+    ),
+  ).toBeTruthy();
+  const field = screen.getByLabelText(/^Type its title/);
+  await user.type(field, 'Bright{Enter}');
+  expect(await screen.findByText('Type the title as it stands.')).toBeTruthy();
+  await user.type(field, ' light at night{Enter}');
+  expect(await screen.findByText(/No review yet/)).toBeTruthy();
+  expect(asked.filter(({ method }) => method === 'POST')).toHaveLength(2);
 });
 
 test('a title that is refused stays in its field', async () => {

@@ -1,33 +1,48 @@
-import { formatCount } from '@even-lantern/core';
-import type { ReviewSummary } from '@even-lantern/contract';
-import { Pencil } from 'lucide-react';
-import { useState } from 'react';
+import { counted } from '@even-lantern/core';
+import { useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { PersonMenu } from '../../app/PersonMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { ReviewRow } from './ReviewRow.js';
 
-/** All reviews, and the way to begin another. */
+/** All reviews and where each stands, and the way to begin another. */
 export function ReviewsPage() {
   const { data: reviews, error } = api.useReviewsQuery(undefined, { refetchOnMountOrArgChange: true });
   const [addReview, adding] = api.useAddReviewMutation();
   const navigate = useNavigate();
+  const atWork = (reviews ?? []).filter(({ putAwayAt }) => putAwayAt === null);
+  const away = (reviews ?? []).filter(({ putAwayAt }) => putAwayAt !== null);
+  const head = useRef<HTMLHeadingElement>(null);
+  const toHead = () => head.current?.focus();
   return (
     <main className="h-full overflow-auto">
-      <div className="mx-auto flex max-w-2xl flex-col gap-6 px-4 py-16">
+      <div className="mx-auto flex max-w-4xl flex-col gap-6 px-4 py-12">
         <div className="flex justify-between">
           <Mark />
           <PersonMenu />
         </div>
-        <h1 className="text-xl font-bold">Reviews</h1>
+        <h1 ref={head} tabIndex={-1} className="text-xl font-bold outline-none">
+          Reviews
+        </h1>
         {error !== undefined && reviews === undefined && <ProblemNote problem={problemOf(error)} />}
-        <ul className="rule divide-y divide-[var(--rule)] border-y">
-          {(reviews ?? []).map((review) => (
-            <ReviewRow key={review.id} review={review} />
-          ))}
-        </ul>
+        {reviews === undefined && error === undefined && <p className="quiet">Fetching the reviews …</p>}
+        {reviews !== undefined && atWork.length === 0 && (
+          <p className="quiet">
+            {away.length === 0
+              ? 'No review yet. Begin one below: a short title is enough, the question comes next.'
+              : 'All reviews are put away. Bring one back, or begin another.'}
+          </p>
+        )}
+        {atWork.length > 0 && (
+          <ul aria-label="Reviews at work" className="rule divide-y divide-[var(--rule)] border-y">
+            {atWork.map((review) => (
+              <ReviewRow key={review.id} review={review} onGone={toHead} />
+            ))}
+          </ul>
+        )}
         <LineForm
           label="Begin another review"
           button="Begin"
@@ -38,56 +53,27 @@ export function ReviewsPage() {
             if (added.data) await navigate(`/reviews/${added.data.id}/question`);
           }}
         />
-        <Link className="link self-start" to="/vocabularies">
-          Vocabularies and crosswalk
-        </Link>
+        {away.length > 0 && (
+          <details>
+            <summary className="cursor-pointer font-semibold">
+              {counted(away.length, 'review')} put away
+            </summary>
+            <ul aria-label="Reviews put away" className="rule mt-2 divide-y divide-[var(--rule)] border-y">
+              {away.map((review) => (
+                <ReviewRow key={review.id} review={review} onGone={toHead} />
+              ))}
+            </ul>
+          </details>
+        )}
+        <p className="flex gap-6">
+          <Link className="link" to="/vocabularies">
+            Vocabularies and crosswalk
+          </Link>
+          <Link className="link" to="/guide">
+            Guide
+          </Link>
+        </p>
       </div>
     </main>
-  );
-}
-
-function ReviewRow({ review }: { review: ReviewSummary }) {
-  const [renaming, setRenaming] = useState(false);
-  const [changeReview, changing] = api.useChangeReviewMutation();
-  if (renaming) {
-    return (
-      <li className="px-2 py-3">
-        <LineForm
-          label={`New title of “${review.title}”`}
-          button="Rename"
-          initial={review.title}
-          autoFocus
-          problem={changing.error === undefined ? null : problemOf(changing.error)}
-          onSubmit={async (title) => {
-            const changed = await changeReview({ id: review.id, version: review.version, title });
-            if (changed.data) setRenaming(false);
-          }}
-          onCancel={() => setRenaming(false)}
-        />
-      </li>
-    );
-  }
-  return (
-    <li className="hover:bg-base-300 flex items-baseline gap-2 px-2">
-      <Link to={`/reviews/${review.id}/question`} className="flex min-w-0 flex-1 items-baseline gap-6 py-3">
-        <span className="min-w-0 flex-1">
-          <span className="font-semibold">{review.title}</span>
-          <span className="quiet block">
-            {review.sentence === '' ? 'No question written yet.' : review.sentence}
-          </span>
-        </span>
-        <span className="quiet count text-sm whitespace-nowrap">
-          {review.unread > 0 ? `${formatCount(review.unread)} unread` : ''}
-        </span>
-      </Link>
-      <button
-        className="btn btn-ghost btn-xs btn-square"
-        onClick={() => setRenaming(true)}
-        aria-label={`Rename “${review.title}”`}
-        title="Rename"
-      >
-        <Pencil className="h-4 w-4" />
-      </button>
-    </li>
   );
 }

@@ -1,0 +1,149 @@
+import { Injectable } from '@nestjs/common';
+import {
+  lanesOfQuestion,
+  questionSentence,
+  stageOf,
+  type ElementKey,
+  type FrameworkId,
+} from '@even-lantern/core';
+import type { ReviewSummary, RunStatus } from '@even-lantern/contract';
+import { In, IsNull, Not, type EntityManager } from 'typeorm';
+import { PeopleService } from '../people/people.js';
+import {
+  ElementRow,
+  LaneEventRow,
+  LaneRow,
+  RecordCountRow,
+  RecordRow,
+  ReviewRow,
+  RunRow,
+  ShelfItemRow,
+  TermRow,
+  WordingRow,
+} from '../store/entities.js';
+import { Store } from '../store/store.js';
+
+interface Step {
+  at: string;
+  personId: string;
+}
+
+/** All reviews, and where each of them stands. */
+@Injectable()
+export class ReviewListService {
+  constructor(
+    private readonly store: Store,
+    private readonly people: PeopleService,
+  ) {}
+
+  /** Those that are worked on first, then those put away; each in the order in which they were begun. */
+  async list(): Promise<ReviewSummary[]> {
+    const { read } = this.store;
+    const reviews = await read.find(ReviewRow, {
+      where: { deletedAt: IsNull() },
+      order: { createdAt: 'ASC' },
+    });
+    const standings = await Promise.all(reviews.map((review) => standingOf(read, review)));
+    const nameOf = await this.people.namesOf(standings.flatMap(({ last }) => last?.personId ?? []));
+    const summaries = standings.map(({ last, ...summary }) => ({
+      ...summary,
+      lastChange: last === null ? null : { at: last.at, person: nameOf(last.personId) },
+    }));
+    const isAway = ({ putAwayAt }: ReviewSummary) => putAwayAt !== null;
+    return [...summaries.filter((each) => !isAway(each)), ...summaries.filter(isAway)];
+  }
+}
+
+async function standingOf(
+  manager: EntityManager,
+  review: ReviewRow,
+): Promise<Omit<ReviewSummary, 'lastChange'> & { last: Step | null }> {
+  const { id: reviewId, title, version, createdAt, putAwayAt } = review;
+  const framework = review.framework as FrameworkId;
+  const elements = await manager.find(ElementRow, { where: { reviewId }, order: { position: 'ASC' } });
+  const lanes = await manager.find(LaneRow, { where: { reviewId, removedAt: IsNull() } });
+  const laneIds = lanes.map(({ id }) => id);
+  const terms = await manager.find(TermRow, {
+    select: { laneId: true },
+    where: { laneId: In(laneIds), removedAt: IsNull() },
+  });
+  const searched = lanesOfQuestion(
+    elements.map((element) => ({ ...element, key: element.key as ElementKey })),
+    lanes.map((lane) => ({ ...lane, terms: [] })),
+  );
+  const held = searched.map(({ id }) => terms.filter(({ laneId }) => laneId === id).length);
+  const [run] = await manager.find(RunRow, { where: { reviewId }, order: { startedAt: 'DESC' }, take: 1 });
+  const counts = await manager.findBy(RecordCountRow, { reviewId });
+  const sentence = questionSentence(
+    elements.map(({ key, text }) => ({ key: key as ElementKey, text })),
+    framework,
+  );
+  return {
+    id: reviewId,
+    title,
+    version,
+    createdAt,
+    putAwayAt,
+    sentence,
+    stage: stageOf({
+      written: elements.some(({ text }) => text.trim() !== ''),
+      terms: held.reduce((sum, each) => sum + each, 0),
+      runs: run === undefined ? 0 : 1,
+      records: counts.reduce((sum, { number }) => sum + number, 0),
+    }),
+    lanes: held.filter((each) => each > 0).length,
+    unread: counts.find(({ decision }) => decision === 'undecided')?.number ?? 0,
+    lastRun:
+      run === undefined
+        ? null
+        : {
+            at: run.startedAt,
+            databaseName: run.databaseName,
+            hits: run.hits,
+            status: run.status as RunStatus,
+          },
+    last: await lastStep(manager, reviewId, elements, run),
+  };
+}
+
+/** The last thing that somebody did in a review, of all that is kept with its time. */
+async function lastStep(
+  manager: EntityManager,
+  reviewId: string,
+  elements: readonly ElementRow[],
+  run: RunRow | undefined,
+): Promise<Step | null> {
+  const allLanes = await manager.find(LaneRow, { select: { id: true }, where: { reviewId } });
+  const [event] = await manager.find(LaneEventRow, {
+    where: { laneId: In(allLanes.map(({ id }) => id)) },
+    order: { at: 'DESC' },
+    take: 1,
+  });
+  const [wording] = await manager.find(WordingRow, {
+    where: { elementId: In(elements.map(({ id }) => id)) },
+    order: { at: 'DESC' },
+    take: 1,
+  });
+  const [shelved] = await manager.find(ShelfItemRow, {
+    where: { reviewId },
+    order: { createdAt: 'DESC' },
+    take: 1,
+  });
+  const [decided] = await manager.find(RecordRow, {
+    select: { decidedAt: true, decidedBy: true },
+    where: { reviewId, decidedAt: Not(IsNull()) },
+    order: { decidedAt: 'DESC' },
+    take: 1,
+  });
+  const steps: (Step | null)[] = [
+    event ?? null,
+    wording ?? null,
+    run === undefined ? null : { at: run.startedAt, personId: run.ranBy },
+    shelved === undefined ? null : { at: shelved.createdAt, personId: shelved.createdBy },
+    decided?.decidedAt == null ? null : { at: decided.decidedAt, personId: decided.decidedBy ?? '' },
+  ];
+  return steps.reduce(
+    (last, step) => (step !== null && (last === null || step.at > last.at) ? step : last),
+    null,
+  );
+}
