@@ -221,7 +221,9 @@ test('another database asks what stands for a heading; confirmed there, it is co
   await (
     await browser.find('[aria-label="Confirm Light as treatment for Light therapy"]')
   ).sendKeys(Key.ENTER);
-  await browser.textWhen(lane('I'), (text) => /Light therapy here Light as treatment\s+(?:adds\s+)?\d/.test(text));
+  await browser.textWhen(lane('I'), (text) =>
+    /Light therapy here Light as treatment\s+(?:adds\s+)?\d/.test(text),
+  );
   await browser.press(Key.chord(Key.CONTROL, 'z'));
   await browser.textWhen(counterpart('Wardline Thesaurus'), (text) => text.includes('Light as treatment?'));
   await (await browser.find('[aria-label="Confirm Light as treatment for Light therapy"]')).click();

@@ -15,7 +15,7 @@ beforeAll(async () => {
   await (await browser.named('Continue as')).click();
   await (await browser.named('Bright light at night')).click();
   await browser.sees('In adult hospital staff');
-  base = (await browser.driver.getCurrentUrl()).replace(/\/question.*/, '');
+  base = (await browser.driver.getCurrentUrl()).replace(/\/(?:question|records).*/, '');
 });
 afterAll(async () => {
   await browser.close();

@@ -42,6 +42,7 @@ async function main(): Promise<void> {
     await shoot('reviews');
     await (await browser.named('Bright light at night')).click();
     await browser.sees('In adult hospital staff');
+    await (await browser.named('Question')).click();
     await browser.sees('without');
     await shoot('question');
     await (await browser.find('section[aria-label=Scan] input')).sendKeys('light night', Key.ENTER);

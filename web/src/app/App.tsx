@@ -10,6 +10,7 @@ import {
   ConceptsStage,
   DatabasePage,
   DatabasesStage,
+  GuidePage,
   QuestionStage,
   RecordsStage,
   SearchesStage,
@@ -42,6 +43,17 @@ export function App() {
               </Suspense>
             }
           />
+          {['/guide', '/guide/:page'].map((path) => (
+            <Route
+              key={path}
+              path={path}
+              element={
+                <Suspense>
+                  <GuidePage />
+                </Suspense>
+              }
+            />
+          ))}
           <Route path="*" element={<Navigate to="/reviews" replace />} />
         </Routes>
       </UndoProvider>

@@ -1,9 +1,46 @@
 import { Command } from 'cmdk';
+import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { api } from './api.js';
+import type { GuidePage } from '../stages/guide/guidePages.js';
 import { switchTheme } from './theme.js';
 import { useUndo } from './undo.js';
 import type { DatabaseChoice } from './useDatabaseChoice.js';
+
+/** Pages and sections of the guide, which come when they are first wanted. */
+function GuideItems({
+  open,
+  className,
+  headingClass,
+  onChoose,
+}: {
+  open: boolean;
+  className: string;
+  headingClass: string;
+  onChoose: (to: string) => void;
+}) {
+  const [pages, setPages] = useState<GuidePage[]>([]);
+  useEffect(() => {
+    if (open && pages.length === 0)
+      void import('../stages/guide/pages.js').then(({ GUIDE }) => setPages(GUIDE));
+  }, [open, pages.length]);
+  return (
+    <Command.Group heading="Guide" className={headingClass}>
+      {pages.flatMap(({ id, title, sections }) =>
+        [{ id: '', title }, ...sections].map((section) => (
+          <Command.Item
+            key={`${id}#${section.id}`}
+            value={`Guide ${title} ${section.title} ${section.id}`}
+            className={className}
+            onSelect={() => onChoose(`/guide/${id}${section.id === '' ? '' : `#${section.id}`}`)}
+          >
+            {section.id === '' ? title : `${title}: ${section.title}`}
+          </Command.Item>
+        )),
+      )}
+    </Command.Group>
+  );
+}
 
 /** Everything that can be done from anywhere, found by typing. */
 export function CommandSearch({
@@ -102,6 +139,12 @@ export function CommandSearch({
             Switch between light and dark
           </Command.Item>
         </Command.Group>
+        <GuideItems
+          open={open}
+          className={item}
+          headingClass={heading}
+          onChoose={(to) => act(() => void navigate(to))()}
+        />
         <Command.Group heading="Reviews" className={heading}>
           {reviews.map(({ id, title }) => (
             <Command.Item

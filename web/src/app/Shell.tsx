@@ -24,6 +24,7 @@ import { CountSource } from '../parts/Count.js';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
 import { KeyHelp } from '../parts/KeyHelp.js';
 import { Mark } from '../parts/Mark.js';
+import { StageIntro } from '../parts/StageIntro.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
 import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
 import { api, problemOf } from './api.js';
@@ -37,6 +38,7 @@ export function Shell() {
   const { reviewId = '' } = useParams();
   const review = api.useReviewQuery(reviewId);
   const choice = useDatabaseChoice();
+  const stage = useLocation().pathname.split('/')[3] ?? '';
   const [commands, setCommands] = useState(false);
   const [help, setHelp] = useState(false);
   const navigate = useNavigate();
@@ -79,13 +81,16 @@ export function Shell() {
       />
       <div className="flex min-h-0 flex-1 max-md:flex-col">
         <Rail context={context} />
-        <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
-          <CountSource value={database?.id ?? null}>
-            <Suspense>
-              <Outlet context={context} />
-            </Suspense>
-          </CountSource>
-        </main>
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+          <StageIntro key={stage} stage={stage} />
+          <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
+            <CountSource value={database?.id ?? null}>
+              <Suspense>
+                <Outlet context={context} />
+              </Suspense>
+            </CountSource>
+          </main>
+        </div>
       </div>
       <LedgerStrip reviewId={reviewId} />
       <CommandSearch open={commands} onOpenChange={setCommands} reviewId={reviewId} choice={choice} />

@@ -29,6 +29,9 @@ export const AddDatabase = lazy(imports['databases/add']);
 export const DatabasePage = lazy(imports['databases/one']);
 export const ChangeDatabase = lazy(imports['databases/change']);
 export const RecordsStage = lazy(imports.records);
+export const GuidePage = lazy(async () => ({
+  default: (await import('../stages/guide/GuidePage.js')).GuidePage,
+}));
 export const VocabulariesPage = lazy(async () => ({
   default: (await import('../stages/vocabularies/VocabulariesPage.js')).VocabulariesPage,
 }));

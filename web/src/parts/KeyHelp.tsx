@@ -1,40 +1,8 @@
 import { X } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useLocation } from 'react-router';
-
-const EVERYWHERE: [string, string][] = [
-  ['Alt 1 … Alt 4', 'go to a stage'],
-  ['Ctrl K', 'go to or do'],
-  ['Ctrl Z', 'undo the last edit'],
-  ['?', 'these keys'],
-];
-
-const BY_STAGE: Readonly<Record<string, [string, string][]>> = {
-  question: [['Tab', 'the next element']],
-  concepts: [
-    ['N', 'type into the first lane'],
-    ['↑ ↓', 'choose what to add'],
-    ['Enter', 'add it, or open the term'],
-    ['Delete', 'take the term out'],
-    ['Esc', 'close the inspector'],
-  ],
-  searches: [
-    ['R', 'run and log'],
-    ['↑ ↓', 'on a line: the one before and after'],
-    ['Alt C', 'copy the string'],
-    ['Alt Shift C', 'side by side: copy the string on the right'],
-    ['E', 'edit the line as text'],
-    ['Ctrl Space', 'in the text: what can be written here'],
-    ['Esc', 'leave the text'],
-  ],
-  records: [
-    ['↑ ↓ or J P', 'previous and next record'],
-    ['K', 'keep'],
-    ['U', 'unsure'],
-    ['A', 'set aside'],
-    ['0', 'back to undecided'],
-  ],
-};
+import { GuideLink } from './GuideLink.js';
+import { BY_STAGE, EVERYWHERE } from './keys.js';
 
 /** The keys of the screen one is on. */
 export function KeyHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -60,6 +28,11 @@ export function KeyHelp({ open, onClose }: { open: boolean; onClose: () => void 
           </div>
         ))}
       </dl>
+      <p className="pt-3">
+        <GuideLink to={stage in BY_STAGE || stage === 'databases' ? stage : 'start'}>
+          About this screen, in the guide
+        </GuideLink>
+      </p>
     </aside>
   );
 }

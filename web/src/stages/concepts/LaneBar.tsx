@@ -1,4 +1,5 @@
 import { formatCount } from '@even-lantern/core';
+import { GuideLink } from '../../parts/GuideLink.js';
 import type { LaneCounts } from '@even-lantern/contract';
 
 /** What the lane finds by headings only, by both, and by words only: one bar with its numbers. */
@@ -39,7 +40,17 @@ export function LaneBar({ counts }: { counts: LaneCounts }) {
           </div>
         ))}
       </dl>
-      {whatItCosts(counts) !== null && <p className="quiet pt-1 leading-snug">{whatItCosts(counts)}</p>}
+      {whatItCosts(counts) !== null && (
+        <p className="quiet pt-1 leading-snug">
+          {whatItCosts(counts)}{' '}
+          <GuideLink
+            to="concepts#headings-and-words-together"
+            label="Why headings and words together, in the guide"
+          >
+            why
+          </GuideLink>
+        </p>
+      )}
       {awaitingHeadings !== null && awaitingHeadings > 0 && headingsOnly + both > 0 && (
         <p className="quiet hidden pt-1 leading-snug @min-[190px]:block">
           {formatCount(awaitingHeadings)} of those found by words only have no headings yet.

@@ -1,3 +1,5 @@
+import { GuideLink } from '../../parts/GuideLink.js';
+import { useShelf } from '../../app/useShelf.js';
 import { describeTerm, type TermContent } from '@even-lantern/core';
 import type { Problem, ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Trash2, X } from 'lucide-react';
@@ -33,6 +35,19 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
   const [problem, setProblem] = useState<{ problem: Problem; mine: TermContent } | null>(null);
   const { content } = term;
   const here = useSettledHere(content);
+  const { put } = useShelf();
+  const toShelf = async () => {
+    const { text: name } = describeTerm(content);
+    const item = {
+      name: name.slice(0, 300),
+      contents: [content],
+      origin: term.origin,
+      source: `the lane ${lane.name}`.slice(0, 500),
+    };
+    if (!(await put(item))) return;
+    await remove(term);
+    onClose();
+  };
   const vocabularies = useVocabularies();
   const ownVocabulary =
     content.kind === 'heading' ? vocabularies.find(({ id }) => id === content.vocabulary) : undefined;
@@ -78,7 +93,12 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
         <dd>
           <Count hits={count?.hits ?? null} error={count?.error ?? null} />
         </dd>
-        <dt>adds to the lane</dt>
+        <dt>
+          adds to the lane{' '}
+          <GuideLink to="concepts#finds-and-adds" label="What finds and adds mean, in the guide">
+            why
+          </GuideLink>
+        </dt>
         <dd>
           <Count hits={count?.adds ?? null} error={count?.error ?? null} />
         </dd>
@@ -98,6 +118,14 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
           <Trash2 className="h-4 w-4" aria-hidden="true" /> Take out of the lane
         </button>
         <MoveTo term={term} lane={lane} />
+        <button
+          className="btn btn-sm btn-quiet"
+          onClick={() => {
+            void toShelf();
+          }}
+        >
+          Put on the shelf
+        </button>
       </div>
       {content.kind === 'heading' ? (
         <HeadingPlace vocabulary={content.vocabulary} label={content.label} lane={lane} />

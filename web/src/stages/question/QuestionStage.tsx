@@ -17,7 +17,6 @@ import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Shelf } from '../../parts/Shelf.js';
-import { StageIntro } from '../../parts/StageIntro.js';
 import { ConceptCards } from './ConceptCards.js';
 import { ElementEditor } from './ElementEditor.js';
 import { Overview } from './Overview.js';
@@ -57,7 +56,6 @@ export function QuestionStage() {
           <p className="quiet flex-1">Write what you know; leave the rest open. It is saved as you write.</p>
           <FrameworkChoice />
         </div>
-        <StageIntro stage="question" />
         {sentence !== '' && (
           <Sentence text={sentence} proposals={draft === '' ? (found?.proposals ?? []) : []} />
         )}

@@ -1,6 +1,8 @@
 import {
   elementOfRole,
   frameworkOf,
+  lookupWords,
+  senseOf,
   textKey,
   type ElementKey,
   type ProposedConcept,
@@ -69,6 +71,19 @@ export function useProposals(draft: string): Proposals | null {
         };
       }),
     );
-    return { proposals, unread: answer.taken.find(({ unread }) => unread !== null)?.unread ?? null };
+    return {
+      proposals: proposals.filter((each) => !isSaidElsewhere(each, proposals)),
+      unread: answer.taken.find(({ unread }) => unread !== null)?.unread ?? null,
+    };
   }, [answer, asked, framework, review, tree]);
+}
+
+/** Whether a word without a heading only takes up what another concept says: “the shift” after “rotating shifts”. */
+function isSaidElsewhere({ concept }: Proposal, all: readonly Proposal[]): boolean {
+  const words = lookupWords(concept.text).map(senseOf);
+  if (concept.headings.length > 0 || words.length > 1) return false;
+  return all.some(
+    (other) =>
+      other.concept !== concept && lookupWords(other.concept.text).some((word) => senseOf(word) === words[0]),
+  );
 }

@@ -1,3 +1,4 @@
+import { GuideLink } from '../../parts/GuideLink.js';
 import { counted, formatCount } from '@even-lantern/core';
 import type { TranslatedLine, TranslatedLoss, Translation } from '@even-lantern/contract';
 import { Difference } from './text/Difference.js';
@@ -59,7 +60,10 @@ function LossItem({ loss: { lost, instead, effect, gained, missed } }: { loss: T
           ? '.'
           : gained === null || missed === null
             ? '; not counted.'
-            : `: ${counted(gained, 'record')} too many, ${formatCount(missed)} missed.`}
+            : `: ${counted(gained, 'record')} too many, ${formatCount(missed)} missed.`}{' '}
+        <GuideLink to="searches#what-a-database-cannot-say" label={`Why it cannot say ${lost}, in the guide`}>
+          why
+        </GuideLink>
       </span>
     </li>
   );

@@ -1,0 +1,41 @@
+/** The keys of each screen, as `?` lists them; the guide tells of the same ones. */
+export type KeyLine = readonly [keys: string, what: string];
+
+export const EVERYWHERE: readonly KeyLine[] = [
+  ['Alt 1 … Alt 4', 'go to a stage'],
+  ['Ctrl K', 'go to or do'],
+  ['Ctrl Z', 'undo the last edit'],
+  ['?', 'these keys, and the guide'],
+];
+
+export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
+  question: [
+    ['1 … 9', 'make that concept a lane'],
+    ['Shift Enter', 'make all concepts lanes'],
+    ['S', 'go to the shelf'],
+  ],
+  concepts: [
+    ['N', 'type into the first lane'],
+    ['↑ ↓', 'choose what to add'],
+    ['Enter', 'add it, or open the term'],
+    ['Delete', 'take the term out'],
+    ['S', 'go to the shelf'],
+    ['Esc', 'close the inspector'],
+  ],
+  searches: [
+    ['R', 'run and log'],
+    ['↑ ↓', 'on a line: the one before and after'],
+    ['Alt C', 'copy the string'],
+    ['Alt Shift C', 'side by side: copy the string on the right'],
+    ['E', 'edit the line as text'],
+    ['Ctrl Space', 'in the text: what can be written here'],
+    ['Esc', 'leave the text'],
+  ],
+  records: [
+    ['↑ ↓ or J P', 'previous and next record'],
+    ['K', 'keep'],
+    ['U', 'unsure'],
+    ['A', 'set aside'],
+    ['0', 'back to undecided'],
+  ],
+};
