@@ -147,3 +147,61 @@ test('what cannot be searched for says so', async () => {
   await browser.sees('No heading has any of these names');
   await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
 });
+
+test('the guide opens from “?”, is found by the command search, and leads back', async () => {
+  await leaveFields();
+  await browser.press('?');
+  await (await browser.named('About this screen, in the guide')).click();
+  await browser.textWhen('[data-guide] h1', (text) => text === 'Question');
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (await browser.named('Back to where I was')).click();
+  await browser.find('section[aria-label=Elements]');
+  await browser.press(Key.chord(Key.CONTROL, 'k'));
+  await browser.find('[cmdk-item]');
+  await browser.press('pasting a list');
+  await browser.textWhen('[cmdk-item][data-selected=true]', (text) => text === 'Concepts: Pasting a list');
+  await browser.press(Key.ENTER);
+  await browser.textWhen('[data-guide] h1', (text) => text === 'Concepts');
+  await browser.driver.wait(
+    async () =>
+      browser.driver.executeScript<boolean>(
+        "return Math.abs(document.getElementById('pasting-a-list').getBoundingClientRect().top) < 200",
+      ),
+    10_000,
+    'the section is not in view',
+  );
+  await (await browser.named('Back to where I was')).click();
+});
+
+test('three sentences tell somebody new what a stage is for, until they are read', async () => {
+  const intro = 'aside[aria-label="New here?"]';
+  await browser.textWhen(intro, (text) => text.includes('A question that can be answered'));
+  await (await browser.find(`${intro} button`)).click();
+  await browser.press(Key.chord(Key.ALT, '2'));
+  await browser.textWhen(intro, (text) => text.includes('A lane is one concept'));
+  await browser.press(Key.chord(Key.ALT, '1'));
+  await browser.find('section[aria-label=Elements]');
+  expect(await browser.driver.findElements({ css: intro })).toHaveLength(0);
+});
+
+test('a review tells where it stands, is put away and brought back, and is deleted with its title typed', async () => {
+  await browser.goTo(`${stack.address}/reviews`);
+  const atWork = 'ul[aria-label="Reviews at work"]';
+  await browser.textWhen(atWork, (text) =>
+    /Woken on call[\s\S]*at the searches[\s\S]*lanes[\s\S]*Mara/.test(text),
+  );
+  await (await browser.named('Put “Woken on call” away')).click();
+  await browser.textWhen(atWork, (text) => !text.includes('Woken on call'));
+  await (await browser.named('1 review put away')).click();
+  expect(await browser.seriousFindings()).toEqual([]);
+  await (await browser.named('Bring “Woken on call” back')).click();
+  await browser.textWhen(atWork, (text) => text.includes('Woken on call'));
+  await (await browser.named('Delete “Woken on call”')).click();
+  await browser.textWhen(atWork, (text) => /What goes: the question, \d lanes? of \d+ terms/.test(text));
+  expect(await browser.seriousFindings()).toEqual([]);
+  await browser.press('woken', Key.ENTER);
+  await browser.textWhen(atWork, (text) => text.includes('Type the title as it stands'));
+  await browser.press(Key.chord(Key.CONTROL, 'a'), 'Woken on call', Key.ENTER);
+  await browser.textWhen(atWork, (text) => !text.includes('Woken on call'));
+  await browser.sees('Bright light at night');
+});

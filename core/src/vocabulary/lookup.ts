@@ -14,6 +14,8 @@ import type { Heading } from './model.js';
 export type LookupReason =
   | 'same label'
   | 'entry term'
+  | 'other form of a label'
+  | 'other form of an entry term'
   | 'part of a label'
   | 'part of an entry term'
   | 'words of the scope note'
@@ -41,6 +43,8 @@ interface Candidate {
   name: Name | null;
   score: number;
   misspelt: boolean;
+  /** whether all that was typed is all of the name */
+  whole: boolean;
 }
 
 const SAME_LABEL = 2;
@@ -53,8 +57,14 @@ const NOTE_SHARE = 0.55;
 const OTHER_NAMES_SHARE = 0.35;
 const JOINED_QUALITY = 0.95;
 const BEGUN_QUALITY = 0.8;
+/** What is a word as it stands is less likely the beginning of another. */
+const BEGUN_BY_A_WORD_QUALITY = 0.5;
+/** How much more it counts what share of what was typed a name covers than what share of the name was typed. */
+const TYPED_COUNTS = 1.3 ** 2;
 const SLIP_QUALITY = [1, 0.85, 0.7] as const;
 const MOST_BEGUN = 40;
+/** Shares above this are all but rounding. */
+const ALL = 0.999;
 /** Candidates that are looked at closely. */
 const PROMISING = 300;
 /** Hits below this, or far below the best, are noise. */
@@ -79,7 +89,7 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
     if (name === undefined) continue;
     const toTheLetter = textKey(name.text) === words.join(' ') ? TO_THE_LETTER : 0;
     const score = (name.isLabel ? SAME_LABEL : ENTRY_TERM) + toTheLetter;
-    offer({ heading: name.heading, name, score, misspelt: false });
+    offer({ heading: name.heading, name, score, misspelt: false, whole: true });
   }
   const readings = readingsOf(index, words);
   const typedMass = sum(readings.map((each) => weightOf(index, each)));
@@ -99,10 +109,11 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
     });
 }
 
-function reasonOf({ name, score, misspelt }: Candidate): LookupReason {
+function reasonOf({ name, score, misspelt, whole }: Candidate): LookupReason {
   if (name === null) return 'words of the scope note';
   if (misspelt) return 'likely misspelling';
   if (score >= ENTRY_TERM) return name.isLabel ? 'same label' : 'entry term';
+  if (whole) return name.isLabel ? 'other form of a label' : 'other form of an entry term';
   return name.isLabel ? 'part of a label' : 'part of an entry term';
 }
 
@@ -134,15 +145,15 @@ function begunWith(index: LookupIndex, start: string): Reading[] {
     if (word !== start) found.add(folded);
   }
   found.delete(senseOf(start));
-  return [...found].map((folded) => ({ folded, quality: BEGUN_QUALITY, misspelt: false }));
+  const quality = isWritten(index, start) ? BEGUN_BY_A_WORD_QUALITY : BEGUN_QUALITY;
+  return [...found].map((folded) => ({ folded, quality, misspelt: false }));
 }
 
 /** The two known words that an unknown one is made of. */
 function split(index: LookupIndex, word: string): Reading[] {
-  const isWritten = (half: string) => index.words[firstFrom(index.words, half)]?.[0] === half;
   for (let at = 2; at <= word.length - 3; at += 1) {
     const halves = [word.slice(0, at), word.slice(at)];
-    if (!halves.every(isWritten)) continue;
+    if (!halves.every((half) => isWritten(index, half))) continue;
     return contentWords(halves).map((half) => ({
       folded: senseOf(half),
       quality: JOINED_QUALITY,
@@ -150,6 +161,11 @@ function split(index: LookupIndex, word: string): Reading[] {
     }));
   }
   return [];
+}
+
+/** Whether a name holds a word just as it is. */
+function isWritten(index: LookupIndex, word: string): boolean {
+  return index.words[firstFrom(index.words, word)]?.[0] === word;
 }
 
 function misspellingsOf(index: LookupIndex, word: string): Reading[] {
@@ -221,11 +237,13 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
     if (name === undefined || mass === 0 || typedMass === 0) continue;
     const shareOfName = Math.min(ofName / mass, 1);
     const shareOfTyped = Math.min(ofTyped / typedMass, 1);
-    const both = (2 * shareOfName * shareOfTyped) / (shareOfName + shareOfTyped);
+    const both =
+      ((1 + TYPED_COUNTS) * shareOfName * shareOfTyped) / (TYPED_COUNTS * shareOfName + shareOfTyped);
     const score = both * (name.isLabel ? 1 : ENTRY_SHARE);
     const known = best.get(name.heading);
     if (known === undefined || known.score < score) {
-      best.set(name.heading, { heading: name.heading, name, score, misspelt });
+      const whole = shareOfName > ALL && shareOfTyped > ALL;
+      best.set(name.heading, { heading: name.heading, name, score, misspelt, whole });
     }
   }
   return [...best.values()];
@@ -259,7 +277,9 @@ function addOtherWords(
       const noted = index.senses.get(folded)?.notes ?? [];
       if (noted.length > COMMON && best.size > 0) continue;
       for (const heading of noted) {
-        if (!best.has(heading)) best.set(heading, { heading, name: null, score: 0, misspelt: false });
+        if (!best.has(heading)) {
+          best.set(heading, { heading, name: null, score: 0, misspelt: false, whole: false });
+        }
       }
     }
   }

@@ -21,6 +21,14 @@ const SENSES: ReadonlyMap<string, string> = new Map(
     'many multiple several numerous',
     'older old elderly aged',
     'worker workers staff personnel employee employees',
+    'medicine medicines medication medications drug drugs pill pills tablet tablets',
+    'child children kid kids youngster youngsters',
+    'doctor doctors physician physicians',
+    'surgery surgical operation operations operated',
+    'error errors mistake mistakes',
+    'fear fears afraid scared frightened frightening',
+    'cost costs cheap cheaper expensive price prices',
+    'tired tiredness fatigue fatigued exhausted exhaustion weary weariness',
   ].flatMap((group) => {
     const [first = '', ...others] = group.split(' ');
     return others.map((word): [string, string] => [word, first]);
@@ -32,13 +40,15 @@ export function senseOf(word: string): string {
   return foldWord(SENSES.get(word) ?? word);
 }
 
-const SAID_IN_TWO = /\bcan['’ʼ]?t\b|\bnot enough\b/i;
+const SAID_IN_TWO = /\bcan['’ʼ]?t\b|\b(?:not enough|too few|too little)\b/i;
 
 /** The words of a typed text or a name, with what is said in two words said in one. */
 export function lookupWords(text: string): string[] {
   const plain = !SAID_IN_TWO.test(text)
     ? text
-    : text.replace(/\bcan['’ʼ]?t\b/gi, 'cannot').replace(/\bnot enough\b/gi, 'insufficient');
+    : text
+        .replace(/\bcan['’ʼ]?t\b/gi, 'cannot')
+        .replace(/\b(?:not enough|too few|too little)\b/gi, 'insufficient');
   const words: string[] = [];
   forEachWord(plain, (word) => words.push(word));
   return words;

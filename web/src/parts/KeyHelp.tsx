@@ -12,7 +12,7 @@ export function KeyHelp({ open, onClose }: { open: boolean; onClose: () => void 
   return (
     <aside
       aria-label="Keys on this screen"
-      className="rule bg-base-100 rounded-box fixed right-4 bottom-14 z-30 w-80 border p-4 shadow-lg"
+      className="rule bg-base-100 rounded-box fixed top-14 right-4 z-30 w-80 border p-4 shadow-lg"
     >
       <div className="mb-2 flex items-center justify-between">
         <h2 className="font-bold">Keys on this screen</h2>

@@ -287,6 +287,10 @@ export function reasonInWords({ reason, matched, heading }: LookupHit, typed: st
       return 'this is its name';
     case 'entry term':
       return `“${typed}” is no heading, this is used for “${matched}”`;
+    case 'other form of a label':
+      return 'another form of its name';
+    case 'other form of an entry term':
+      return `used for “${matched}”`;
     case 'part of a label':
       return 'part of its name';
     case 'part of an entry term':

@@ -95,7 +95,7 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
         </dd>
         <dt>
           adds to the lane{' '}
-          <GuideLink to="concepts#finds-and-adds" label="What finds and adds mean, in the guide">
+          <GuideLink to="concepts#finds-and-adds" label="Why: what finds and adds mean, in the guide">
             why
           </GuideLink>
         </dt>
