@@ -8,6 +8,7 @@ import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
 import { skosBench } from './skosBench.js';
 import { millionBench } from './millionBench.js';
+import { pastedBench } from './pastedBench.js';
 import { rehearseBench } from './rehearseBench.js';
 import { reviewBench } from './reviewBench.js';
 
@@ -22,6 +23,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
   lookup: lookupBench,
   clauses: clausesBench,
+  pasted: pastedBench,
   crosswalk: crosswalkBench,
   dialects: dialectsBench,
   skos: skosBench,

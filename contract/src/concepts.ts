@@ -30,6 +30,8 @@ export interface NewConcept {
   elementId: string | null;
   name: string;
   terms: { content: TermContent; origin: TermOrigin }[];
+  /** whether what it finds is left out; no where it is not said */
+  leftOut?: boolean;
   /** the item of the shelf that it was, which leaves the shelf */
   fromShelf?: string;
 }
@@ -60,6 +62,7 @@ export const newConceptsSchema = Joi.object<NewConcepts>({
           .items(Joi.object({ content: termContent.required(), origin: origin.required() }))
           .max(MOST_TERMS)
           .required(),
+        leftOut: Joi.boolean(),
         fromShelf: Joi.string(),
       }),
     )

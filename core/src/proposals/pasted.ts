@@ -5,6 +5,7 @@
  */
 import { MAX_NEAR_DISTANCE, MAX_TERM_LENGTH, parsePhrase, printPhrase } from '../query/index.js';
 import { textKey } from '../text/index.js';
+import { reasonToSkip, withoutCodes, withoutMarks, type SkipReason } from './pastedLines.js';
 
 export interface PastedTerm {
   /** as a person would type it in a lane */
@@ -16,6 +17,8 @@ export interface PastedTerm {
   line: number;
   /** whether the same term came before */
   duplicate: boolean;
+  /** whether it stands behind NOT, so that what it finds was left out */
+  excluded: boolean;
   /** what was recognised around it and left out */
   leftOut: string[];
 }
@@ -23,7 +26,7 @@ export interface PastedTerm {
 export interface Pasted {
   terms: PastedTerm[];
   /** lines that only join other lines, and lines in which no term was found */
-  skipped: { line: number; text: string; reason: 'joins other lines' | 'no term in it' }[];
+  skipped: { line: number; text: string; reason: SkipReason }[];
   /** whether the text was longer than is read */
   cut: boolean;
 }
@@ -37,14 +40,18 @@ const MAX_COMBINATIONS = 24;
 const MAX_DEPTH = 50;
 /** How far ahead is looked for what ends a code or a count. */
 const AHEAD = 200;
+/** Characters of a line that are looked at for marks and codes. */
+const LONGEST_LINE = 20_000;
 
 type Token =
-  | { kind: 'open' | 'close' | 'join' | 'comma' }
+  | { kind: 'open' | 'close' | 'comma' }
+  | { kind: 'join'; not: boolean }
   | { kind: 'near'; distance: number }
   | { kind: 'term'; text: string; quoted: boolean; heading: boolean; leftOut: string[] };
 type TermToken = Extract<Token, { kind: 'term' }>;
 
-const LINE_NUMBER = /^\s*(?:[#(\[]?[sSlL]?\d{1,3}[\])]?[.:)]?\s+|#\d{1,3}(?![\d'’])[.:)]?\s*|[-•*]\s+)(?=\S)/;
+const LINE_NUMBER =
+  /^\s*(?:[#(\[]?[sSlL]?\d{1,3}[\])]?[.:)]?\s+|#\d{1,3}(?![\d'’])[.:)]?\s*|[-–—·•*]\s+)(?=\S)/;
 /** A count at the end of a line: after a tab, some spaces, or in brackets. */
 const TRAILING_COUNT =
   /(?:\t|\s{2,}|\s*[([]\s*(?:n\s*=\s*)?)\d{1,3}(?:[,. \u2009\u00a0]?\d{3})*\s*[)\]]?\s*(?:hits|results|records)?\s*[)\]]?\s*$/i;
@@ -52,10 +59,12 @@ const JOINING = /\b(?:and|or|not|to)\b|[#sSlL]?\d+|[\s()[\]{},/–-]/gi;
 const QUOTES: Readonly<Record<string, string>> = { '"': '"', '“': '”', '”': '”', '„': '“', '«': '»' };
 const NEAR_WORD = /^(?:near|[a-z]{1,6}\/?)(?:\/|=|:)?(\d{1,3})$/i;
 const JOIN_WORD = /^(?:and|or|not|AND NOT|&{1,2}|\|{1,2}|!|\+)$/i;
+/** Side by side, without a number. */
+const BESIDE_WORD = /^(?:adj|adjacent|next)$/i;
 /** A short code with what ties it to its term. */
 const CODE_BEFORE = /^[a-z]{1,12}(?:[-_.][a-z]{1,8})?\s*(?:[:=~]|==)\s*(?=\S)/i;
 const CODES_AFTER =
-  /^(?:\s*\[[^\]\n]{1,40}\]|\.[a-z]{1,4}(?:,[a-z]{1,4})*\.?(?=[\s)\],;]|$)|\s?:[a-z]{1,6}(?:,[a-z]{1,6})*(?=[\s)\],;]|$))/i;
+  /^(?:\s*\[[^\]\n]{1,120}\]|\.[a-z]{1,4}(?:,[a-z]{1,4})*\.?(?=[\s)\],;]|$)|\s?:[a-z]{1,6}(?:,[a-z]{1,6})*(?=[\s)\],;]|$))/i;
 
 /** Reads pasted text. Never fails: what is not understood is told in `skipped`. */
 export function readPasted(text: string): Pasted {
@@ -66,14 +75,22 @@ export function readPasted(text: string): Pasted {
   read.split(/\r\n|\r|\n/).forEach((raw, i) => {
     const line = i + 1;
     if (raw.trim() === '' || terms.length >= MAX_PASTED_TERMS) return;
-    const numbered = raw.replace(LINE_NUMBER, '');
-    const content = numbered.slice(0, -AHEAD) + numbered.slice(-AHEAD).replace(TRAILING_COUNT, '');
-    if (/\d/.test(raw) && content.replace(JOINING, '') === '') {
-      skipped.push({ line, text: raw.trim().slice(0, 200), reason: 'joins other lines' });
+    const skip = (reason: SkipReason) => skipped.push({ line, text: raw.trim().slice(0, 200), reason });
+    const plain = withoutMarks(raw.length > LONGEST_LINE ? raw.slice(0, LONGEST_LINE) : raw);
+    const numbered = plain.replace(LINE_NUMBER, '');
+    const counted = numbered.slice(0, -AHEAD) + numbered.slice(-AHEAD).replace(TRAILING_COUNT, '');
+    const header = reasonToSkip(plain) ?? reasonToSkip(counted);
+    if (header !== null) {
+      skip(header);
       return;
     }
+    if (/\d/.test(plain) && counted.replace(JOINING, '') === '') {
+      skip('joins other lines');
+      return;
+    }
+    const content = withoutCodes(counted);
     const found = termsOf(tokensOf(content));
-    if (found.length === 0) skipped.push({ line, text: raw.trim().slice(0, 200), reason: 'no term in it' });
+    if (found.length === 0) skip('no term in it');
     for (const term of found) {
       const key = `${term.near ?? ''}|${term.looksLikeHeading}|${textKey(term.text)}|${term.text.includes('*')}`;
       terms.push({ ...term, line, duplicate: seen.has(key) });
@@ -87,6 +104,7 @@ function tokensOf(line: string): Token[] {
   const tokens: Token[] = [];
   const leftOut: string[] = [];
   let at = 0;
+  let central = false;
   const take = (term: Omit<TermToken, 'kind' | 'leftOut'>, codes: readonly string[] = []) => {
     const after = [...codes];
     for (
@@ -120,7 +138,12 @@ function tokensOf(line: string): Token[] {
     const char = line[at] ?? '';
     const closing = QUOTES[char] ?? (char === "'" && /[\s(,:=~]/.test(line[at - 1] ?? ' ') ? "'" : undefined);
     if (/\s/.test(char)) at += 1;
-    else if (char === '(' || char === '{' || char === '[') {
+    else if (char === '*' && /[\p{L}"“]/u.test(line[at + 1] ?? '')) {
+      // A sign that stands for *central* before the name of a heading.
+      central = /["“]/.test(line[at + 1] ?? '');
+      leftOut.push('*');
+      at += 1;
+    } else if (char === '(' || char === '{' || char === '[') {
       tokens.push({ kind: 'open' });
       at += 1;
     } else if (char === ')' || char === '}' || char === ']') {
@@ -137,7 +160,9 @@ function tokensOf(line: string): Token[] {
       at = end + 1;
       const near = /^\s*~\s*(\d{1,3})/.exec(line.slice(at));
       if (near !== null) at += near[0].length;
-      take({ text, quoted: true, heading: false });
+      const below = /^\p{Lu}.*\p{L}\+$/u.test(text);
+      take({ text: below ? text.slice(0, -1) : text, quoted: true, heading: below || central });
+      central = false;
       if (near !== null) nearWithin(tokens, Number(near[1]));
     } else {
       const code = CODE_BEFORE.exec(line.slice(at));
@@ -156,8 +181,10 @@ function tokensOf(line: string): Token[] {
   function takeWord(word: string): void {
     const near = NEAR_WORD.exec(word);
     const previous = tokens.at(-1)?.kind;
-    if (JOIN_WORD.test(word)) tokens.push({ kind: 'join' });
-    else if (
+    if (JOIN_WORD.test(word)) tokens.push({ kind: 'join', not: /not|^!/i.test(word) });
+    else if (BESIDE_WORD.test(word) && (previous === 'term' || previous === 'close')) {
+      tokens.push({ kind: 'near', distance: 1 });
+    } else if (
       near !== null &&
       (previous === 'term' || previous === 'close') &&
       !/^[a-z]+-?\d/.test(word.replace(NEAR_WORD, ''))
@@ -223,8 +250,10 @@ function termsOf(tokens: readonly Token[]): Found[] {
   const within = (from: number, to: number, depth: number): Found[] => {
     const groups: Group[] = [];
     let near: number | null = null;
+    let not = false;
     for (let i = from; i < to; i += 1) {
       const token = tokens[i];
+      if (token?.kind === 'join') not = token.not;
       if (token?.kind === 'near') {
         near = Math.min(Math.max(token.distance, 1), MAX_NEAR_DISTANCE);
         continue;
@@ -243,7 +272,10 @@ function termsOf(tokens: readonly Token[]): Found[] {
         const found = foundOf(run);
         if (found !== null) terms = [found];
       } else if (token?.kind === 'open') continue;
-      if (terms.length > 0) groups.push({ terms, near });
+      if (terms.length > 0) {
+        groups.push({ terms: not ? terms.map((term) => ({ ...term, excluded: true })) : terms, near });
+        not = false;
+      }
       near = null;
     }
     return combined(groups);
@@ -274,7 +306,13 @@ function foundOf(run: readonly TermToken[]): Found | null {
   const looksLikeHeading = run.some(({ heading }) => heading);
   const printed = printPhrase(parsed.phrase);
   const text = looksLikeHeading ? joined : parsed.phrase.length > 1 ? `"${printed}"` : printed;
-  return { text, near: null, looksLikeHeading, leftOut: run.flatMap(({ leftOut }) => leftOut) };
+  return {
+    text,
+    near: null,
+    looksLikeHeading,
+    excluded: false,
+    leftOut: run.flatMap(({ leftOut }) => leftOut),
+  };
 }
 
 /** Groups with a distance between them become pairs near each other; the others stay as they are. */
@@ -295,6 +333,7 @@ function combined(groups: readonly Group[]): Found[] {
           text,
           near: next.near,
           looksLikeHeading: false,
+          excluded: one.excluded || other.excluded,
           leftOut: [...one.leftOut, ...other.leftOut],
         });
       }

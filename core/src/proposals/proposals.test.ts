@@ -217,3 +217,41 @@ test('a megabyte is read without delay, and more is told', () => {
   expect(readPasted(`${'('.repeat(100_000)}lamp`).terms.length).toBeLessThanOrEqual(1);
   expect(readPasted(`${'a'.repeat(500_000)}`).terms).toEqual([]);
 });
+
+test.each([
+  ['Night Work/ 1,204', ['Night Work H']],
+  ['*Night Work/ or *"Shift Work"/', ['Night Work H', 'Shift Work H']],
+  ['ZH "Sleep Problems+"', ['Sleep Problems H']],
+  ['lamp*.zq,zz. 33,871', ['lamp*']],
+  ['Light Therapy/mt, ae or lamps', ['Light Therapy H', 'lamps']],
+  ['wom[ae]n or organi[sz]ation*', ['wom?n', 'organi?ation*']],
+  ['night adj duty', ['night duty ~1']],
+  ['<b>night shift</b> &amp; &quot;day sleep&quot;', ['"night shift"', '"day sleep"']],
+  ['&#60;lamp&#62; &#0; &#xfffff;', ['lamp']],
+  ['TT nurs* OR AA porter*', ['nurs*', 'porter*']],
+  ['1 | nurse* or midwi* | 54,321', ['nurse*', 'midwi*']],
+  ['day sleep [all narrower terms]', ['"day sleep"']],
+  ['lamp* AND english[zz] AND 2001:2020[yy]', ['lamp*']],
+  ['ICU nurses', ['"icu nurses"']],
+  ['nights and/or evenings', ['"nights and or evenings"']],
+])('pasted %s: only its terms are read', (text, expected) => {
+  expect(pasted(text).map((term) => term.toLowerCase())).toEqual(expected.map((term) => term.toLowerCase()));
+});
+
+test('terms behind NOT are told to have been left out', () => {
+  const excluded = (text: string) =>
+    readPasted(text).terms.map((term) => `${term.excluded ? '-' : ''}${term.text}`);
+  expect(excluded('lamp* not jaundice')).toEqual(['lamp*', '-jaundice']);
+  expect(excluded('lamp* AND NOT (mice OR rats) OR lantern')).toEqual(['lamp*', '-mice', '-rats', 'lantern']);
+});
+
+test.each([
+  ['limit 4 to english', 'a limit or a date'],
+  ['English language only', 'a limit or a date'],
+  ['2015:2024', 'a limit or a date'],
+  ['Searched on 12 March 2024', 'a limit or a date'],
+  ['12,345', 'a header or a count'],
+  ['No. Query Results', 'a header or a count'],
+])('the line “%s” holds no terms, and is told to be %s', (text, reason) => {
+  expect(readPasted(text)).toMatchObject({ terms: [], skipped: [{ line: 1, reason }] });
+});

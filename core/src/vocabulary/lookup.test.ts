@@ -42,7 +42,7 @@ test.each([
   ['photo-therapy', 'Light therapy', 'entry term', 'phototherapy'],
   ['anesthetist', 'Anaesthetists', 'same label', 'Anaesthetists'],
   ['health program', 'Health programmes', 'same label', 'Health programmes'],
-  ['ulcer of the leg', 'Leg ulcers', 'part of a label', 'Leg ulcers'],
+  ['ulcer of the leg', 'Leg ulcers', 'other form of a label', 'Leg ulcers'],
   ['venous', 'Leg ulcers', 'part of an entry term', 'venous leg ulcers'],
   ['slepiness', 'Sleepiness', 'likely misspelling', 'Sleepiness'],
   ['drowsynes', 'Sleepiness', 'likely misspelling', 'drowsiness'],

@@ -77,10 +77,10 @@ export class ShelfService {
         await writeEmpty(manager, elementId, text, person);
       }
       const laneIds: string[] = [];
-      for (const { elementId, name, terms, fromShelf } of concepts) {
+      for (const { elementId, name, terms, leftOut = false, fromShelf } of concepts) {
         await expectElement(manager, reviewId, elementId);
         await expectRoom(manager, reviewId);
-        const lane = await addLane(manager, { reviewId, elementId, name, leftOut: false });
+        const lane = await addLane(manager, { reviewId, elementId, name, leftOut });
         await addMissing(manager, lane.id, terms, person);
         await takePlace(manager, lane.id, elementId);
         if (elementId !== null) await searchOn(manager, elementId);

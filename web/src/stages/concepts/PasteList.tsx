@@ -12,6 +12,7 @@ import { useMemo, useState } from 'react';
 import type { ReviewLane } from '../../app/lanes.js';
 import { useCandidates } from '../../app/useCandidates.js';
 import { useReview } from '../../app/useReview.js';
+import { useShelf } from '../../app/useShelf.js';
 import { useSettled } from '../../app/useSettled.js';
 import { useVocabulary } from '../../app/useVocabulary.js';
 import { headingContent, wordsContent } from './headingContent.js';
@@ -25,6 +26,7 @@ interface Row {
   against: string | null;
 }
 
+const BEHIND_NOT = 'stood behind NOT; it was left out there';
 const READ_AFTER_MS = 250;
 const SHOWN = 200;
 
@@ -33,6 +35,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
   const tree = useVocabulary();
   const { database } = useReview();
   const { add } = useTermEdits();
+  const { make } = useShelf();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
   const [switched, setSwitched] = useState<ReadonlySet<number>>(new Set());
@@ -47,6 +50,19 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
   const { counts } = useCandidates(contents, { laneId: lane.id });
   const isTaken = (row: Row, i: number) => (row.against === null) !== switched.has(i);
   const taken = rows.filter(isTaken);
+  const behindNot = rows.filter(({ against }, i) => against === BEHIND_NOT && !switched.has(i));
+  const leaveOut = () =>
+    make({
+      concepts: [
+        {
+          elementId: null,
+          name: 'left out',
+          leftOut: true,
+          terms: behindNot.map(({ content }) => ({ content, origin: 'pasted' })),
+        },
+      ],
+      texts: [],
+    });
 
   if (!open) {
     return (
@@ -120,6 +136,14 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
             ))}
           </ul>
         </details>
+      )}
+      {behindNot.length > 0 && (
+        <p className="text-sm">
+          {counted(behindNot.length, 'term')} stood behind NOT.{' '}
+          <button className="link" onClick={() => void leaveOut()}>
+            Make a lane of {behindNot.length === 1 ? 'it' : 'them'} that is left out
+          </button>
+        </p>
       )}
       {trouble !== null && (
         <p role="alert" className="problem text-sm">
@@ -200,7 +224,13 @@ function rowOf(term: PastedTerm, lane: ReviewLane, tree: VocabularyTree | null, 
       ? wordsContent(term.looksLikeHeading ? asWords(term.text) : term.text, term.near)
       : headingContent(vocabulary, heading);
   const present = lane.terms.some((each) => sameTerm(each.content, content));
-  const against = present ? 'in the lane already' : term.duplicate ? 'twice in the list' : null;
+  const against = present
+    ? 'in the lane already'
+    : term.excluded
+      ? BEHIND_NOT
+      : term.duplicate
+        ? 'twice in the list'
+        : null;
   return { term, content, against };
 }
 
