@@ -9,6 +9,7 @@ import { measured, median, quantile, timedAsync, type Measurement } from './meas
 const root = join(import.meta.dirname, '..', '..');
 const [PORT, STANDINS_PORT] = ['4390', '4391'];
 const ROUNDS = 120;
+const EDITS = 15;
 const DATABASES = ['corvane', 'wardline', 'mindry', 'assayhouse', 'skein'];
 
 export async function rehearseBench(): Promise<Measurement[]> {
@@ -49,7 +50,16 @@ export async function rehearseBench(): Promise<Measurement[]> {
     const allNewMs = await timedAsync(() => inAll(another));
     const all: number[] = [];
     for (let i = 0; i < ROUNDS; i += 1) all.push(await timedAsync(() => inAll(own)));
+    const four = await demoLanes(api, own, false);
+    const three = await demoLanes(api, own, true);
+    const times = { four: [] as number[], three: [] as number[] };
+    for (let i = 0; i < EDITS; i += 1) {
+      times.three.push(await editAndCount(api, three, `${i}three`));
+      times.four.push(await editAndCount(api, four, `${i}four`));
+    }
     return [
+      measured('rehearse', 'four-lanes-after-an-edit-of-each-median', median(times.four), 'ms', '< 100'),
+      measured('rehearse', 'four-lanes-to-three', median(times.four) / median(times.three), '', '< 1.4'),
       // Right after the start, with the vocabularies to read; then a strategy of 23 lines that nobody counted before.
       measured('rehearse', 'five-databases-after-start', allFirstMs, 'ms'),
       measured('rehearse', 'five-databases-new-strategy', allNewMs, 'ms', '< 1000'),
@@ -64,6 +74,44 @@ export async function rehearseBench(): Promise<Measurement[]> {
     await new Promise((done) => setTimeout(done, 500));
     rmSync(data, { recursive: true, force: true });
   }
+}
+
+interface BenchReview {
+  id: string;
+  elements: { id: string; key: string }[];
+  lanes: { id: string; elementId: string | null; version: number; terms: object[] }[];
+}
+
+/** A review with the lanes of the demo; with the two of the population joined it has the three of earlier. */
+async function demoLanes(api: string, demo: string, joined: boolean): Promise<string> {
+  const [person] = (await json(`${api}/people`)) as { id: string }[];
+  const headers = { 'el-person': person?.id ?? '' };
+  const { id } = (await json(`${api}/reviews`, { title: 'Demo lanes' }, headers)) as BenchReview;
+  await json(
+    `${api}/reviews/${id}/lanes.json`,
+    (await json(`${api}/reviews/${demo}/lanes.json`)) as object,
+    headers,
+  );
+  if (!joined) return id;
+  const { elements, lanes } = (await json(`${api}/reviews/${id}`)) as BenchReview;
+  const population = elements.find(({ key }) => key === 'P')?.id;
+  const [first, second] = lanes.filter(({ elementId }) => elementId === population);
+  const ifMatch = { ...headers, 'If-Match': `"${second?.version}"` };
+  await json(`${api}/lanes/${second?.id}/merge`, { into: first?.id }, ifMatch);
+  return id;
+}
+
+/** Adds a word to each lane that nobody has counted, and asks for all counts. @returns milliseconds of the counts */
+async function editAndCount(api: string, id: string, mark: string): Promise<number> {
+  const [person] = (await json(`${api}/people`)) as { id: string }[];
+  const headers = { 'el-person': person?.id ?? '' };
+  const { lanes } = (await json(`${api}/reviews/${id}`)) as BenchReview;
+  for (const [i, lane] of lanes.entries()) {
+    if (lane.terms.length === 0) continue;
+    const content = { kind: 'words', text: `${WORDS[i % WORDS.length]} ${mark}`, field: 'words', near: null };
+    await json(`${api}/reviews/${id}/terms`, { laneId: lane.id, origin: 'typed', content }, headers);
+  }
+  return timedAsync(() => json(`${api}/reviews/${id}/rehearsal?database=corvane`));
 }
 
 /** A review of three lanes with 19 words, which makes a strategy of 23 lines. */

@@ -44,11 +44,25 @@ async function main(): Promise<void> {
     await browser.sees('In adult hospital staff');
     await (await browser.named('Question')).click();
     await browser.sees('without');
-    await shoot('question');
+    await browser.driver.executeScript(`
+      for (const stage of ['question', 'concepts', 'searches', 'records'])
+        localStorage.setItem('even-lantern-intro-' + stage, 'read');
+    `);
+    await browser.driver.navigate().refresh();
+    await browser.sees('without');
     await (await browser.find('section[aria-label=Scan] input')).sendKeys('light night', Key.ENTER);
     await browser.sees('records hold all of');
-    await browser.driver.executeScript("document.querySelector('section[aria-label=Scan]').scrollIntoView()");
-    await shoot('question-scan');
+    await shoot('question');
+    const demo = await browser.driver.getCurrentUrl();
+    await browser.goTo(`${stack.address}/reviews`);
+    await (await browser.named('Woken on call')).click();
+    await (
+      await browser.find('#own-words')
+    ).sendKeys('being woken on call and family life in volunteers on rural ambulance rotas');
+    await browser.sees('Make all');
+    await shoot('question-taken-apart');
+    await (await browser.find('#own-words')).sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+    await browser.goTo(demo);
     await (await browser.named('Concepts')).click();
     await browser.textWhen('[data-testid=whole]', (text) => /\d/.test(text));
     await browser.sees('adds');

@@ -160,6 +160,20 @@ describe('reading headings in a database that has another vocabulary', () => {
     expect(termQuery(own, reading([]))).toEqual({ ...termQuery(own), changes: [] });
   });
 
+  test('a subheading that neither a heading nor one below it may have is told, with those that it has', () => {
+    const own = (subheading: string, narrower = true) =>
+      termQuery(
+        term({ vocabulary: 'coast', label: 'Vessels', narrower, subheadings: [subheading] }),
+        reading([]),
+      );
+    expect(own('upkeep').ok).toBe(true);
+    expect(own('upkep')).toMatchObject({
+      ok: false,
+      message: 'The heading “Vessels” has no subheading “upkep”. It has: upkeep.',
+    });
+    expect(own('upkeep', false)).toMatchObject({ ok: false });
+  });
+
   test('what nobody has settled is a problem that names heading and vocabulary, not a guess', () => {
     expect(termQuery(term(), reading([]))).toMatchObject({
       ok: false,

@@ -1,6 +1,7 @@
 /** How headings of one vocabulary are said in a database that has another. */
 import { parsePhrase, type HeadingQuery, type Query } from '../query/index.js';
 import type { TermReading } from '../strategy/index.js';
+import { unknownSubheading } from '../search/index.js';
 import { counted } from '../text/index.js';
 import { allNarrower, headingByLabel, type Heading, type VocabularyTree } from '../vocabulary/index.js';
 import type { Settlement } from './model.js';
@@ -44,7 +45,7 @@ export function readingIn(
 ): TermReading {
   return (query) => {
     if (query.kind !== 'heading') return { ok: true, query, changes: [] };
-    if (query.vocabulary === target?.vocabulary.id) return { ok: true, query, changes: [] };
+    if (query.vocabulary === target?.vocabulary.id) return ofItsOwn(query, target);
     const own = treeOf(query.vocabulary);
     const place = own?.vocabulary.name ?? query.vocabulary;
     if (target === null) {
@@ -74,6 +75,18 @@ export function readingIn(
       }
     }
   };
+}
+
+/** A heading of the database at hand; one of its subheadings that it cannot have is told before anything is asked. */
+function ofItsOwn(query: HeadingQuery, target: VocabularyTree): ReturnType<TermReading> {
+  const heading = headingByLabel(target, query.label);
+  if (heading !== null && query.subheadings.length > 0) {
+    const searched = [heading, ...(query.narrower ? (allNarrower(target, query.label) ?? []) : [])];
+    const known = [...new Set(searched.flatMap(({ subheadings }) => subheadings))];
+    const unknown = query.subheadings.find((each) => !known.includes(each));
+    if (unknown !== undefined) return { ok: false, message: unknownSubheading(query.label, unknown, known) };
+  }
+  return { ok: true, query, changes: [] };
 }
 
 function asHeadings(query: HeadingQuery, labels: readonly string[], target: VocabularyTree) {

@@ -120,10 +120,20 @@ test('a heading with narrower finds records indexed only below it', () => {
   ).toEqual([0]);
 });
 
-test('a heading or line that does not exist is an error, not an empty result', () => {
+test('a heading, a subheading or a line that does not exist is an error, not an empty result', () => {
   const index = buildIndex([sampleRecord({})]);
   const unknown = evaluate(read('el.heading == "Moonbeams"'), index, context);
   expect(unknown).toMatchObject({ ok: false, error: { problem: 'unknown-heading' } });
+  const known = { ...context, subheadingsOf: () => ['effects', 'costs'] };
+  const slip = evaluate(read('el.heading ==/el.subheading="efects" "Light"'), index, known);
+  expect(slip).toMatchObject({
+    ok: false,
+    error: {
+      problem: 'unknown-subheading',
+      message: expect.stringContaining('It has: costs, effects.') as string,
+    },
+  });
+  expect(evaluate(read('el.heading ==/el.subheading="Effects" "Light"'), index, known).ok).toBe(true);
   const lines = new Map<number, Query>([[1, { kind: 'line', line: 1 }]]);
   expect(evaluate({ kind: 'line', line: 1 }, index, { ...context, lines })).toMatchObject({
     ok: false,

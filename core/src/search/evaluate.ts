@@ -12,6 +12,11 @@ export interface EvaluationContext {
    * @returns null when the vocabulary has no such heading
    */
   narrowerOf: (vocabulary: string, label: string) => readonly string[] | null;
+  /**
+   * The subheadings that a heading may have; any where this is absent.
+   * @returns null when the vocabulary has no such heading
+   */
+  subheadingsOf?: (vocabulary: string, label: string) => readonly string[] | null;
   /** The lines that a query may refer to, by number. */
   lines?: ReadonlyMap<number, Query>;
 }
@@ -129,7 +134,9 @@ export function headingLabels(query: HeadingQuery, context: EvaluationContext): 
 
 function documentsWithHeading(query: HeadingQuery, index: SearchIndex, context: EvaluationContext): DocSet {
   const sets: DocSet[] = [];
-  for (const label of headingLabels(query, context)) {
+  const labels = headingLabels(query, context);
+  refuseUnknownSubheadings(query, labels, context);
+  for (const label of labels) {
     const keys =
       query.subheadings.length === 0
         ? [headingKey(query.vocabulary, label)]
@@ -140,6 +147,29 @@ function documentsWithHeading(query: HeadingQuery, index: SearchIndex, context: 
     }
   }
   return unite(sets, index.size);
+}
+
+/** A subheading that none of the headings may have finds nothing, which is a slip and no answer. */
+function refuseUnknownSubheadings(
+  { vocabulary, label, subheadings }: HeadingQuery,
+  labels: readonly string[],
+  { subheadingsOf }: EvaluationContext,
+): void {
+  if (subheadings.length === 0 || subheadingsOf === undefined) return;
+  const known = [...new Set(labels.flatMap((each) => subheadingsOf(vocabulary, each) ?? []))];
+  const keys = new Set(known.map(textKey));
+  const unknown = subheadings.find((each) => !keys.has(textKey(each)));
+  if (unknown === undefined) return;
+  throw new EvaluationStop({
+    problem: 'unknown-subheading',
+    message: unknownSubheading(label, unknown, known),
+  });
+}
+
+/** What to tell of a subheading that a heading cannot have. */
+export function unknownSubheading(label: string, subheading: string, known: readonly string[]): string {
+  const choice = known.length === 0 ? 'It has none.' : `It has: ${[...known].sort().join(', ')}.`;
+  return `The heading “${label}” has no subheading “${subheading}”. ${choice}`;
 }
 
 function documentsWithin(limit: LimitQuery, index: SearchIndex): DocSet {

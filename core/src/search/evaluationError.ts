@@ -1,5 +1,5 @@
 export interface EvaluationError {
-  problem: 'too-many-words' | 'unknown-heading' | 'unknown-line' | 'line-cycle';
+  problem: 'too-many-words' | 'unknown-heading' | 'unknown-subheading' | 'unknown-line' | 'line-cycle';
   message: string;
 }
 

@@ -1,5 +1,5 @@
 export { docsOf, forEachDoc, type DocSet } from './docSet.js';
-export { evaluate, evaluateLines } from './evaluate.js';
+export { evaluate, evaluateLines, unknownSubheading } from './evaluate.js';
 export type { EvaluationContext, EvaluationResult } from './evaluate.js';
 export type { EvaluationError } from './evaluationError.js';
 export { highlight } from './highlight.js';

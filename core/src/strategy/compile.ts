@@ -253,9 +253,9 @@ export function addsQuery(
 
 const FIELD_NAMES: Readonly<Partial<Record<TermField, string>>> = {
   words: 'title, abstract, keywords',
-  headings: 'words in headings',
+  headings: 'words in headings and subheadings',
   fulltext: 'full text',
-  withHeadings: 'title, abstract, keywords, words in headings',
+  withHeadings: 'title, abstract, keywords, words in headings and subheadings',
   everything: 'everything',
 };
 

@@ -166,7 +166,7 @@ describe('where words are looked for', () => {
     });
     expect(cql(inField('withHeadings'), has)).toEqual({
       text: 'el.words = "night shift"',
-      changes: ['words in headings cannot be searched here'],
+      changes: ['words in headings and subheadings cannot be searched here'],
     });
   });
 
@@ -180,7 +180,7 @@ describe('where words are looked for', () => {
     );
     expect(said).toMatchObject({
       query: { kind: 'words', field: 'words' },
-      changes: ['words in headings cannot be searched here'],
+      changes: ['words in headings and subheadings cannot be searched here'],
     });
   });
 });

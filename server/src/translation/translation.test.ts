@@ -67,7 +67,7 @@ test('a database without headings gets their names as words, and says so', async
 
 test.each([
   ['corvane', 'withHeadings', 'words("light") OR headingwords("light")', []],
-  ['skein', 'withHeadings', 'light', ['words in headings cannot be searched here']],
+  ['skein', 'withHeadings', 'light', ['words in headings and subheadings cannot be searched here']],
   ['skein', 'everything', 'light OR in:author light OR in:journal light', []],
 ])('in %s, words looked for in %s are sent as %s', async (dialect, field, sent, changes) => {
   const light = { ...words('light'), field: field as TermField };

@@ -3,6 +3,7 @@ import {
   docsOf,
   evaluate,
   allNarrower,
+  headingByLabel,
   DIALECTS,
   headingCalled,
   listWords,
@@ -44,6 +45,10 @@ export function sruService(database: StandInDatabase): SruService {
       database.tree !== null && vocabulary === database.tree.vocabulary.id
         ? (allNarrower(database.tree, label)?.map((heading) => heading.label) ?? null)
         : null,
+    subheadingsOf: (vocabulary, label) =>
+      database.tree !== null && vocabulary === database.tree.vocabulary.id
+        ? (headingByLabel(database.tree, label)?.subheadings ?? null)
+        : null,
   };
   const remembered = new Map<string, Uint32Array>();
 
@@ -76,7 +81,13 @@ export function sruService(database: StandInDatabase): SruService {
 
     const found = evaluate(query, database.index, context);
     if (!found.ok) {
-      const numbers = { 'unknown-heading': 36, 'too-many-words': 30, 'unknown-line': 51, 'line-cycle': 51 };
+      const numbers = {
+        'unknown-heading': 36,
+        'unknown-subheading': 36,
+        'too-many-words': 30,
+        'unknown-line': 51,
+        'line-cycle': 51,
+      };
       refuse(numbers[found.error.problem], '', found.error.message);
     }
     const total = found.documents.size;
