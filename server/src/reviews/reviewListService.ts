@@ -43,7 +43,8 @@ export class ReviewListService {
       where: { deletedAt: IsNull() },
       order: { createdAt: 'ASC' },
     });
-    const standings = await Promise.all(reviews.map((review) => standingOf(read, review)));
+    const ground = await groundOf(read);
+    const standings = await Promise.all(reviews.map((review) => standingOf(read, review, ground)));
     const nameOf = await this.people.namesOf(standings.flatMap(({ last }) => last?.personId ?? []));
     const summaries = standings.map(({ last, ...summary }) => ({
       ...summary,
@@ -54,26 +55,56 @@ export class ReviewListService {
   }
 }
 
+/** What is read once for all reviews, since there are few rows of it each. */
+interface Ground {
+  elements: ElementRow[];
+  /** those that have ended too */
+  lanes: LaneRow[];
+  /** terms in a lane, by its id */
+  terms: ReadonlyMap<string, number>;
+  counts: RecordCountRow[];
+}
+
+async function groundOf(manager: EntityManager): Promise<Ground> {
+  const terms: { laneId: string; number: number | string }[] = await manager
+    .createQueryBuilder(TermRow, 'term')
+    .select('term.laneId', 'laneId')
+    .addSelect('COUNT(*)', 'number')
+    .where('term.removedAt IS NULL')
+    .groupBy('term.laneId')
+    .getRawMany();
+  return {
+    elements: await manager.find(ElementRow, { order: { position: 'ASC' } }),
+    lanes: await manager.find(LaneRow),
+    terms: new Map(terms.map(({ laneId, number }) => [laneId, Number(number)])),
+    counts: await manager.find(RecordCountRow),
+  };
+}
+
 async function standingOf(
   manager: EntityManager,
   review: ReviewRow,
+  ground: Ground,
 ): Promise<Omit<ReviewSummary, 'lastChange'> & { last: Step | null }> {
   const { id: reviewId, title, version, createdAt, putAwayAt } = review;
   const framework = review.framework as FrameworkId;
-  const elements = await manager.find(ElementRow, { where: { reviewId }, order: { position: 'ASC' } });
-  const lanes = await manager.find(LaneRow, { where: { reviewId, removedAt: IsNull() } });
-  const laneIds = lanes.map(({ id }) => id);
-  const terms = await manager.find(TermRow, {
-    select: { laneId: true },
-    where: { laneId: In(laneIds), removedAt: IsNull() },
-  });
+  const own = <T extends { reviewId: string }>(rows: readonly T[]) =>
+    rows.filter((row) => row.reviewId === reviewId);
+  const elements = own(ground.elements);
+  const allLanes = own(ground.lanes);
+  const lanes = allLanes.filter(({ removedAt }) => removedAt === null);
   const searched = lanesOfQuestion(
     elements.map((element) => ({ ...element, key: element.key as ElementKey })),
     lanes.map((lane) => ({ ...lane, terms: [] })),
   );
-  const held = searched.map(({ id }) => terms.filter(({ laneId }) => laneId === id).length);
-  const [run] = await manager.find(RunRow, { where: { reviewId }, order: { startedAt: 'DESC' }, take: 1 });
-  const counts = await manager.findBy(RecordCountRow, { reviewId });
+  const held = searched.map(({ id }) => ground.terms.get(id) ?? 0);
+  const [run] = await manager.find(RunRow, {
+    select: { startedAt: true, ranBy: true, databaseName: true, hits: true, status: true },
+    where: { reviewId },
+    order: { startedAt: 'DESC' },
+    take: 1,
+  });
+  const counts = own(ground.counts);
   const sentence = questionSentence(
     elements.map(({ key, text }) => ({ key: key as ElementKey, text })),
     framework,
@@ -102,7 +133,7 @@ async function standingOf(
             hits: run.hits,
             status: run.status as RunStatus,
           },
-    last: await lastStep(manager, reviewId, elements, run),
+    last: await lastStep(manager, reviewId, { elements, lanes: allLanes }, run),
   };
 }
 
@@ -110,21 +141,23 @@ async function standingOf(
 async function lastStep(
   manager: EntityManager,
   reviewId: string,
-  elements: readonly ElementRow[],
+  { elements, lanes }: { elements: readonly ElementRow[]; lanes: readonly LaneRow[] },
   run: RunRow | undefined,
 ): Promise<Step | null> {
-  const allLanes = await manager.find(LaneRow, { select: { id: true }, where: { reviewId } });
   const [event] = await manager.find(LaneEventRow, {
-    where: { laneId: In(allLanes.map(({ id }) => id)) },
+    select: { at: true, personId: true },
+    where: { laneId: In(lanes.map(({ id }) => id)) },
     order: { at: 'DESC' },
     take: 1,
   });
   const [wording] = await manager.find(WordingRow, {
+    select: { at: true, personId: true },
     where: { elementId: In(elements.map(({ id }) => id)) },
     order: { at: 'DESC' },
     take: 1,
   });
   const [shelved] = await manager.find(ShelfItemRow, {
+    select: { createdAt: true, createdBy: true },
     where: { reviewId },
     order: { createdAt: 'DESC' },
     take: 1,
