@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { emptyRecord, type BibRecord } from '@even-lantern/core';
 import { measured, quantile, timedAsync, type Measurement } from './measure.js';
-import { json, withServer } from './server.js';
+import { answering, json, withServer } from './server.js';
 
 const PORT = 4392;
 const ROUNDS = 100;
@@ -22,6 +22,8 @@ export function reviewBench(size: number): Promise<Measurement[]> {
     const { api, headers } = server;
     const { id: review } = (await json(`${api}/reviews`, { title: 'Large' }, headers)) as { id: string };
     fill(join(server.data, 'even-lantern.sqlite'), review, headers['el-person'] ?? '', size);
+    // That took longer than an idle connection is kept.
+    await answering(`${api}/health`);
 
     const records = `${api}/reviews/${review}/records`;
     const asked = async (address: (round: number) => string) => {
@@ -49,6 +51,7 @@ export function reviewBench(size: number): Promise<Measurement[]> {
       );
     }
     const exported = await exporting(`${api}/reviews/${review}/kept.ris`, server.process);
+    const deleted = await deleting(api, review, headers);
     return [
       measured('review', 'first-page-p95', first, 'ms', '< 20'),
       measured('review', 'middle-page-p95', middle, 'ms', '< 20'),
@@ -60,6 +63,8 @@ export function reviewBench(size: number): Promise<Measurement[]> {
       measured('review', 'export-kept-time', exported.ms, 'ms'),
       measured('review', 'export-kept-more-memory', exported.moreMb, 'MB', '< 150'),
       measured('review', 'others-wait-during-export', exported.waitMs, 'ms', '< 100'),
+      measured('review', 'deletion-answered', deleted.answeredMs, 'ms', '< 100'),
+      measured('review', 'others-wait-during-deletion', deleted.waitMs, 'ms', '< 250'),
     ];
   });
 }
@@ -115,6 +120,28 @@ function recordOf(i: number): BibRecord {
     publicationTypes: ['Journal article'],
     keywords: ['night work', 'light'],
   };
+}
+
+/** Deletes the review, and watches how long others wait until all of it has gone. */
+async function deleting(api: string, review: string, headers: Record<string, string>) {
+  const from = performance.now();
+  // An answer without a body is none that could be read.
+  await fetch(`${api}/reviews/${review}/deletion`, {
+    method: 'POST',
+    headers: { ...headers, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ title: 'Large' }),
+  });
+  const answeredMs = performance.now() - from;
+  let waitMs = 0;
+  // A change waits for those before it, so it tells when the deletion lets others in.
+  for (let i = 0; i < 20; i += 1) {
+    waitMs = Math.max(waitMs, await timedAsync(() => json(`${api}/health`)));
+    waitMs = Math.max(
+      waitMs,
+      await timedAsync(() => json(`${api}/reviews`, { title: `Other ${i}` }, headers)),
+    );
+  }
+  return { answeredMs, waitMs };
 }
 
 /** Reads an export as it comes, and watches what it costs the server and those who ask for something else. */

@@ -134,6 +134,21 @@ test('a review is not deleted while a search of it runs, and not torn by two who
   expect(answers.map(({ status }) => status).sort()).toEqual([204, 404]);
 });
 
+test('while a large review goes, others have their turn', async () => {
+  const review = await fullReview();
+  const ends = server.application.get(ReviewEndService);
+  await ends.delete(review.id, { title: 'Light' });
+  let [turns, gone] = [0, false];
+  const count = () => {
+    turns += 1;
+    if (!gone) setImmediate(count);
+  };
+  setImmediate(count);
+  await ends.settled();
+  gone = true;
+  expect(turns).toBeGreaterThan(HITS / 200);
+});
+
 test('a deletion that the end of the program cut off goes on at the next start', async () => {
   const review = await fullReview();
   const store = server.application.get(Store);

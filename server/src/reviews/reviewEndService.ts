@@ -1,3 +1,4 @@
+import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, Logger, type OnApplicationBootstrap } from '@nestjs/common';
 import type { ReviewDeletion, ReviewHoldings } from '@even-lantern/contract';
 import { In, IsNull, Not, type EntityManager, type EntityTarget } from 'typeorm';
@@ -22,7 +23,7 @@ import { Store } from '../store/store.js';
 import { ReviewsService } from './reviewsService.js';
 
 /** Rows that go in one change, so that others need not wait for a review of 100,000 records. */
-const AT_ONCE = 1000;
+const AT_ONCE = 200;
 const MOST_ROUNDS = 5;
 
 /** What belongs to rows that belong to a review, and how. What refers to others goes before them. */
@@ -142,6 +143,7 @@ export class ReviewEndService implements OnApplicationBootstrap {
         return ids.length === AT_ONCE;
       });
       if (!left) return;
+      await othersFirst();
     }
   }
 
@@ -154,6 +156,7 @@ export class ReviewEndService implements OnApplicationBootstrap {
         return accessions.length === AT_ONCE;
       });
       if (!left) return;
+      await othersFirst();
     }
   }
 }
