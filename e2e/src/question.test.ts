@@ -11,7 +11,7 @@ beforeAll(async () => {
   await browser.goTo(stack.address);
   await (await browser.named('Continue as Mara Quillfeather')).click();
   await (await browser.named('Woken on call')).click();
-  await browser.sees('Write it as you would say it');
+  await browser.find('#own-words');
 });
 afterAll(async () => {
   await browser.close();
@@ -165,7 +165,7 @@ test('the guide opens from “?”, is found by the command search, and leads ba
   await browser.driver.wait(
     async () =>
       browser.driver.executeScript<boolean>(
-        "return Math.abs(document.getElementById('pasting-a-list').getBoundingClientRect().top) < 200",
+        "const { top } = document.getElementById('pasting-a-list').getBoundingClientRect(); return top > 0 && top < innerHeight",
       ),
     10_000,
     'the section is not in view',

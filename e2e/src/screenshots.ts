@@ -88,7 +88,9 @@ async function main(): Promise<void> {
     await shoot('concepts-words');
     await (await browser.find('[aria-label^="More about the lane night"]')).click();
     await (await browser.named('Paste a list of terms')).click();
-    await browser.press('1. "night shift*" or "early start*" not jetlag 1,204\n2. Shift Work/\n3. night near5 duty\n4. limit 3 to english');
+    await browser.press(
+      '1. "night shift*" or "early start*" not jetlag 1,204\n2. Shift Work/\n3. night near5 duty\n4. limit 3 to english',
+    );
     await browser.sees('in the lane already');
     await shoot('concepts-paste');
     await (await browser.named('Searches')).click();

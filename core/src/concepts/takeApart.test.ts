@@ -63,8 +63,8 @@ test('alternatives are one concept: “or”, and “and” between headings tha
   ]);
   expect(takeApart(index, 'night or rotating shifts').concepts[0]?.words).toEqual([
     '"night shift*"',
-    '"night work*"',
     '"rotating shift*"',
+    '"night work*"',
     '"working night*"',
   ]);
   expect(parts('nurses and doctors')).toEqual(['nurses and doctors: Nurses, Doctors']);
@@ -81,6 +81,7 @@ test('what has no heading is a concept of words', () => {
 
 test('a slip of the fingers still leads to the heading, and says so', () => {
   const [concept] = takeApart(index, 'dementa').concepts;
+  expect(concept?.words).toEqual(['dementia', '"memory loss disease*"']);
   expect(concept?.headings).toEqual([
     { label: 'Dementia', matched: 'Dementia', reason: 'likely misspelling' },
   ]);

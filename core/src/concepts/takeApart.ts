@@ -246,7 +246,7 @@ function guessed(
     });
     if (hit === undefined) return piece;
     const headings = [{ label: hit.heading.label, matched: hit.matched, reason: hit.reason }];
-    return { ...piece, headings, written: named ? [whole] : piece.written };
+    return { ...piece, headings, written: [named ? whole : hit.matched] };
   });
 }
 
@@ -297,7 +297,7 @@ function joinedAlternatives(
 }
 
 function writtenOf({ written, from, to }: Piece, words: readonly ClauseWord[], text: string): string[] {
-  return written.length > 0 ? written : [said(text, words.slice(from, to))];
+  return written.length > 0 ? [...written] : [said(text, words.slice(from, to))];
 }
 
 /** A run of words as it stands in the text. */
@@ -350,11 +350,12 @@ function conceptOf(
 ): ProposedConcept {
   const slice = (from: number, to: number) => text.slice(words[from]?.start ?? 0, words[to - 1]?.end ?? 0);
   const { from, to, headings } = piece;
-  const written = [...writtenOf(piece, words, text), slice(from, to)].filter(
-    (each, i) => i === 0 || piece.written.length < 2,
-  );
+  const written = writtenOf(piece, words, text);
+  // Words beside a name are searched together with it too; what only led to a name by a guess is not.
+  const whole = slice(from, to);
+  if (written.length === 1 && whole.includes(written[0] ?? '')) written.push(whole);
   return {
-    text: slice(from, to),
+    text: whole,
     from: words[from]?.start ?? 0,
     to: words[to - 1]?.end ?? 0,
     role: words[from]?.role ?? null,

@@ -96,8 +96,8 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
           <LaneBar counts={total} />
         </div>
       )}
-      <div className="rule mx-3 flex items-baseline justify-between border-t py-3 text-[15px] font-bold">
-        <span>Any of these</span>
+      <div className="rule mx-3 flex items-baseline justify-between gap-2 border-t py-3 text-[15px] font-bold">
+        <span className="min-w-0 truncate">Any of these</span>
         {lane.terms.length === 0 ? (
           <span className="quiet text-sm font-normal">nothing yet</span>
         ) : (

@@ -30,6 +30,9 @@ const BEHIND_NOT = 'stood behind NOT; it was left out there';
 const READ_AFTER_MS = 250;
 const SHOWN = 200;
 
+/** What has just been opened, and what comes of it, can be seen. */
+const inView = (element: HTMLElement | null) => element?.scrollIntoView({ block: 'start' });
+
 /** Paste a list of words or a piece of a published strategy: its terms are shown before any is added. */
 export function PasteList({ lane }: { lane: ReviewLane }) {
   const tree = useVocabulary();
@@ -72,7 +75,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
     );
   }
   return (
-    <section className="flex flex-col gap-2" aria-label="Paste a list of terms">
+    <section ref={inView} className="flex flex-col gap-2" aria-label="Paste a list of terms">
       <label className="flex flex-col gap-1">
         <span className="small-head">A list, or a piece of a published strategy</span>
         <textarea
