@@ -132,7 +132,8 @@ export const api = createApi({
           }),
         );
       },
-      invalidatesTags: (_result, error) => (error ? [] : ['Reviews', 'Counts', 'Wordings']),
+      // The review too: one that was fetched meanwhile may have come after the answer, with what was before.
+      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts', 'Wordings']),
     }),
     addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm }>({
       query: ({ reviewId, term }) => ({ url: `reviews/${reviewId}/terms`, method: 'POST', body: term }),

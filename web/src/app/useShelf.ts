@@ -85,17 +85,18 @@ export function useShelf() {
       }
       const { laneIds } = result.data;
       const undo = async () => {
+        // Each answer tells how the review stands after it, which a review fetched beside it need not.
+        let present = await refresh(review.id).unwrap();
         for (const id of [...laneIds].reverse()) {
-          const lane = (await refresh(review.id).unwrap()).lanes.find((each) => each.id === id);
-          if (lane !== undefined) await removeLane({ id, version: lane.version }).unwrap();
+          const lane = present.lanes.find((each) => each.id === id);
+          if (lane !== undefined) present = await removeLane({ id, version: lane.version }).unwrap();
         }
         for (const { fromShelf } of body.concepts) {
           const item = review.shelf.find(({ id }) => id === fromShelf);
           if (item !== undefined) await putBack({ id: item.id, version: item.version + 1 }).unwrap();
         }
-        const after = await refresh(review.id).unwrap();
         for (const { id, text, searched } of before) {
-          const now = after.elements.find((each) => each.id === id);
+          const now = present.elements.find((each) => each.id === id);
           const written = body.texts.some(({ elementId }) => elementId === id) && now?.text !== text;
           if (now === undefined || (now.searched === searched && !written)) continue;
           const change = { searched, ...(written ? { text } : {}) };
