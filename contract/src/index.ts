@@ -6,6 +6,7 @@ export * from './personHeader.js';
 export * from './problems.js';
 export * from './reviews.js';
 export * from './concepts.js';
+export * from './reviewStanding.js';
 export * from './records.js';
 export * from './runs.js';
 export * from './vocabularies.js';
