@@ -22,6 +22,8 @@ export interface Browser {
   textWhen(selector: string, passes: (text: string) => boolean): Promise<string>;
   /** types into whatever has the focus */
   press(...keys: string[]): Promise<void>;
+  /** opens a menu by keyboard, goes down to the first choice that a text is in, and takes it */
+  pick(menu: string, text: string): Promise<void>;
   resize(width: number, height: number): Promise<void>;
   screenshot(path: string): Promise<void>;
   /** serious and critical findings of axe on the page as it is */
@@ -117,6 +119,21 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     async press(...keys) {
       // Through the focused element, since only there are chords held down together.
       for (const key of keys) await driver.switchTo().activeElement().sendKeys(key);
+    },
+    async pick(menu, text) {
+      const button = await find(`button[aria-label^="${menu}"]`);
+      // A pointer that lies over the list would choose too.
+      await driver.actions().move({ x: 1, y: 1 }).perform();
+      await button.sendKeys(Key.ENTER);
+      const options = await driver.wait(async () => {
+        const found = await driver.findElements(By.css(`ul[aria-label^="${menu}"] [role=option]`));
+        return found.length > 0 ? found : null;
+      }, WAIT_MS);
+      const texts = await Promise.all((options ?? []).map((option) => option.getText()));
+      const wanted = texts.findIndex((each) => each.includes(text));
+      if (wanted < 0) throw new Error(`${menu} has no choice ${text}: ${texts.join(', ')}`);
+      // Not by typing ahead: on a busy machine the letters come too far apart.
+      await button.sendKeys(Key.HOME, ...Array.from({ length: wanted }, () => Key.ARROW_DOWN), Key.ENTER);
     },
     resize,
     async screenshot(path) {

@@ -55,20 +55,7 @@ async function countOf(text: string): Promise<number> {
   return number(shown.slice(text.length));
 }
 
-/** Opens a menu by keyboard, goes down to the first choice that a text is in, and takes it. */
-async function pick(menu: string, text: string): Promise<void> {
-  const button = await browser.find(`button[aria-label="${menu}"]`);
-  await browser.driver.actions().move({ x: 1, y: 1 }).perform();
-  await button.sendKeys(Key.ENTER);
-  const options = await browser.driver.wait(async () => {
-    const found = await browser.driver.findElements({ css: `ul[aria-label="${menu}"] [role=option]` });
-    return found.length > 0 ? found : null;
-  }, 5000);
-  const texts = await Promise.all((options ?? []).map((option) => option.getText()));
-  const wanted = texts.findIndex((each) => each.includes(text));
-  if (wanted < 0) throw new Error(`${menu} has no choice ${text}: ${texts.join(', ')}`);
-  await button.sendKeys(Key.HOME, ...Array.from({ length: wanted }, () => Key.ARROW_DOWN), Key.ENTER);
-}
+const pick = (menu: string, text: string) => browser.pick(menu, text);
 
 /** Presses on a term and begins to drag it. */
 async function lift(name: string): Promise<void> {

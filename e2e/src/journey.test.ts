@@ -173,8 +173,7 @@ test('the strategy is numbered, run and logged by key', async () => {
 });
 
 test('the strategy stands beside that of another database, and what is said otherwise there is told', async () => {
-  await (await browser.find('[role=combobox][aria-label^="Another database beside"]')).click();
-  await browser.press('Skein', Key.ENTER);
+  await browser.pick('Another database beside', 'Skein');
   await browser.sees('searched as words, since this database has no headings');
   await browser.sees('"volunteer responders" OR');
   await accessible('two databases');
