@@ -97,7 +97,7 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
         </div>
       )}
       <div className="rule mx-3 flex items-baseline justify-between gap-2 border-t py-3 text-[15px] font-bold">
-        <span className="min-w-0 truncate">Any of these</span>
+        <span className="min-w-0 leading-tight">Any of these</span>
         {lane.terms.length === 0 ? (
           <span className="quiet text-sm font-normal">nothing yet</span>
         ) : (
