@@ -1,5 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import { sameTerm, type TermContent } from '@even-lantern/core';
 import {
   type NewConcepts,
   type NewShelfItem,
@@ -8,15 +7,15 @@ import {
   type ShelfItem,
   type ShelfMoved,
 } from '@even-lantern/contract';
-import { IsNull, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { conflict, notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, ShelfItemRow, TermRow } from '../store/entities.js';
+import { ElementRow, ShelfItemRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { expectElement, expectLane, takePlace } from './lanesService.js';
 import { addLane, expectRoom, keepWording, ReviewsService, shelfItemOf, termOf } from './reviewsService.js';
 import { contentsOf, putOnShelf, sameOnShelf } from './shelfRows.js';
-import { newTerm } from './termSteps.js';
+import { addMissing } from './termSteps.js';
 
 /** The shelf of a review, and concepts that become lanes with all their terms at once. */
 @Injectable()
@@ -57,7 +56,7 @@ export class ShelfService {
       const terms = await addMissing(
         manager,
         laneId,
-        contents.map((content) => ({ content, origin: item.origin })),
+        contents.map((content) => ({ content, origin: item.origin, heldBack: null })),
         person,
       );
       return { terms: terms.map(termOf), present: contents.length - terms.length };
@@ -81,7 +80,8 @@ export class ShelfService {
         await expectElement(manager, reviewId, elementId);
         await expectRoom(manager, reviewId);
         const lane = await addLane(manager, { reviewId, elementId, name, leftOut });
-        await addMissing(manager, lane.id, terms, person);
+        const searched = terms.map((term) => ({ ...term, heldBack: null }));
+        await addMissing(manager, lane.id, searched, person);
         await takePlace(manager, lane.id, elementId);
         if (elementId !== null) await searchOn(manager, elementId);
         if (fromShelf !== undefined) {
@@ -112,26 +112,6 @@ async function expectItem(manager: EntityManager, id: string, reviewId?: string)
 async function takeOff(manager: EntityManager, id: string, version: number): Promise<void> {
   const columns = { removedAt: new Date().toISOString() };
   await changeVersion(manager, ShelfItemRow, { id, version }, columns, 'item of the shelf', shelfItemOf);
-}
-
-/** Adds the terms that a lane does not hold yet. */
-async function addMissing(
-  manager: EntityManager,
-  laneId: string,
-  terms: readonly { content: TermContent; origin: string }[],
-  person: Person,
-): Promise<TermRow[]> {
-  const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
-  const known = there.map(({ content }) => JSON.parse(content) as TermContent);
-  const added: TermRow[] = [];
-  for (const { content, origin } of terms) {
-    if (known.some((each) => sameTerm(each, content))) continue;
-    known.push(content);
-    added.push(
-      await newTerm(manager, laneId, { content: JSON.stringify(content), origin, heldBack: null }, person),
-    );
-  }
-  return added;
 }
 
 /** What somebody wrote meanwhile is left as it is. */

@@ -1,8 +1,8 @@
 /** Rows of terms, and of what was done to them. */
 import { randomUUID } from 'node:crypto';
-import type { TermContent } from '@even-lantern/core';
+import { sameTerm, type TermContent } from '@even-lantern/core';
 import type { LaneEvent, Person } from '@even-lantern/contract';
-import type { EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { LaneEventRow, TermRow } from '../store/entities.js';
 
 export type Step = Omit<LaneEvent, 'at' | 'person'> & { laneId: string };
@@ -28,6 +28,26 @@ export async function newTerm(
   await noteStep(manager, person, laneId, row, 'added');
   if (row.heldBack !== null) await noteStep(manager, person, laneId, row, 'held back', row.heldBack);
   return row;
+}
+
+/** Adds the terms that a lane does not hold yet. */
+export async function addMissing(
+  manager: EntityManager,
+  laneId: string,
+  terms: readonly { content: TermContent; origin: string; heldBack: string | null }[],
+  person: Person,
+): Promise<TermRow[]> {
+  const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
+  const known = there.map(({ content }) => JSON.parse(content) as TermContent);
+  const added: TermRow[] = [];
+  for (const { content, origin, heldBack } of terms) {
+    if (known.some((each) => sameTerm(each, content))) continue;
+    known.push(content);
+    added.push(
+      await newTerm(manager, laneId, { content: JSON.stringify(content), origin, heldBack }, person),
+    );
+  }
+  return added;
 }
 
 export async function nextTermPosition(manager: EntityManager, laneId: string): Promise<number> {

@@ -16,7 +16,7 @@ import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
 import { ElementRow, LaneEventRow, LaneRow, ReviewRow, TermRow } from '../store/entities.js';
 import { addElement, addLane, expectRoom, lanesInOrder, termOf } from './reviewsService.js';
-import { newTerm, nextTermPosition, note, type Step } from './termSteps.js';
+import { addMissing, newTerm, nextTermPosition, note, type Step } from './termSteps.js';
 import { putOnShelf } from './shelfRows.js';
 import { Store } from '../store/store.js';
 
@@ -68,17 +68,9 @@ export class TermsService {
       let [added, present] = [0, 0];
       for (const lane of document.lanes) {
         const laneId = await laneForDocument(manager, reviewId, document, lane);
-        const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
-        const known = there.map(({ content }) => JSON.parse(content) as TermContent);
-        for (const { content, origin, heldBack } of lane.terms) {
-          if (known.some((each) => sameTerm(each, content))) {
-            present += 1;
-            continue;
-          }
-          known.push(content);
-          await newTerm(manager, laneId, { content: JSON.stringify(content), origin, heldBack }, person);
-          added += 1;
-        }
+        const { length } = await addMissing(manager, laneId, lane.terms, person);
+        added += length;
+        present += lane.terms.length - length;
       }
       const { shelf = [] } = document;
       for (const item of shelf) {

@@ -2,6 +2,7 @@ import {
   counted,
   headingByLabel,
   readPasted,
+  sameTerm,
   textKey,
   type PastedTerm,
   type TermContent,
@@ -243,14 +244,4 @@ function nameOf(tree: VocabularyTree, name: string): string | null {
 
 function asWords(text: string): string {
   return /\s/.test(text) && !text.startsWith('"') ? `"${text}"` : text;
-}
-
-function sameTerm(one: TermContent, other: TermContent): boolean {
-  if (one.kind === 'heading') return other.kind === 'heading' && one.label === other.label;
-  return (
-    other.kind === 'words' &&
-    one.near === other.near &&
-    textKey(one.text) === textKey(other.text) &&
-    one.text.includes('*') === other.text.includes('*')
-  );
 }

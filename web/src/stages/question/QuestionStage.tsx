@@ -62,15 +62,9 @@ export function QuestionStage() {
           <Sentence text={sentence} proposals={draft === '' ? (found?.proposals ?? []) : []} />
         )}
         {showsDraft ? (
-          <WriteQuestion draft={draft} onChange={setDraft} onClear={clear} />
+          <WriteQuestion draft={draft} onChange={setDraft} onClear={clear} asked={writing} />
         ) : (
-          <button
-            className="link self-start text-sm"
-            onClick={() => {
-              setWriting(true);
-              setTimeout(() => document.querySelector<HTMLElement>('[data-own-words]')?.focus());
-            }}
-          >
+          <button className="link self-start text-sm" onClick={() => setWriting(true)}>
             Take another sentence or paragraph apart
           </button>
         )}

@@ -1,27 +1,26 @@
-import { useRef } from 'react';
-
-export const LONGEST_TEXT = 5000;
+const LONGEST_TEXT = 5000;
 
 /** A place to write the question in one's own words, or to paste a paragraph; it is taken apart below. */
 export function WriteQuestion({
   draft,
   onChange,
   onClear,
+  asked,
 }: {
   draft: string;
   onChange: (draft: string) => void;
-  onClear: (() => void) | null;
+  onClear: () => void;
+  /** whether somebody has just asked for it */
+  asked: boolean;
 }) {
-  const field = useRef<HTMLTextAreaElement>(null);
   return (
     <div className="flex flex-col gap-1">
       <label htmlFor="own-words" className="small-head">
         Write it as you would say it, or paste a paragraph; it is taken apart below
       </label>
       <textarea
-        ref={field}
         id="own-words"
-        data-own-words
+        autoFocus={asked}
         className="textarea min-h-16 w-full font-serif text-lg leading-snug"
         rows={2}
         maxLength={LONGEST_TEXT}
@@ -29,7 +28,7 @@ export function WriteQuestion({
         placeholder="such as: hand massage for pain on the first evening in older people after surgery"
         onChange={(event) => onChange(event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Escape') field.current?.blur();
+          if (event.key === 'Escape') event.currentTarget.blur();
         }}
       />
       {draft.length >= LONGEST_TEXT && (
@@ -37,7 +36,7 @@ export function WriteQuestion({
           Only the first {LONGEST_TEXT} characters are taken. Take a shorter part.
         </p>
       )}
-      {draft !== '' && onClear !== null && (
+      {draft !== '' && (
         <button className="link self-start text-xs" onClick={onClear}>
           Put this text away
         </button>
