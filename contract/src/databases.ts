@@ -1,4 +1,10 @@
-import type { BibRecord, DialectDescription, StrategyProblem, Suitability } from '@even-lantern/core';
+import type {
+  BibRecord,
+  DialectDescription,
+  LineKind,
+  StrategyProblem,
+  Suitability,
+} from '@even-lantern/core';
 
 /** How a database is reached: it ships with the program, somebody gave its address, or a person asks it by hand. */
 export type DatabaseReach = 'shipped' | 'address' | 'hand';
@@ -92,9 +98,10 @@ export interface TermCount extends Counted {
 /** One line of a strategy, as people read it. */
 export interface ShownLine {
   number: number;
-  kind: 'term' | 'lane' | 'whole';
+  kind: LineKind;
   laneId: string | null;
   termId: string | null;
+  limitId: string | null;
   description: string;
   /** what is searched otherwise than the term says, since this database has other headings or cannot say it */
   changes: string[];
@@ -132,7 +139,10 @@ export interface Rehearsal {
   without: Record<string, Counted | null>;
   /** by element, what is found without any of its lanes; null where there is no other */
   withoutElements: Record<string, Counted | null>;
+  /** all concepts together, before any limit */
   whole: Counted;
+  /** what the strategy finds: what its limits leave of that */
+  remains: Counted;
   problems: StrategyProblem[];
 }
 

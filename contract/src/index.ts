@@ -12,6 +12,7 @@ export * from './runs.js';
 export * from './vocabularies.js';
 export * from './files.js';
 export * from './lineTexts.js';
+export * from './limits.js';
 export * from './translations.js';
 export * from './databaseChoices.js';
 export * from './addedDatabases.js';

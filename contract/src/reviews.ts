@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { ReviewLimit } from './limits.js';
 import {
   EARLIER_LANES_FORM,
   ELEMENT_KEYS,
@@ -58,6 +59,8 @@ export interface Review {
   lanes: KeptReviewLane[];
   /** kept for later, the earliest first */
   shelf: ShelfItem[];
+  /** in the order in which they are applied */
+  limits: ReviewLimit[];
 }
 
 export interface NewReview {

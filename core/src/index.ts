@@ -1,6 +1,7 @@
 export * from './concepts/index.js';
 export * from './crosswalk/index.js';
 export * from './ledger/index.js';
+export * from './limits/index.js';
 export * from './proposals/index.js';
 export * from './query/index.js';
 export * from './question/index.js';

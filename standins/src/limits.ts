@@ -14,7 +14,7 @@ export function limitsFrom(
   const text = [record.title, ...record.abstract.map((section) => section.text)].join(' ').toLowerCase();
   const limits: Record<string, string[]> = {};
   for (const name of wanted) {
-    const values = name === 'pages' ? pagesOf(record) : valuesOf(name, text);
+    const values = TOLD[name]?.(record) ?? valuesOf(name, text);
     if (values.length > 0) limits[name] = values;
   }
   return limits;
@@ -35,6 +35,12 @@ export function limitsFrom(
     return all.length > 0 ? all : rule.otherwise;
   }
 }
+
+/** Limits that a record itself tells, without rules. */
+const TOLD: Readonly<Record<string, (record: BibRecord) => string[]>> = {
+  pages: pagesOf,
+  hasAbstract: ({ abstract }) => [abstract.length > 0 ? 'yes' : 'no'],
+};
 
 function pagesOf({ pages }: BibRecord): string[] {
   const [from = NaN, to = NaN] = pages.split('-').map(Number);

@@ -55,11 +55,23 @@ export function asIndexedOn(records: readonly BibRecord[], day: string): BibReco
   );
 }
 
+/** What indexers tell of the people of a study. */
+const BY_INDEXERS = ['ageGroup', 'sex', 'species'];
+/** The type that a record has before indexers say more; where a database has such types, they label designs. */
+const BEFORE_INDEXING = 'Journal article';
+
 /** As it stood before indexers came by. */
 function notYetIndexed(record: BibRecord): BibRecord {
-  const { indexing, ageGroup: _ageGroup, ...rest } = record.limits;
-  const limits = indexing === undefined ? rest : { ...rest, indexing: ['not yet indexed'] };
-  return { ...record, headings: [], limits, changed: null };
+  const { indexing, ...rest } = record.limits;
+  const kept = Object.entries(rest).filter(([field]) => !BY_INDEXERS.includes(field));
+  const limits = Object.fromEntries(
+    indexing === undefined ? kept : [...kept, ['indexing', ['not yet indexed']]],
+  );
+  const publicationTypes =
+    indexing !== undefined && record.publicationTypes.includes(BEFORE_INDEXING)
+      ? [BEFORE_INDEXING]
+      : record.publicationTypes;
+  return { ...record, headings: [], limits, publicationTypes, changed: null };
 }
 
 type Assignment = BibRecord['headings'][number];

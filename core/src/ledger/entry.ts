@@ -14,8 +14,27 @@ export interface LedgerLine {
   hits: number | null;
 }
 
+/** A limit as it was when the search was run. */
+export interface LedgerLimit {
+  /** what it restricts, such as “Language English, French” */
+  limit: string;
+  reason: string;
+  /** how it was applied, such as “own limit”; null where it could not be */
+  way: string | null;
+  /** why it was not applied; null where it was */
+  notApplied: string | null;
+  /** the number of its line; null where it was not applied */
+  line: number | null;
+  /** hits before and after it; null when they were not counted */
+  before: number | null;
+  after: number | null;
+  setBy: string;
+  /** UTC, ISO 8601 */
+  setAt: string;
+}
+
 /** The form of entries that are written now. Entries of the first form carry none, and stay as they are. */
-export const LEDGER_FORM = 2;
+export const LEDGER_FORM = 3;
 
 export interface LedgerContent {
   entry: number;
@@ -32,6 +51,8 @@ export interface LedgerContent {
   /** the dialect's identifier, which says what reads the strings; not in the first form */
   queryType?: string;
   lines: LedgerLine[];
+  /** the limits, in their order, those that could not be applied too; not in the first two forms */
+  limits?: LedgerLimit[];
   /** hits of the last line, as the database told */
   hits: number | null;
   /** records fetched and kept in the review */

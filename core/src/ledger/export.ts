@@ -1,5 +1,5 @@
 import { markdownText, toCsv } from '../text/index.js';
-import type { LedgerEntry } from './entry.js';
+import type { LedgerEntry, LedgerLimit } from './entry.js';
 
 /** The ledger as CSV (RFC 4180), one row per line of every entry. Cells that look like formulas are defused. */
 export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
@@ -7,6 +7,7 @@ export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
     'entry', 'outcome', 'reason', 'database', 'release', 'started (UTC)', 'time zone', 'duration (ms)', 'ran by',
     'line', 'description', 'string sent', 'hits', 'records fetched', 'result fingerprint (SHA-256)',
     'application version', 'entry hash', 'previous entry hash', 'form of the entry', 'dialect', 'remarks',
+    'limit', 'reason of the limit',
   ]; // prettier-ignore
   const rows = entries.flatMap(({ content, hash, previousHash }) =>
     content.lines.map((line) => [
@@ -14,6 +15,7 @@ export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
       content.timeZone, content.durationMs, content.ranBy, `L${line.number}`, line.description, line.string,
       line.hits ?? 'not counted', content.fetched, content.fingerprint, content.applicationVersion, hash,
       previousHash ?? '', content.form ?? 1, content.queryType ?? '', (content.remarks ?? []).join(' '),
+      ...limitCells(content.limits, line.number),
     ]),
   ); // prettier-ignore
   return toCsv([header, ...rows]);
@@ -47,9 +49,30 @@ export function ledgerToMarkdown(entries: readonly LedgerEntry[], title: string)
           `| L${line.number} | ${markdownText(line.description)} | ${code(line.string)} | ${line.hits ?? 'not counted'} |`,
       ),
       '',
+      ...limitTable(content.limits ?? []),
     );
   }
   return parts.join('\n');
+}
+
+function limitCells(limits: readonly LedgerLimit[] | undefined, line: number): [string, string] {
+  const limit = limits?.find((each) => each.line === line);
+  return limit === undefined ? ['', ''] : [`${limit.limit} (${limit.way ?? ''})`, limit.reason];
+}
+
+function limitTable(limits: readonly LedgerLimit[]): string[] {
+  if (limits.length === 0) return [];
+  return [
+    '| Limit | Reason | How it was applied | Before | After | Set by |',
+    '| --- | --- | --- | ---: | ---: | --- |',
+    ...limits.map(({ limit, reason, way, notApplied, before, after, setBy, setAt }) => {
+      const how = notApplied === null ? (way ?? '') : `not applied: ${notApplied}`;
+      const cells = [limit, reason, how].map(markdownText);
+      const hits = [before, after].map((count) => (notApplied !== null ? '' : (count ?? 'not counted')));
+      return `| ${[...cells, ...hits, `${markdownText(setBy)}, ${setAt}`].join(' | ')} |`;
+    }),
+    '',
+  ];
 }
 
 /** A code span in a table cell, fenced by more backticks than it holds. */

@@ -16,7 +16,7 @@ import {
 import { laneKey, lineKeyOf, renumbered, termKey, WHOLE_LINE, type Edits, type LineKey } from './edits.js';
 import { missingFields, searchFieldsOf, type TermField } from './termFields.js';
 import type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
-import type { Lane, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
+import type { Lane, LimitPart, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
 
 /** For a database that has the vocabulary of the headings and can say all that is asked. */
 export const asWritten: TermReading = (query) => ({ ok: true, query, changes: [] });
@@ -92,20 +92,26 @@ function anyOfRead(parts: readonly ReadTerm[], further: readonly string[] = []):
 }
 
 /**
- * Numbers the lines: each term, then its lane as the OR of its terms, and at the end all lanes joined with AND, without
- * what the lanes find that are left out.
+ * Numbers the lines: each term, then its lane as the OR of its terms, then all lanes joined with AND, without what the
+ * lanes find that are left out; at the end each limit, joined with AND to the line before it.
  * Terms and lanes that cannot be searched are left out and named in `problems`.
  * @param edits lines that somebody wrote by hand, which take the place of what the lanes give
+ * @param limits those that are applied, in their order
  */
 export function compileLanes(
   lanes: readonly Lane[],
   read: TermReading = asWritten,
   edits: Edits = NO_EDITS,
+  limits: readonly LimitPart[] = [],
 ): Strategy {
   const lines: Line[] = [];
   const problems: StrategyProblem[] = [];
   const numbers = new Map<LineKey, number>();
-  const add = (line: Omit<Line, 'number' | 'edited' | 'written'>): number => {
+  const add = (
+    given: Pick<Line, 'kind' | 'query' | 'changes'> &
+      Partial<Pick<Line, 'laneId' | 'termId' | 'limitId' | 'text'>>,
+  ): number => {
+    const line = { laneId: null, termId: null, limitId: null, text: null, ...given };
     const key = lineKeyOf(line);
     const edit = edits.get(key);
     const number = lines.length + 1;
@@ -139,7 +145,6 @@ export function compileLanes(
     const number = add({
       kind: 'lane',
       laneId: lane.id,
-      termId: null,
       query: { kind: 'or', operands: termLines.map(lineRef) },
       changes: [],
     });
@@ -148,7 +153,16 @@ export function compileLanes(
   const whole = joinLanes(laneLines);
   if (whole !== null || edits.has(WHOLE_LINE)) {
     const query: Query = whole ?? { kind: 'and', operands: [] };
-    add({ kind: 'whole', laneId: null, termId: null, query, changes: [] });
+    let last = add({ kind: 'whole', query, changes: [] });
+    for (const { limitId, text, query: limit, changes } of limits) {
+      last = add({
+        kind: 'limit',
+        limitId,
+        text,
+        query: { kind: 'and', operands: [lineRef(last), limit] },
+        changes,
+      });
+    }
   } else if (laneLines.length > 0) {
     const message =
       'All lanes are left out, so there is nothing to leave them out of. Search on one of them.';
@@ -301,6 +315,7 @@ function describeNarrower(narrower: boolean | readonly string[]): string {
 /** A line in plain words: a term as it is searched, or the lines it joins. */
 export function describeLine(line: Line, lanes: readonly Lane[]): string {
   if (line.edited) return `${plainSentence(line.query)} (written by hand)`;
+  if (line.kind === 'limit') return `L${line.number - 1} within ${line.text ?? ''}`;
   if (line.kind !== 'term') return describeJoined(line.query);
   const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
   if (term === undefined) return '';

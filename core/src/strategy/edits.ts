@@ -21,19 +21,33 @@ import { describeLoss } from './saying.js';
 /** How CQL is read without parentheses (OASIS searchRetrieve 1.0 part 5, section 2.2). */
 const CQL_PRECEDENCE = 'they are read from left to right';
 
-/** Names a line of a strategy whatever its number is: a term’s, a lane’s, or the whole. */
+/** Names a line of a strategy whatever its number is: a term’s, a lane’s, a limit’s, or the whole. */
 export type LineKey = string;
 
 export const WHOLE_LINE: LineKey = 'whole';
 
-export function lineKeyOf({ kind, laneId, termId }: Pick<Line, 'kind' | 'laneId' | 'termId'>): LineKey {
-  if (kind === 'whole') return WHOLE_LINE;
-  return kind === 'term' ? termKey(termId ?? '') : laneKey(laneId ?? '');
+export function lineKeyOf({
+  kind,
+  laneId,
+  termId,
+  limitId,
+}: Pick<Line, 'kind' | 'laneId' | 'termId' | 'limitId'>): LineKey {
+  switch (kind) {
+    case 'whole':
+      return WHOLE_LINE;
+    case 'term':
+      return termKey(termId ?? '');
+    case 'lane':
+      return laneKey(laneId ?? '');
+    case 'limit':
+      return limitKey(limitId ?? '');
+  }
 }
 
 const TERM = 'term:';
 export const termKey = (id: string): LineKey => TERM + id;
 export const laneKey = (id: string): LineKey => `lane:${id}`;
+export const limitKey = (id: string): LineKey => `limit:${id}`;
 
 /** A line as it was written. */
 export interface LineText {

@@ -15,6 +15,7 @@ export {
 
 export {
   laneKey,
+  limitKey,
   lineKeyOf,
   linesIn,
   convertLine,
@@ -35,13 +36,23 @@ export {
 export type { LaneDocument, LanesDocument, NamedLane, ShelfDocument } from './laneExport.js';
 export { sameTerm } from './sameTerm.js';
 export type { JoinedLane } from './compile.js';
-export { TERM_ORIGINS } from './model.js';
-export type { Lane, Line, Strategy, StrategyProblem, Term, TermContent, TermOrigin } from './model.js';
+export { LINE_KINDS, TERM_ORIGINS } from './model.js';
+export type {
+  Lane,
+  LimitPart,
+  Line,
+  LineKind,
+  Strategy,
+  StrategyProblem,
+  Term,
+  TermContent,
+  TermOrigin,
+} from './model.js';
 export { TERM_FIELDS } from './termFields.js';
 export type { TermField } from './termFields.js';
 export { translateLine } from './translate.js';
 export type { TranslatedLine } from './translate.js';
-export { describeLoss, inFields, sayingIn } from './saying.js';
+export { describeLoss, inFields, sayIn, sayingIn } from './saying.js';
 export type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
 export { databaseContext, type KnownOfDatabase } from './databaseContext.js';
 export {

@@ -45,21 +45,42 @@ export interface Lane {
   terms: Term[];
 }
 
+/**
+ * What a line is: a term, a lane, all lanes joined, or a limit on what the line before it finds. The last line of a
+ * strategy is what it finds, so it is a limit where there is one.
+ */
+export const LINE_KINDS = ['term', 'lane', 'whole', 'limit'] as const;
+export type LineKind = (typeof LINE_KINDS)[number];
+
 /** One numbered step of a strategy. */
 export interface Line {
   /** 1 and up; written L1, L2, … */
   number: number;
-  kind: 'term' | 'lane' | 'whole';
+  kind: LineKind;
   laneId: string | null;
   termId: string | null;
+  limitId: string | null;
   /** may refer to earlier lines */
   query: Query;
   /** what is searched otherwise than the term says, since the database at hand has other headings */
   changes: string[];
+  /** for a limit, what it is in words */
+  text: string | null;
   /** somebody wrote it by hand for the database */
   edited: boolean;
   /** the text as it was written, where just that can be sent */
   written: string | null;
+}
+
+/** A limit as a database applies it, to become a line. */
+export interface LimitPart {
+  limitId: string;
+  /** in words, such as “Years of publication 2005 to 2026 (own limit)” */
+  text: string;
+  /** what it restricts to, by itself */
+  query: Query;
+  /** what the database is told otherwise */
+  changes: string[];
 }
 
 /** Something that keeps a term or lane from being searched, and how to mend it. */

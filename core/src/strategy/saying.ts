@@ -1,5 +1,5 @@
 /** Terms as a dialect can say them, so that counts are those of the string that the database gets. */
-import type { Dialect, DialectContext, Loss, SearchField } from '../query/index.js';
+import type { Dialect, DialectContext, Loss, Query, SearchField } from '../query/index.js';
 import type { ReadTerm, TermReading } from './termReading.js';
 
 /**
@@ -10,13 +10,19 @@ export function sayingIn(dialect: Dialect, context: DialectContext, read: TermRe
   const say = (part: Parameters<TermReading>[0]): ReadTerm => {
     const meant = read(part);
     if (!meant.ok) return meant;
-    const { text, losses } = dialect.print(meant.query, context);
-    if (losses.length === 0) return meant;
-    const said = dialect.parse(text, context);
-    if (!said.ok) return { ok: false, message: `The database cannot be told this: ${said.error.message}` };
-    return { ok: true, query: said.query, changes: [...meant.changes, ...losses.map(describeLoss)] };
+    const said = sayIn(dialect, context, meant.query);
+    return said.ok ? { ...said, changes: [...meant.changes, ...said.changes] } : said;
   };
   return inFields(dialect.abilities.fields, say);
+}
+
+/** A query as the dialect says it, with the losses among the changes. */
+export function sayIn(dialect: Dialect, context: DialectContext, query: Query): ReadTerm {
+  const { text, losses } = dialect.print(query, context);
+  if (losses.length === 0) return { ok: true, query, changes: [] };
+  const said = dialect.parse(text, context);
+  if (!said.ok) return { ok: false, message: `The database cannot be told this: ${said.error.message}` };
+  return { ok: true, query: said.query, changes: losses.map(describeLoss) };
 }
 
 /** Reads terms as `read` does, for a database that has these fields. */

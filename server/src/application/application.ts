@@ -31,6 +31,10 @@ import { FilesController } from '../reading/filesController.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
 import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
+import { KeptRecords } from '../limits/keptRecords.js';
+import { LimitsController } from '../limits/limitsController.js';
+import { LimitsService } from '../limits/limitsService.js';
+import { ProfileService } from '../limits/profileService.js';
 import { LanesController } from '../reviews/lanesController.js';
 import { ReviewsController } from '../reviews/reviewsController.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
@@ -110,6 +114,7 @@ class ApplicationModule {
         PeopleController,
         LanesController,
         ShelfController,
+        LimitsController,
         ReviewsController,
         VocabulariesController,
         CrosswalkController,
@@ -139,6 +144,9 @@ class ApplicationModule {
         TermsService,
         LanesService,
         ShelfService,
+        LimitsService,
+        KeptRecords,
+        ProfileService,
         VocabulariesService,
         CrosswalkService,
         LineTextsService,

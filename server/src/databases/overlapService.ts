@@ -76,7 +76,8 @@ export class OverlapService {
   }: ReviewReading): Promise<WorkSigns[] | string> {
     const { lines } = strategies.meant;
     const whole = lines.at(-1);
-    if (whole?.kind !== 'whole') return 'There is nothing to search yet.';
+    if (whole === undefined || whole.kind === 'term' || whole.kind === 'lane')
+      return 'There is nothing to search yet.';
     const text = translateLine(whole, lines, dialect, context).alone.text;
     const { connector, description } = database;
     const key = `${database.id}\n${description.release}\n${text}`;

@@ -1,19 +1,28 @@
 import { Injectable } from '@nestjs/common';
 import {
+  applyLimit,
   childrenOf,
   compileLanes,
   inFields,
+  limitText,
   lineKeyOf,
   parseLine,
   patternsToSpell,
   readEdit,
+  sayIn,
   sayingIn,
+  SEARCH_FIELDS,
   termQuery,
+  wayText,
+  type AppliedLimit,
   type Dialect,
   type DialectContext,
   type DialectError,
   type EditedLine,
   type Edits,
+  type Limit,
+  type LimitPart,
+  type LimitsOfDatabase,
   type Line,
   type LineText,
   type Query,
@@ -23,7 +32,7 @@ import {
   type TermReading,
 } from '@even-lantern/core';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
-import { ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
+import { lanesOf, ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
 import { AskingService } from './askingService.js';
 import { contextOf, DatabasesService, type OpenDatabase } from './databasesService.js';
@@ -46,9 +55,22 @@ export interface ReadLine extends WrittenLine {
   cautions: readonly DialectError[];
 }
 
+/** A limit of a review, and how the database applies it. */
+export interface ReadLimit extends AppliedLimit {
+  limit: LimitInUse;
+  /** as the database can be told; null where it is off, or not applied here */
+  said: Query | null;
+  /** what the database is told otherwise */
+  changes: string[];
+}
+
+export type LimitInUse = Pick<Limit, 'id' | 'kind' | 'values' | 'on' | 'ways'>;
+
 /** The strategy of a review, and how one database, as it is now, says it. */
 export interface ReviewReading extends DatabaseReading {
   lanes: ReviewLane[];
+  /** in their order, those that are off or cannot be applied as well */
+  limits: ReadLimit[];
   database: OpenDatabase;
   /** lines that somebody wrote by hand, by their keys */
   written: ReadonlyMap<string, ReadLine>;
@@ -78,14 +100,30 @@ export class ReadingService {
   /**
    * What every use of a review's strategy in a database begins with.
    * @param release whose words spell out what the dialect cannot say; the present one where nothing is said
+   * @param tried limits that are tried out in place of those of the review
    */
-  async ofReview(reviewId: string, databaseId: string, release?: string): Promise<ReviewReading> {
-    const lanes = await this.reviews.lanes(reviewId);
+  async ofReview(
+    reviewId: string,
+    databaseId: string,
+    { release, tried }: { release?: string | undefined; tried?: readonly LimitInUse[] | undefined } = {},
+  ): Promise<ReviewReading> {
+    const review = await this.reviews.get(reviewId);
+    const lanes = lanesOf(review);
     const database = await this.databases.open(databaseId);
     const texts = await this.lineTexts.of(reviewId, databaseId);
     const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
-    const reading = await this.readingFor(database, terms, texts, release);
-    const { dialect, meant, said } = reading;
+    const applied = (tried ?? review.limits).map((limit) => ({
+      limit,
+      ...applyLimit(limit, limitsOfDatabase(database)),
+    }));
+    const inLimits = applied.flatMap(({ query }) => query ?? []);
+    const reading = await this.readingFor(database, terms, { texts, release, further: inLimits });
+    const { dialect, context, meant, said } = reading;
+    const limits = applied.map((each) => readLimit(each, dialect, context));
+    const parts = {
+      meant: limits.flatMap((each) => partOf(each, each.query)),
+      said: limits.flatMap((each) => partOf(each, each.said)),
+    };
     const meantEdits = new Map<string, EditedLine>();
     const saidEdits = new Map<string, EditedLine>();
     const written = new Map<string, ReadLine>();
@@ -103,19 +141,29 @@ export class ReadingService {
       problems: [...strategy.problems, ...unreadable(written, strategy.lines)],
     });
     const strategies = {
-      meant: withWritten(compileLanes(lanes, meant, meantEdits)),
-      said: withWritten(compileLanes(lanes, said, saidEdits)),
-      ofLanes: compileLanes(lanes, meant),
+      meant: withWritten(compileLanes(lanes, meant, meantEdits, parts.meant)),
+      said: withWritten(compileLanes(lanes, said, saidEdits, parts.said)),
+      ofLanes: compileLanes(lanes, meant, new Map(), parts.meant),
     };
-    return { lanes, database, ...reading, written, edits: saidEdits, strategies };
+    return { lanes, limits, database, ...reading, written, edits: saidEdits, strategies };
   }
 
-  /** @param texts lines written by hand, whose headings have to be read too */
+  /**
+   * @param texts lines written by hand, whose headings have to be read too
+   * @param further what else will be asked, whose patterns may have to be spelled out too
+   */
   async readingFor(
     database: OpenDatabase,
     contents: readonly TermContent[],
-    texts: readonly LineText[] = [],
-    release?: string,
+    {
+      texts = [],
+      release,
+      further = [],
+    }: {
+      texts?: readonly LineText[];
+      release?: string | undefined;
+      further?: readonly Query[];
+    } = {},
   ): Promise<DatabaseReading> {
     const vocabularies = contents.flatMap((content) =>
       content.kind === 'heading' ? [content.vocabulary] : [],
@@ -132,7 +180,7 @@ export class ReadingService {
       const read = termQuery(content, meant);
       return read.ok ? [read.query] : [];
     });
-    const spelling = await this.withWords(database, dialect, context, queries, release);
+    const spelling = await this.withWords(database, dialect, context, [...queries, ...further], release);
     return { dialect, context: spelling, meant, said: sayingIn(dialect, spelling, meant) };
   }
 
@@ -176,6 +224,36 @@ export class ReadingService {
     );
     return { ...context, wordsMatching: (pattern, field) => known.get(key(pattern, field)) ?? null };
   }
+}
+
+/** What decides how a database applies limits. */
+export function limitsOfDatabase({ id, description, dialect }: OpenDatabase): LimitsOfDatabase {
+  return {
+    id,
+    limits: description.limits,
+    years: dialect?.abilities.years ?? true,
+    fields: dialect?.abilities.fields ?? SEARCH_FIELDS,
+  };
+}
+
+function readLimit(
+  applied: AppliedLimit & { limit: LimitInUse },
+  dialect: Dialect | null,
+  context: DialectContext,
+): ReadLimit {
+  const { limit, query } = applied;
+  if (!limit.on || query === null) return { ...applied, said: null, changes: [] };
+  if (dialect === null) return { ...applied, said: query, changes: [] };
+  const said = sayIn(dialect, context, query);
+  return said.ok
+    ? { ...applied, said: said.query, changes: said.changes }
+    : { ...applied, way: 'none', said: null, query: null, changes: [], unavailable: said.message };
+}
+
+/** The line of a limit, where it is one. */
+function partOf({ limit, way, said, changes }: ReadLimit, query: Query | null): LimitPart[] {
+  if (said === null || query === null) return [];
+  return [{ limitId: limit.id, text: `${limitText(limit)} (${wayText(way)})`, query, changes }];
 }
 
 /** The vocabularies that a line in CQL names; in its own dialect a database has but its own. */

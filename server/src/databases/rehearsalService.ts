@@ -77,7 +77,9 @@ export class RehearsalService {
       if (problem.termId !== null)
         termCounts[problem.termId] = { hits: null, adds: null, error: problem.message };
     }
+    const whole = lines.find(({ kind }) => kind === 'whole');
     const last = lines.at(-1);
+    const found = ({ hits, error }: RehearsedLine): Counted => ({ hits, error });
     return {
       database: database.id,
       databaseName: database.description.name,
@@ -89,7 +91,8 @@ export class RehearsalService {
       bridges,
       without,
       withoutElements,
-      whole: last?.kind === 'whole' ? { hits: last.hits, error: last.error } : NOTHING,
+      whole: whole === undefined ? NOTHING : found(whole),
+      remains: whole === undefined || last === undefined ? NOTHING : found(last),
       problems: strategy.problems,
     };
   }
@@ -106,6 +109,7 @@ export class RehearsalService {
       kind: line.kind,
       laneId: line.laneId,
       termId: line.termId,
+      limitId: line.limitId,
       description: describeLine(line, lanes),
       changes: line.changes,
       string: askedText(database, query).text,

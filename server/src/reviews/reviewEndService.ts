@@ -9,6 +9,7 @@ import {
   LaneEventRow,
   LaneRow,
   LedgerEntryRow,
+  LimitRow,
   LineTextRow,
   RecordCountRow,
   RecordRow,
@@ -35,6 +36,7 @@ const OF_REVIEWS = [
   LineTextRow,
   DatabaseChoiceRow,
   ShelfItemRow,
+  LimitRow,
   LaneRow,
 ] as const;
 

@@ -20,6 +20,7 @@ import {
   type Review,
   type ReviewChange,
   type ReviewElement,
+  type ReviewLimit,
   type ReviewTerm,
   type ShelfItem,
   type Wording,
@@ -28,7 +29,15 @@ import { In, IsNull, type EntityManager } from 'typeorm';
 import { conflict, notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { ElementRow, LaneRow, ReviewRow, ShelfItemRow, TermRow, WordingRow } from '../store/entities.js';
+import {
+  ElementRow,
+  LaneRow,
+  LimitRow,
+  ReviewRow,
+  ShelfItemRow,
+  TermRow,
+  WordingRow,
+} from '../store/entities.js';
 import { Store } from '../store/store.js';
 
 const FIRST_FRAMEWORK = 'pico';
@@ -89,6 +98,7 @@ export class ReviewsService {
         ),
       ),
       shelf: (await itemsOnShelf(manager, id)).map(shelfItemOf),
+      limits: await this.limits(id, manager),
     };
   }
 
@@ -152,6 +162,17 @@ export class ReviewsService {
     return rows
       .filter(({ text }, i) => text !== '' && !(i === 0 && text === element.text))
       .map(({ text, at, personId }) => ({ text, at, person: nameOf(personId) }));
+  }
+
+  /** The limits of a review, in their order. */
+  async limits(reviewId: string, manager = this.store.read): Promise<ReviewLimit[]> {
+    const rows = await limitsInOrder(manager, reviewId);
+    if (rows.length === 0) return [];
+    const nameOf = await this.people.namesOf(
+      rows.map(({ changedBy }) => changedBy),
+      manager,
+    );
+    return rows.map((row) => limitOf(row, nameOf(row.changedBy)));
   }
 
   /** The lanes of a review that are searched. */
@@ -254,6 +275,25 @@ export function shelfItemOf(row: ShelfItemRow): ShelfItem {
     contents: JSON.parse(contents) as TermContent[],
     origin: origin as TermOrigin,
     source,
+    version,
+  };
+}
+
+export function limitsInOrder(manager: EntityManager, reviewId: string): Promise<LimitRow[]> {
+  return manager.find(LimitRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
+}
+
+export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {
+  const { id, kind, content, reason, on, ways, changedAt, version } = row;
+  return {
+    id,
+    kind,
+    values: JSON.parse(content) as ReviewLimit['values'],
+    reason,
+    on,
+    ways: JSON.parse(ways) as ReviewLimit['ways'],
+    changedAt,
+    changedBy,
     version,
   };
 }

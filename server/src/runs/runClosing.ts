@@ -1,6 +1,12 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
-import { DIALECTS, LEDGER_FORM, resultFingerprint } from '@even-lantern/core';
+import {
+  DIALECTS,
+  LEDGER_FORM,
+  resultFingerprint,
+  type LedgerLimit,
+  type LedgerLine,
+} from '@even-lantern/core';
 import type { NewDatabase, RunStatus } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
@@ -83,6 +89,7 @@ export class RunClosing implements BeforeApplicationShutdown {
         dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
         queryType: row.queryType,
         lines,
+        limits: limitsCounted(row.limits, lines),
         hits,
         fetched: accessions.length,
         remarks: JSON.parse(row.remarks) as string[],
@@ -98,6 +105,15 @@ export class RunClosing implements BeforeApplicationShutdown {
       Object.assign(row, change);
     }, PATIENT);
   }
+}
+
+/** With what each left, which is what its line and the one before it found. */
+function limitsCounted(limits: string | null, lines: readonly LedgerLine[]): LedgerLimit[] {
+  const kept = limits === null ? [] : (JSON.parse(limits) as LedgerLimit[]);
+  const hitsOf = (line: number) => lines.find(({ number }) => number === line)?.hits ?? null;
+  return kept.map((limit) =>
+    limit.line === null ? limit : { ...limit, before: hitsOf(limit.line - 1), after: hitsOf(limit.line) },
+  );
 }
 
 async function accessionsOf(manager: EntityManager, runId: string): Promise<string[]> {

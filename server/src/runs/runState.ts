@@ -41,8 +41,8 @@ export function runOf(row: RunRow): Run {
  * written by hand, it stands for all lanes.
  */
 export function marksOf({ lines }: Strategy, { vocabulary, limitFields }: DialectContext): RunMark[] {
-  const whole = lines.at(-1);
-  const marking = whole?.edited === true ? [whole] : lines.filter(({ kind }) => kind === 'lane');
+  const last = lines.findLast(({ kind, edited }) => edited && (kind === 'whole' || kind === 'limit'));
+  const marking = last !== undefined ? [last] : lines.filter(({ kind }) => kind === 'lane');
   return marking.map((line) => ({
     laneId: line.laneId,
     vocabulary,

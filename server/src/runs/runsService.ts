@@ -8,10 +8,13 @@ import {
 import {
   describeLine,
   formatCount,
+  limitText,
   translateLine,
+  wayText,
   type Dialect,
   type DialectContext,
   type Line,
+  type LedgerLimit,
   type LedgerLine,
 } from '@even-lantern/core';
 import {
@@ -28,7 +31,8 @@ import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { within } from '../databases/patience.js';
-import { ReadingService } from '../databases/readingService.js';
+import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
 import { RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount } from '../records/recordCounts.js';
@@ -64,6 +68,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     private readonly closing: RunClosing,
     private readonly readings: ReadingService,
     private readonly databases: DatabasesService,
+    private readonly reviews: ReviewsService,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
@@ -97,7 +102,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     if (this.databases.knows(databaseId)) {
       await within(PATIENCE_MS, this.databases.refresh(databaseId), undefined);
     }
-    const reading = await this.readings.ofReview(reviewId, databaseId, release);
+    const reading = await this.readings.ofReview(reviewId, databaseId, { release });
     const { lanes, database, dialect, context, strategies } = reading;
     const { lines, problems } = strategies.meant;
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
@@ -108,6 +113,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
         problems.map(({ termId, laneId, message }) => ({ path: termId ?? laneId ?? '', message })),
       );
     }
+    const limits = await this.limitsOf(reviewId, reading);
     const { description } = database;
     await this.sureOfWhole(database, lines, dialect, context);
     if (release !== undefined && release !== description.release && !description.releases.includes(release)) {
@@ -140,6 +146,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       lastAt: new Date().toISOString(),
       remarks: '[]',
       marks: JSON.stringify(marksOf(strategies.said, context)),
+      limits: JSON.stringify(limits),
     };
     await this.store.write(async (manager) => {
       if (await manager.existsBy(RunRow, { reviewId, status: 'running' })) {
@@ -155,6 +162,39 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     });
     this.active.set(row.id, { progress, stop, done });
     return runOf(row);
+  }
+
+  /**
+   * The limits as they are logged, before anything is counted; those that are switched off are not.
+   * @throws ProblemException for one without a reason, which is asked for now and never before
+   */
+  private async limitsOf(reviewId: string, { limits, strategies }: ReviewReading): Promise<LedgerLimit[]> {
+    const on = limits.filter(({ limit }) => limit.on);
+    const kept = new Map((await this.reviews.limits(reviewId)).map((limit) => [limit.id, limit]));
+    const without = on.filter(({ limit, said }) => said !== null && kept.get(limit.id)?.reason === '');
+    if (without.length > 0) {
+      throw badInput(
+        without.map(({ limit }) => ({
+          path: `limits/${limit.id}`,
+          message: `Say why there is the limit “${limitText(limit)}”: its reason is logged and reported.`,
+        })),
+      );
+    }
+    return on.map(({ limit, way, said, unavailable }) => {
+      const line = strategies.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
+      const { reason = '', changedBy = '', changedAt = '' } = kept.get(limit.id) ?? {};
+      return {
+        limit: limitText(limit),
+        reason,
+        way: said === null ? null : wayText(way),
+        notApplied: said === null ? (unavailable ?? 'not applied in this database, as somebody chose') : null,
+        line,
+        before: null,
+        after: null,
+        setBy: changedBy,
+        setAt: changedAt,
+      };
+    });
   }
 
   /** What a person asks by hand is run when the whole has been counted, or nothing could be fetched for it. */

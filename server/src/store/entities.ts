@@ -69,6 +69,28 @@ export class ShelfItemRow {
   @Column('integer') version: number;
 }
 
+/** A limit of a review. */
+@Entity({ name: 'review_limit' })
+export class LimitRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order within the review */
+  @Column('integer') position: number;
+  @Column('varchar') kind: string;
+  /** its values, as JSON */
+  @Column('text') content: string;
+  /** empty while it is tried out */
+  @Column('text') reason: string;
+  @Column('boolean') on: boolean;
+  /** by database, how it is applied where somebody chose, as JSON */
+  @Column('text') ways: string;
+  @Column('varchar') changedAt: string;
+  @Column('varchar') changedBy: string;
+  /** taken away, but kept */
+  @Column('varchar', { nullable: true }) removedAt: string | null;
+  @Column('integer') version: number;
+}
+
 @Entity({ name: 'term' })
 export class TermRow {
   @PrimaryColumn('varchar') id: string;
@@ -142,6 +164,8 @@ export class RunRow {
   @Column('text') remarks: string;
   /** what marks the records that it found, as JSON; null for runs made before that was kept */
   @Column('text', { nullable: true }) marks: string | null;
+  /** the limits that were applied or could not be, as JSON; null for runs made before there were limits */
+  @Column('text', { nullable: true }) limits: string | null;
 }
 
 /** Whether a database is searched for a review, and why not. */
@@ -215,7 +239,7 @@ export class LineTextRow {
   @PrimaryColumn('varchar') id: string;
   @Column('varchar') reviewId: string;
   @Column('varchar') database: string;
-  /** `term:` or `lane:` and its id, or `whole` */
+  /** `term:`, `lane:` or `limit:` and its id, or `whole` */
   @Column('varchar') line: string;
   /** 1 and up */
   @Column('integer') version: number;
@@ -333,6 +357,7 @@ export const ENTITIES = [
   ElementRow,
   LaneRow,
   ShelfItemRow,
+  LimitRow,
   WordingRow,
   TermRow,
   LaneEventRow,

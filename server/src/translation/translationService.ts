@@ -120,6 +120,7 @@ export class TranslationService {
       kind: line.kind,
       laneId: line.laneId,
       termId: line.termId,
+      limitId: line.limitId,
       description: describeLine(line, lanes),
       changes: changesOf(line, lines, lanes),
       text: referring.text,
@@ -172,7 +173,7 @@ function shownText({
 
 /** What a line says otherwise than its terms; a lane and the whole tell it of each of theirs. */
 function changesOf(line: Line, lines: readonly Line[], lanes: readonly Lane[]): string[] {
-  if (line.kind === 'term' || line.edited) return line.changes;
+  if (line.kind === 'term' || line.kind === 'limit' || line.edited) return line.changes;
   return lines
     .filter(({ kind, laneId }) => kind === 'term' && (line.kind === 'whole' || laneId === line.laneId))
     .flatMap((term) => term.changes.map((change) => `${describeLine(term, lanes)}: ${change}`));

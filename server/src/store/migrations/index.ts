@@ -7,6 +7,7 @@ import { ImportedHeadings1800000000005 } from './importedHeadings.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
 import { Lanes1800000000006 } from './lanes.js';
 import { LatestLines1800000000000 } from './latestLines.js';
+import { Limits1800000000008 } from './limits.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
@@ -31,4 +32,5 @@ export const MIGRATIONS = [
   ImportedHeadings1800000000005,
   Lanes1800000000006,
   Shelf1800000000007,
+  Limits1800000000008,
 ];

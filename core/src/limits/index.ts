@@ -1,0 +1,10 @@
+export type { ValuesOfKind, LimitKind } from './kind.js';
+export { LIMIT_KINDS, limitKind } from './kinds/index.js';
+export { LIMIT_WAYS } from './model.js';
+export type { DaysChosen, Limit, LimitValues, LimitWay, ValuesChosen, YearsChosen } from './model.js';
+export { applyLimit, limitText, ownField, valuesText, waysOf, wayText } from './apply.js';
+export type { AppliedLimit, LimitsOfDatabase } from './apply.js';
+export { profileQueries, stepWarnings } from './profile.js';
+export type { StepCounts, StepLimit, StepQueries } from './profile.js';
+export { limitFindings, LONGEST_VALUE, MOST_VALUES, valuesProblem } from './check.js';
+export type { LimitFinding } from './check.js';

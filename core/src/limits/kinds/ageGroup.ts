@@ -1,0 +1,58 @@
+import { saidBy, type LimitKind } from '../kind.js';
+
+export const ageGroup: LimitKind = {
+  id: 'ageGroup',
+  name: 'Age group',
+  about:
+    'People of these ages, as indexers or the words of authors tell. Studies of all ages often tell none.',
+  values: 'chosen',
+  fields: ['agegroup', 'age'],
+  alike: [
+    ['older adult', 'older adults', 'aged'],
+    ['adult', 'adults'],
+    ['child', 'children'],
+    ['newborn', 'newborns'],
+  ],
+  ...saidBy({
+    newborn: ['newborn*', 'neonat*', 'first days of life', 'preterm'],
+    child: [
+      'child*',
+      'girl*',
+      'boy',
+      'boys',
+      'teenage*',
+      'adolescen*',
+      'school age*',
+      'infan*',
+      'paediatric*',
+      'pediatric*',
+    ],
+    adult: [
+      'adult*',
+      'men',
+      'women',
+      'working age',
+      'staff',
+      'nurse*',
+      'worker*',
+      'mothers',
+      'midwives',
+      'doctors',
+      'volunteers',
+    ],
+    'older adult': [
+      'older adult*',
+      'older people',
+      'older person*',
+      'old age',
+      'older patients',
+      'older residents',
+      'residents of care homes',
+      'geriatric*',
+      'elder*',
+      'frail*',
+    ],
+  }),
+  nearest: 'Name the age group in a lane, by headings and words.',
+  lacking: 'no age group told',
+};

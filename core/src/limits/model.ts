@@ -1,0 +1,43 @@
+/** A limit of a review: what it restricts, why, and how each database applies it. */
+
+/** Years of publication, both ends included; either may be open, not both. */
+export interface YearsChosen {
+  kind: 'years';
+  from: number | null;
+  to: number | null;
+}
+
+/** Any of the values will do. A limit that is either on or off has the one value `yes`. */
+export interface ValuesChosen {
+  kind: 'values';
+  values: readonly string[];
+}
+
+/** Days on which records came into the database, both ends included, as ISO dates; either may be open, not both. */
+export interface DaysChosen {
+  kind: 'days';
+  from: string | null;
+  to: string | null;
+}
+
+export type LimitValues = YearsChosen | ValuesChosen | DaysChosen;
+
+/**
+ * How a database applies a limit: by its own limit, by a string of words and headings, by either (so that records
+ * without the index data are found by words), or not at all.
+ */
+export const LIMIT_WAYS = ['own', 'words', 'either', 'none'] as const;
+export type LimitWay = (typeof LIMIT_WAYS)[number];
+
+export interface Limit {
+  id: string;
+  /** the id of its kind */
+  kind: string;
+  values: LimitValues;
+  /** why it is there; empty while it is tried out */
+  reason: string;
+  /** one that is switched off stays in its place and restricts nothing */
+  on: boolean;
+  /** by database, where it is not applied in the way that comes first there */
+  ways: Readonly<Record<string, LimitWay>>;
+}

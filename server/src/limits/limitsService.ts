@@ -1,0 +1,111 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { valuesProblem } from '@even-lantern/core';
+import {
+  MOST_LIMITS,
+  type LimitChange,
+  type NewLimit,
+  type Person,
+  type ReviewLimit,
+} from '@even-lantern/contract';
+import { IsNull, type EntityManager } from 'typeorm';
+import { badInput, conflict, notFound } from '../application/problem.js';
+import { limitOf, limitsInOrder, ReviewsService } from '../reviews/reviewsService.js';
+import { PeopleService } from '../people/people.js';
+import { changeVersion } from '../store/changeVersion.js';
+import { LimitRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
+
+/** The limits of a review: their making, changing and moving. One that is taken away is kept, and can come back. */
+@Injectable()
+export class LimitsService {
+  constructor(
+    private readonly store: Store,
+    private readonly reviews: ReviewsService,
+    private readonly people: PeopleService,
+  ) {}
+
+  /** Adds limits behind those there are; all or none. */
+  add(reviewId: string, limits: readonly NewLimit[], person: Person): Promise<ReviewLimit[]> {
+    return this.store.write(async (manager) => {
+      await this.reviews.expect(reviewId, manager);
+      const present = await manager.countBy(LimitRow, { reviewId, removedAt: IsNull() });
+      if (present + limits.length > MOST_LIMITS) {
+        throw conflict(
+          `A review has at most ${MOST_LIMITS} limits.`,
+          'Nothing was added. Put values into one limit, or take one away.',
+        );
+      }
+      let position = (await manager.maximum(LimitRow, 'position', { reviewId })) ?? 0;
+      const added: ReviewLimit[] = [];
+      for (const { kind, values, reason, on, ways } of limits) {
+        position += 1;
+        const row: LimitRow = {
+          id: randomUUID(),
+          reviewId,
+          position,
+          kind,
+          content: JSON.stringify(values),
+          reason: reason.trim(),
+          on,
+          ways: JSON.stringify(ways),
+          ...now(person),
+          removedAt: null,
+          version: 1,
+        };
+        await manager.insert(LimitRow, row);
+        added.push(limitOf(row, person.name));
+      }
+      return added;
+    });
+  }
+
+  change(id: string, change: LimitChange, version: number, person: Person): Promise<ReviewLimit> {
+    return this.store.write(async (manager) => {
+      const present = await manager.findOneBy(LimitRow, { id });
+      if (present === null) throw notFound('This limit');
+      const { values, reason, on, ways, before, removed } = change;
+      if (values !== undefined) {
+        const problem = valuesProblem(present.kind, values);
+        if (problem !== null) throw badInput([{ path: 'values', message: problem }]);
+      }
+      const columns = {
+        ...(values === undefined ? {} : { content: JSON.stringify(values) }),
+        ...(reason === undefined ? {} : { reason: reason.trim() }),
+        ...(on === undefined ? {} : { on }),
+        ...(ways === undefined ? {} : { ways: JSON.stringify(ways) }),
+        ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
+        ...now(person),
+      };
+      // Who came too late is told who changed it meanwhile.
+      const nameOf = await this.people.namesOf([present.changedBy, person.id], manager);
+      const changed = await changeVersion(manager, LimitRow, { id, version }, columns, 'limit', (row) =>
+        limitOf(row, nameOf(row.changedBy)),
+      );
+      if (before !== undefined) await placeBefore(manager, present.reviewId, id, before);
+      return changed;
+    });
+  }
+}
+
+function now(person: Person): Pick<LimitRow, 'changedAt' | 'changedBy'> {
+  return { changedAt: new Date().toISOString(), changedBy: person.id };
+}
+
+/** @param before null for the end */
+async function placeBefore(
+  manager: EntityManager,
+  reviewId: string,
+  id: string,
+  before: string | null,
+): Promise<void> {
+  const limits = await limitsInOrder(manager, reviewId);
+  const moved = limits.find((limit) => limit.id === id);
+  const others = limits.filter((limit) => limit.id !== id);
+  const at = before === null ? others.length : others.findIndex((limit) => limit.id === before);
+  if (moved === undefined || at === -1) throw notFound('The limit that it moves before');
+  const ordered = [...others.slice(0, at), moved, ...others.slice(at)];
+  for (const [i, limit] of ordered.entries()) {
+    if (limit.position !== i + 1) await manager.update(LimitRow, { id: limit.id }, { position: i + 1 });
+  }
+}

@@ -1,0 +1,209 @@
+import { Injectable } from '@nestjs/common';
+import {
+  applyLimit,
+  limitKind,
+  limitKey,
+  ownField,
+  profileQueries,
+  standaloneQuery,
+  stepWarnings,
+  type Query,
+  type StepQueries,
+} from '@even-lantern/core';
+import type {
+  Counted,
+  Decision,
+  LimitProfile,
+  LimitStep,
+  LimitValueCounts,
+  LimitValuesRequest,
+  ProfileRequest,
+  StepSample,
+  StepSampleRequest,
+} from '@even-lantern/contract';
+import { In } from 'typeorm';
+import { ProblemException, notFound } from '../application/problem.js';
+import { AskingService } from '../databases/askingService.js';
+import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { limitsOfDatabase, ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { RecordRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
+import { KeptRecords } from './keptRecords.js';
+
+const NOTHING: Counted = { hits: null, error: null };
+/** The index by which a database counts its years. */
+const YEAR_INDEX = 'year';
+
+/** The steps of a profile, with what is asked for each. */
+interface Profiled {
+  whole: Query | null;
+  steps: StepQueries[];
+}
+
+/** What limits take away, counted without logging anything. */
+@Injectable()
+export class ProfileService {
+  constructor(
+    private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
+    private readonly readings: ReadingService,
+    private readonly kept: KeptRecords,
+    private readonly store: Store,
+  ) {}
+
+  profile(reviewId: string, { database, limits }: ProfileRequest): Promise<LimitProfile> {
+    return this.databases.inOneRelease(database, async () => {
+      const reading = await this.readings.ofReview(reviewId, database, { tried: limits });
+      return this.profileOf(reviewId, reading);
+    });
+  }
+
+  private async profileOf(reviewId: string, reading: ReviewReading): Promise<LimitProfile> {
+    const { database, strategies } = reading;
+    const { whole, steps } = profiled(reading);
+    const count = (query: Query | null) =>
+      query === null || whole === null ? Promise.resolve(NOTHING) : this.asking.count(database, query);
+    const [before, counted, kept] = await Promise.all([
+      count(whole),
+      Promise.all(
+        steps.map(({ remains, only, lacking }) => Promise.all([count(remains), count(only), count(lacking)])),
+      ),
+      whole === null
+        ? []
+        : this.kept.among(
+            reviewId,
+            database,
+            steps.map(({ lost }) => lost),
+          ),
+    ]);
+    let left = before;
+    const told = reading.limits.map((read, i): LimitStep => {
+      const [remains = NOTHING, only = NOTHING, lacking = NOTHING] = counted[i] ?? [];
+      const line = strategies.said.lines.find(({ limitId }) => limitId === read.limit.id);
+      const restricts = read.said !== null;
+      const counts = { before: left.hits, remains: remains.hits, lacking: lacking.hits };
+      left = remains;
+      return {
+        limitId: read.limit.id,
+        way: read.way,
+        ways: read.ways,
+        unavailable: read.unavailable,
+        unknown: read.unknown,
+        changes: read.changes,
+        written: line?.edited ?? false,
+        line: line?.number ?? null,
+        remains,
+        lost: counts.before === null || remains.hits === null ? null : counts.before - remains.hits,
+        only: restricts ? only.hits : 0,
+        lacking: lacking.hits,
+        kept: kept[i] ?? null,
+        warnings: restricts ? stepWarnings(counts) : [],
+      };
+    });
+    const { name, release, simulated } = database.description;
+    return {
+      database: database.id,
+      databaseName: name,
+      release,
+      simulated,
+      before,
+      remains: told.at(-1)?.remains ?? before,
+      steps: told,
+      problems: strategies.said.problems,
+    };
+  }
+
+  /** The first records of a part of a step, with what was decided of those that the review holds. */
+  async sample(
+    reviewId: string,
+    { database: id, limits, limitId, part }: StepSampleRequest,
+  ): Promise<StepSample> {
+    const reading = await this.readings.ofReview(reviewId, id, { tried: limits });
+    const at = reading.limits.findIndex(({ limit }) => limit.id === limitId);
+    const step = profiled(reading).steps[at];
+    if (step === undefined) throw notFound('This limit');
+    const query = step[part];
+    if (query === null) return { hits: 0, error: null, records: [], decisions: {} };
+    const sample = await this.asking.sample(reading.database, query);
+    const accession = In(sample.records.map((record) => record.accession));
+    const rows = await this.store.read.find(RecordRow, {
+      where: { reviewId, database: id, accession },
+      select: { accession: true, decision: true },
+    });
+    const decisions = Object.fromEntries(rows.map((row) => [row.accession, row.decision as Decision]));
+    return { ...sample, decisions };
+  }
+
+  /** The values of a kind among what all other limits leave, with how many records have each. */
+  async values(
+    reviewId: string,
+    { database: id, limits, limitId, kind: kindId, most }: LimitValuesRequest,
+  ): Promise<LimitValueCounts> {
+    const reading = await this.readings.ofReview(reviewId, id, { tried: limits });
+    const { database } = reading;
+    const kind = limitKind(kindId);
+    const field = kind.values === 'years' ? YEAR_INDEX : ownField(kind, limitsOfDatabase(database));
+    const own = field === null ? [] : (database.description.limits[field] ?? []);
+    const inWords = applyLimitWays(kindId, database) ? (kind.inWords ?? []) : [];
+    const known = kind.values === 'yes' ? ['yes'] : [...new Set([...own, ...inWords])];
+    const query = leftByOthers(reading, limitId);
+    if (query === null) return { counted: null, known, hits: null };
+    const { hits } = await this.asking.count(database, query);
+    if (field === null) return { counted: null, known, hits };
+    try {
+      const { facets } = await this.asking.facets(database, query, { [field]: most });
+      const values = facets[field] ?? null;
+      return { counted: values, known, hits };
+    } catch (error) {
+      // A database that does not count by index still has its values.
+      if (!(error instanceof ProblemException)) throw error;
+      return { counted: null, known, hits };
+    }
+  }
+}
+
+/** Whether a kind can be said in words here. */
+function applyLimitWays(kind: string, database: OpenDatabase): boolean {
+  const { ways } = applyLimit(
+    { kind, values: { kind: 'values', values: [] }, ways: {} },
+    limitsOfDatabase(database),
+  );
+  return ways.includes('words');
+}
+
+/** The strategy before its limits, as the database is told it, and what each limit makes of it. */
+function profiled({ strategies: { said }, limits, edits }: ReviewReading): Profiled {
+  const line = said.lines.find(({ kind }) => kind === 'whole');
+  const whole = line === undefined ? null : standaloneQuery(line, said.lines);
+  const steps = profileQueries(
+    whole ?? { kind: 'everything' },
+    limits.map((read) => ({ query: read.said, lacking: read.said === null ? null : read.lacking })),
+  );
+  if (!limits.some(({ limit }) => edits.has(limitKey(limit.id)))) return { whole, steps };
+  return { whole, steps: withWritten(said.lines, limits, whole) };
+}
+
+/** A line written by hand takes the place of its limit: what it leaves is known, what it alone loses is not. */
+function withWritten(
+  lines: ReviewReading['strategies']['said']['lines'],
+  limits: ReviewReading['limits'],
+  whole: Query | null,
+): StepQueries[] {
+  let before: Query = whole ?? { kind: 'everything' };
+  return limits.map(({ limit }): StepQueries => {
+    const line = lines.find(({ limitId }) => limitId === limit.id);
+    if (line === undefined) return { remains: before, lost: null, only: null, lacking: null };
+    const remains = standaloneQuery(line, lines);
+    const lost: Query = { kind: 'not', include: before, exclude: remains };
+    before = remains;
+    return { remains, lost, only: null, lacking: null };
+  });
+}
+
+/** What the strategy finds within all limits but one; null where there is nothing to search. */
+function leftByOthers({ strategies: { said }, limits }: ReviewReading, except: string | null): Query | null {
+  const line = said.lines.find(({ kind }) => kind === 'whole');
+  if (line === undefined) return null;
+  const others = limits.flatMap(({ limit, said: query }) => (limit.id === except ? [] : (query ?? [])));
+  return { kind: 'and', operands: [standaloneQuery(line, said.lines), ...others] };
+}
