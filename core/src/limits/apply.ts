@@ -74,8 +74,15 @@ export function applyLimit(
     way: 'none', ways, query: null, lacking: null, unknown, unavailable,
   }); // prettier-ignore
   if (chosen === 'none') return none(null);
-  const way = chosen !== undefined && ways.includes(chosen) ? chosen : ways[0];
-  if (way === undefined) return none(`There is no limit of this kind here. ${kind.nearest}`);
+  const unasked = ways.find((each) => each === 'own' || kind.wordsUnasked === true);
+  const way = chosen !== undefined && ways.includes(chosen) ? chosen : unasked;
+  if (way === undefined) {
+    return none(
+      ways.length === 0
+        ? `There is no limit of this kind here. ${kind.nearest}`
+        : 'There is no limit of this kind here, so it is not applied. Words can stand for it, but they lose what does not name it: choose them if that is meant.',
+    );
+  }
   if (limit.values.kind === 'years') return { ...none(null), way, ...byYears(limit.values) };
   if (limit.values.kind === 'days') return none(`There is no limit of this kind here. ${kind.nearest}`);
   const values = limit.values.values;

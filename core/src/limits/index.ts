@@ -8,3 +8,5 @@ export { profileQueries, stepWarnings } from './profile.js';
 export type { StepCounts, StepLimit, StepQueries } from './profile.js';
 export { limitFindings, LONGEST_VALUE, MOST_VALUES, valuesProblem } from './check.js';
 export type { LimitFinding } from './check.js';
+export { profilePicture } from './picture.js';
+export type { PictureStep, ProfilePicture } from './picture.js';

@@ -21,6 +21,8 @@ export interface LimitKind {
   inWords?: readonly string[];
   /** a value in words; null where it cannot be said so */
   wordsFor?: (value: string) => Query | null;
+  /** whether words are taken by themselves where a database has no such limit: they lose hardly anything wrongly */
+  wordsUnasked?: true;
   /** what comes nearest where a database has nothing of the kind, as a sentence */
   nearest: string;
   /** what records lack that the limit cannot judge, such as “no language told” */

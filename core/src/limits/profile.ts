@@ -53,7 +53,7 @@ export interface StepCounts {
   lacking: number | null;
 }
 
-/** More than this share of what comes to a limit lacks its data: then it says more of the data than of the records. */
+/** From this share of what a limit loses that merely lacks its data, it says more of the data than of the records. */
 const MOST_LACK = 0.5;
 
 /** What is to be wary of at a step, in sentences. */
@@ -64,9 +64,9 @@ export function stepWarnings({ before, remains, lacking }: StepCounts): string[]
     ...(remains === 0
       ? ['Nothing remains: this limit takes all that is left. Widen it, or switch it off.']
       : []),
-    ...(lacking !== null && lost > 0 && lacking > MOST_LACK * before
+    ...(lacking !== null && lost > 0 && lacking >= MOST_LACK * lost
       ? [
-          'Most records that come to this limit lack its data, so it judges by what indexers have done. Apply it by words as well, where that can be, or read the records that lack it.',
+          `${lacking === lost ? 'All' : 'Most'} of what it loses merely lacks the data that it needs: it has been lost unjudged.`,
         ]
       : []),
   ];

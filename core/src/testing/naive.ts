@@ -99,7 +99,10 @@ export function naiveMatches(
       return query.values.some((value) =>
         query.field === 'language'
           ? same(value, record.language)
-          : record.publicationTypes.some((t) => same(t, value)),
+          : (query.field === 'publicationType'
+              ? record.publicationTypes
+              : (record.limits[query.field] ?? [])
+            ).some((own) => same(own, value)),
       );
     case 'line': {
       const line = lines.get(query.line);

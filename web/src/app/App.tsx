@@ -11,6 +11,7 @@ import {
   DatabasePage,
   DatabasesStage,
   GuidePage,
+  LimitsStage,
   QuestionStage,
   RecordsStage,
   SearchesStage,
@@ -33,6 +34,7 @@ export function App() {
             <Route path="databases/add" element={<AddDatabase />} />
             <Route path="databases/:database" element={<DatabasePage />} />
             <Route path="databases/:database/change" element={<ChangeDatabase />} />
+            <Route path="limits" element={<LimitsStage />} />
             <Route path="records" element={<RecordsStage />} />
           </Route>
           <Route

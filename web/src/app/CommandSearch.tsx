@@ -82,7 +82,7 @@ export function CommandSearch({
       <Command.List className="max-h-80 overflow-auto p-2">
         <Command.Empty className="quiet px-3 py-2">Nothing of that name.</Command.Empty>
         <Command.Group heading="Stages" className={heading}>
-          {(['Question', 'Concepts', 'Searches', 'Records'] as const).map((name) => (
+          {(['Question', 'Concepts', 'Searches', 'Limits', 'Records'] as const).map((name) => (
             <Command.Item key={name} className={item} onSelect={stage(name.toLowerCase())}>
               {name}
             </Command.Item>

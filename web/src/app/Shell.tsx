@@ -15,6 +15,7 @@ import {
   PanelLeftClose,
   PanelLeftOpen,
   Layers,
+  SlidersHorizontal,
   ListOrdered,
 } from 'lucide-react';
 import { Suspense, useEffect, useState } from 'react';
@@ -47,7 +48,8 @@ export function Shell() {
   useHotkeys('alt+1', () => void navigate(`/reviews/${reviewId}/question`), { enableOnFormTags: true });
   useHotkeys('alt+2', () => void navigate(`/reviews/${reviewId}/concepts`), { enableOnFormTags: true });
   useHotkeys('alt+3', () => void navigate(`/reviews/${reviewId}/searches`), { enableOnFormTags: true });
-  useHotkeys('alt+4', () => void navigate(`/reviews/${reviewId}/records`), { enableOnFormTags: true });
+  useHotkeys('alt+4', () => void navigate(`/reviews/${reviewId}/limits`), { enableOnFormTags: true });
+  useHotkeys('alt+5', () => void navigate(`/reviews/${reviewId}/records`), { enableOnFormTags: true });
 
   const title = review.data?.title;
   useEffect(() => {
@@ -210,6 +212,10 @@ function reached({ release, simulated, reached: how }: DatabaseProfile): string 
   return releaseText(release) + (simulated ? ', simulated' : '');
 }
 
+function limitsNumber(on: number): string {
+  return on === 0 ? 'none' : String(on);
+}
+
 const NARROW_KEY = 'even-lantern-rail';
 
 function Rail({ context: { review, database } }: { context: ReviewContext }) {
@@ -245,6 +251,12 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
       label: 'Searches',
       number: lines === undefined ? '' : `${lines} lines`,
       icon: ListOrdered,
+    },
+    {
+      to: 'limits',
+      label: 'Limits',
+      number: limitsNumber(review.limits.filter(({ on }) => on).length),
+      icon: SlidersHorizontal,
     },
     { to: 'records', label: 'Records', number: `${formatCount(unread)} unread`, icon: BookOpen },
   ];

@@ -17,6 +17,7 @@ const imports = {
   'databases/change': async () => ({
     default: (await import('../stages/databases/ChangeDatabase.js')).ChangeDatabase,
   }),
+  limits: async () => ({ default: (await import('../stages/limits/LimitsStage.js')).LimitsStage }),
   records: async () => ({ default: (await import('../stages/records/RecordsStage.js')).RecordsStage }),
 };
 type StageName = keyof typeof imports;
@@ -28,6 +29,7 @@ export const DatabasesStage = lazy(imports.databases);
 export const AddDatabase = lazy(imports['databases/add']);
 export const DatabasePage = lazy(imports['databases/one']);
 export const ChangeDatabase = lazy(imports['databases/change']);
+export const LimitsStage = lazy(imports.limits);
 export const RecordsStage = lazy(imports.records);
 export const GuidePage = lazy(async () => ({
   default: (await import('../stages/guide/GuidePage.js')).GuidePage,

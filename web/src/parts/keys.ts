@@ -2,7 +2,7 @@
 export type KeyLine = readonly [keys: string, what: string];
 
 export const EVERYWHERE: readonly KeyLine[] = [
-  ['Alt 1 … Alt 4', 'go to a stage'],
+  ['Alt 1 … Alt 5', 'go to a stage'],
   ['Ctrl K', 'go to or do'],
   ['Ctrl Z', 'undo the last edit'],
   ['?', 'these keys, and the guide'],
@@ -30,6 +30,15 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['E', 'edit the line as text'],
     ['Ctrl Space', 'in the text: what can be written here'],
     ['Esc', 'leave the text'],
+  ],
+  limits: [
+    ['N', 'add a limit'],
+    ['↑ ↓', 'on a limit: the one before and after'],
+    ['Enter', 'open it'],
+    ['X', 'switch it off or on'],
+    ['Alt ↑ Alt ↓', 'move it'],
+    ['Delete', 'take it away'],
+    ['Esc', 'close the inspector, or drop what is tried'],
   ],
   records: [
     ['↑ ↓ or J P', 'previous and next record'],

@@ -103,6 +103,7 @@ export function reviewWith(terms: ReviewTerm[]): Review {
     elements: [element('e-p', 'P', 'nurses'), element('e-i', 'I', 'bright light')],
     lanes: [lane('l-p', 'e-p', []), lane('l-i', 'e-i', terms)],
     shelf: [],
+    limits: [],
   };
 }
 

@@ -8,6 +8,7 @@ export const country: LimitKind = {
   values: 'typed',
   fields: ['country', 'place', 'geographic'],
   wordsFor: typedWords('words'),
+  wordsUnasked: true,
   nearest: 'Add its name as words to a lane.',
   lacking: 'no country told',
 };

@@ -40,6 +40,7 @@ export const humans: LimitKind = {
     include: { kind: 'everything' },
     exclude: { kind: 'not', include: anyWords(ANIMALS), exclude: anyWords(PEOPLE) },
   }),
+  wordsUnasked: true,
   nearest: 'Set aside studies of animals while reading: there are mostly few.',
   lacking: 'not told whether of people',
 };

@@ -8,6 +8,7 @@ export const journal: LimitKind = {
   values: 'typed',
   fields: [],
   wordsFor: typedWords('journal'),
+  wordsUnasked: true,
   nearest: 'Sort by journal while reading.',
   lacking: 'no journal told',
 };

@@ -4,10 +4,10 @@ import { format } from 'date-fns';
 import { Columns3 } from 'lucide-react';
 import { api, problemOf } from '../../app/api.js';
 import type { ReviewLane } from '../../app/lanes.js';
+import { Inspector } from '../../parts/Inspector.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneActions } from './LaneActions.js';
 import { PasteList } from './PasteList.js';
-import { Inspector } from './TermInspector.js';
 
 /** Beside the lanes: a whole lane, to name, split and join, to paste a list into, and with its history. */
 export function LaneInspector({

@@ -153,6 +153,7 @@ describe('a lane in all vocabularies', () => {
     without: {},
     withoutElements: {},
     whole: { hits: null, error: null },
+    remains: { hits: null, error: null },
     problems: [],
   });
   const profile = (id: string, own: Vocabulary) => ({

@@ -47,7 +47,7 @@ test('every link from the program into the guide leads to a page or section', ()
 
 test('each stage has three sentences for somebody who has never done this', () => {
   const intros = pages.flatMap(({ id, intro }) => (intro === null ? [] : [[id, intro] as const]));
-  expect(intros.map(([id]) => id)).toEqual(['question', 'concepts', 'searches', 'records']);
+  expect(intros.map(([id]) => id)).toEqual(['question', 'concepts', 'searches', 'limits', 'records']);
   for (const [, intro] of intros) expect(intro.match(/[.?](?= [A-Z]|$)/g)).toHaveLength(3);
 });
 

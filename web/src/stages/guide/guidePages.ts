@@ -20,7 +20,7 @@ export interface GuidePage {
 
 /** The order of the job. */
 const ORDER = ['README', 'question', 'concepts', 'searches', 'databases', 'records'];
-const STAGES = ['question', 'concepts', 'searches', 'records'];
+const STAGES = ['question', 'concepts', 'searches', 'limits', 'records'];
 export const START = 'start';
 
 /** @param files Markdown by the name of its file */

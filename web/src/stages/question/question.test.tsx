@@ -20,6 +20,7 @@ const rehearsal = (whole: number, without: number): Rehearsal => ({
   without: {},
   withoutElements: { 'e-i': { hits: without, error: null }, 'e-p': null },
   whole: { hits: whole, error: null },
+  remains: { hits: whole, error: null },
   problems: [],
 });
 

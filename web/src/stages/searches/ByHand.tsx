@@ -12,12 +12,14 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 interface ByHandProps {
   database: string;
   line: TranslatedLine;
+  /** whether it is what the strategy finds, so that its records are read */
+  isLast: boolean;
   /** called when a count was entered, to go on to the next line */
   onEntered: () => void;
 }
 
 /** For a database that is asked by hand: the count that a person read, and the records that it exported. */
-export function ByHand({ database, line, onEntered }: ByHandProps) {
+export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
   const { data: answer, error } = api.useHandAnswerQuery({ database, text: line.sent });
   const [enter, entering] = api.useEnterCountMutation();
   const [give, giving] = api.useGiveRecordsMutation();
@@ -75,7 +77,7 @@ export function ByHand({ database, line, onEntered }: ByHandProps) {
           </span>
         )}
       </form>
-      {line.kind === 'whole' && answer !== undefined && (
+      {isLast && answer !== undefined && (
         <div className="flex flex-wrap items-center gap-2">
           <FilePicker
             label="Exported file of records"

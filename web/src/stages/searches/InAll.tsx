@@ -50,7 +50,7 @@ export function InAll({ review, databases, failed }: InAllProps) {
             const lane = lanes.find(({ id }) => id === line.laneId);
             return (
               <tr
-                key={`${line.kind} ${line.termId} ${line.laneId}`}
+                key={`${line.kind} ${line.termId} ${line.laneId} ${line.limitId}`}
                 className={`rule border-b ${line.kind === 'term' ? '' : 'bg-base-300 font-bold'}`}
               >
                 <th scope="row" className={`p-2 text-left ${line.kind === 'term' ? 'font-normal' : ''}`}>
@@ -58,6 +58,8 @@ export function InAll({ review, databases, failed }: InAllProps) {
                     <span className="line-clamp-2">{line.description}</span>
                   ) : line.kind === 'whole' ? (
                     'All concepts'
+                  ) : line.kind === 'limit' ? (
+                    line.description
                   ) : (
                     <span className="flex items-center gap-2">
                       {lane !== undefined && <ElementTile element={lane.element?.key ?? null} />}

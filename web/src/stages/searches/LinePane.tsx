@@ -91,7 +91,13 @@ export function LinePane(props: LinePaneProps) {
             </p>
           ))}
           {database.reached === 'hand' && (
-            <ByHand key={translated.sent} database={database.id} line={translated} onEntered={onEntered} />
+            <ByHand
+              key={translated.sent}
+              database={database.id}
+              line={translated}
+              isLast={translation?.lines.at(-1)?.number === translated.number}
+              onEntered={onEntered}
+            />
           )}
           <section aria-label="What is lost" className="flex flex-col gap-1">
             <h3 className="small-head">What it cannot say</h3>

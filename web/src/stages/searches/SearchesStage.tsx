@@ -15,6 +15,7 @@ import { NoDatabase } from '../../parts/NoDatabase.js';
 import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
+import { ReasonsMissing } from './ReasonsMissing.js';
 import { RunProgress } from './RunProgress.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
@@ -58,8 +59,14 @@ export function SearchesStage() {
   const line = lines.find(({ number }) => number === chosen) ?? lines.at(-1);
   const problems = rehearsal?.problems ?? [];
   const translated = translation?.lines.find(({ number }) => number === line?.number);
+  const [asking, setAsking] = useState(false);
+  const unreasoned = review.limits.filter(
+    ({ id, on, reason }) => on && reason === '' && lines.some(({ limitId }) => limitId === id),
+  );
   const start = () => {
-    if (!run.busy) void run.start(earlier);
+    if (run.busy) return;
+    if (unreasoned.length > 0) setAsking(true);
+    else void run.start(earlier);
   };
   const copyText = (text: string, name: string) => {
     navigator.clipboard.writeText(text).then(
@@ -137,6 +144,16 @@ export function SearchesStage() {
         </div>
       </div>
       <NoDatabase />
+      {asking && unreasoned.length > 0 && (
+        <ReasonsMissing
+          limits={unreasoned}
+          onGiven={() => {
+            setAsking(false);
+            void run.start(earlier);
+          }}
+          onCancel={() => setAsking(false)}
+        />
+      )}
       <RunProgress run={run} />
       {error !== undefined && (
         <ProblemNote problem={problemOf(error)}>
@@ -173,13 +190,17 @@ export function SearchesStage() {
         <div role="grid" aria-label="Lines">
           {lines.map((each, i) => {
             const lane = lanes.find(({ id }) => id === each.laneId);
-            const first = each.kind !== 'lane' && lines[i - 1]?.laneId !== each.laneId;
+            const before = lines[i - 1];
+            const first =
+              each.kind === 'limit'
+                ? before?.kind !== 'limit'
+                : each.kind !== 'lane' && before?.laneId !== each.laneId;
             return (
               <div key={each.number} role="row" onKeyDown={focusNeighbour}>
                 {first && (
                   <div role="gridcell" className="flex items-center gap-2 pt-3 pb-1 font-bold">
                     {lane === undefined ? null : <ElementTile element={lane.element?.key ?? null} />}
-                    {lane === undefined ? 'All concepts' : lane.name}
+                    {lane !== undefined ? lane.name : each.kind === 'limit' ? 'Limits' : 'All concepts'}
                   </div>
                 )}
                 <div role="gridcell">

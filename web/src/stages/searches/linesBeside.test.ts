@@ -1,8 +1,8 @@
 import { linesBeside } from './linesBeside.js';
 
-const term = (laneId: string, termId: string) => ({ kind: 'term' as const, laneId, termId });
-const lane = (laneId: string) => ({ kind: 'lane' as const, laneId, termId: null });
-const whole = { kind: 'whole' as const, laneId: null, termId: null };
+const term = (laneId: string, termId: string) => ({ kind: 'term' as const, laneId, termId, limitId: null });
+const lane = (laneId: string) => ({ kind: 'lane' as const, laneId, termId: null, limitId: null });
+const whole = { kind: 'whole' as const, laneId: null, termId: null, limitId: null };
 
 const names = (rows: ReturnType<typeof linesBeside>) =>
   rows.map((row) => row.map((line) => (line === undefined ? '' : (line.termId ?? line.laneId ?? 'all'))));

@@ -1,12 +1,15 @@
 /** The lines of strategies in several databases, side by side. */
 
+import type { LineKind } from '@even-lantern/core';
+
 interface SaidLine {
-  kind: 'term' | 'lane' | 'whole';
+  kind: LineKind;
   laneId: string | null;
   termId: string | null;
+  limitId: string | null;
 }
 
-const keyOf = ({ kind, laneId, termId }: SaidLine) => `${kind} ${termId ?? laneId ?? ''}`;
+const keyOf = ({ kind, laneId, termId, limitId }: SaidLine) => `${kind} ${termId ?? laneId ?? limitId ?? ''}`;
 
 /**
  * One row for each term, lane and whole that any of the strategies has, in the order of the longest; undefined where
@@ -21,6 +24,11 @@ export function linesBeside<L extends SaidLine>(strategies: readonly (readonly L
     known.add(keyOf(line));
     const lane = order.findIndex(({ kind, laneId }) => kind === 'lane' && laneId === line.laneId);
     const whole = order.findIndex(({ kind }) => kind === 'whole');
+    // Limits stand behind everything else.
+    if (line.kind === 'limit') {
+      order.push(line);
+      continue;
+    }
     const at = lane >= 0 ? lane : whole >= 0 ? whole : order.length;
     order.splice(at, 0, line);
   }

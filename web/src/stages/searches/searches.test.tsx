@@ -10,6 +10,7 @@ const line = (number: number, parts: Partial<RehearsedLine>): RehearsedLine => (
   kind: 'term',
   laneId: 'l-i',
   termId: 't',
+  limitId: null,
   description: `line ${number}`,
   changes: [],
   string: `el.words = "${number}"`,
@@ -34,6 +35,7 @@ const rehearsal = (parts: Partial<Rehearsal>): Rehearsal => ({
   without: {},
   withoutElements: {},
   whole: { hits: 3, error: null },
+  remains: { hits: 3, error: null },
   problems: [],
   ...parts,
 });
@@ -43,6 +45,7 @@ const translated = (number: number, parts: Partial<TranslatedLine> = {}): Transl
   kind: number === 1 ? 'term' : number === 2 ? 'lane' : 'whole',
   laneId: 'l-i',
   termId: number === 1 ? 't' : null,
+  limitId: null,
   description: `line ${number}`,
   changes: [],
   text: `line(${number - 1})`,

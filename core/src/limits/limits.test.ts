@@ -1,0 +1,395 @@
+import fc from 'fast-check';
+import { dialectFrom, DIALECTS, parseCql, printCql, SEARCH_FIELDS, type Query } from '../query/index.js';
+import type { BibRecord } from '../records/index.js';
+import { buildIndex, docsOf, evaluate } from '../search/index.js';
+import {
+  asWritten,
+  compileLanes,
+  describeLine,
+  lineKeyOf,
+  sayIn,
+  standaloneQuery,
+  type Lane,
+} from '../strategy/index.js';
+import { query, record, narrowerOf } from '../testing/arbitraries.js';
+import { naiveMatches } from '../testing/naive.js';
+import {
+  applyLimit,
+  LIMIT_KINDS,
+  limitFindings,
+  limitKind,
+  limitText,
+  profilePicture,
+  profileQueries,
+  stepWarnings,
+  valuesProblem,
+  waysOf,
+  type Limit,
+  type LimitsOfDatabase,
+  type LimitValues,
+} from './index.js';
+
+const chosen = (...values: string[]): LimitValues => ({ kind: 'values', values });
+const years = (from: number | null, to: number | null): LimitValues => ({ kind: 'years', from, to });
+const limit = (kind: string, values: LimitValues, parts: Partial<Limit> = {}): Limit => ({
+  id: kind, kind, values, reason: '', on: true, ways: {}, ...parts,
+}); // prettier-ignore
+
+const database: LimitsOfDatabase = {
+  id: 'db',
+  limits: {
+    language: ['English', 'German'],
+    ageGroup: ['adult', 'child', 'older adult'],
+    species: ['human'],
+    indexing: ['indexed', 'not yet indexed'],
+    pages: [],
+  },
+  years: true,
+  fields: SEARCH_FIELDS,
+};
+const bare: LimitsOfDatabase = { id: 'bare', limits: {}, years: false, fields: SEARCH_FIELDS };
+
+/** Records that tell limits, or do not. */
+const limited: fc.Arbitrary<BibRecord> = fc
+  .tuple(
+    record,
+    fc.subarray(['adult', 'child', 'older adult']),
+    fc.constantFrom([], ['human']),
+    fc.constantFrom(0, 1999, 2001),
+  )
+  .map(([each, ageGroup, species, year]) => ({
+    ...each,
+    year,
+    limits: { ...(ageGroup.length === 0 ? {} : { ageGroup }), ...(species.length === 0 ? {} : { species }) },
+  }));
+
+const anyLimit: fc.Arbitrary<Limit> = fc.oneof(
+  fc
+    .tuple(fc.option(fc.integer({ min: 1998, max: 2003 })), fc.option(fc.integer({ min: 1998, max: 2003 })))
+    .filter(([from, to]) => valuesProblem('years', years(from, to)) === null)
+    .map(([from, to]) => limit('years', years(from, to))),
+  fc.subarray(['English', 'German'], { minLength: 1 }).map((values) => limit('language', chosen(...values))),
+  fc
+    .tuple(
+      fc.subarray(['adult', 'child', 'older adult'], { minLength: 1 }),
+      fc.constantFrom('own', 'words', 'either'),
+    )
+    .map(([values, way]) => limit('ageGroup', chosen(...values), { ways: { db: way as 'own' } })),
+  fc
+    .constantFrom('own', 'words', 'either')
+    .map((way) => limit('humans', chosen('yes'), { ways: { db: way as 'own' } })),
+);
+
+const context = {
+  narrowerOf: (vocabulary: string, label: string) => (vocabulary === 'tree' ? narrowerOf(label) : null),
+};
+const found = (asked: Query, records: readonly BibRecord[]): number[] => {
+  const result = evaluate(asked, buildIndex(records), context);
+  if (!result.ok) throw new Error(result.error.message);
+  return [...docsOf(result.documents)];
+};
+
+describe('the profile', () => {
+  test('agrees with reading every record: what remains, what goes, what goes through one limit alone, what lacks the data', () => {
+    fc.assert(
+      fc.property(
+        fc.array(limited, { maxLength: 20 }),
+        query.filter(hasNoLines),
+        fc.array(anyLimit, { maxLength: 4 }),
+        (records, whole, limits) => {
+          const applied = limits.map((each) => applyLimit(each, database));
+          const steps = profileQueries(whole, applied);
+          // The plain reading: a record comes to a limit, passes it or not.
+          const passes = (doc: number, asked: Query | null) => {
+            const each = records[doc];
+            return each !== undefined && (asked === null || naiveMatches(asked, each, narrowerOf, new Map()));
+          };
+          let left = records.map((_, doc) => doc).filter((doc) => passes(doc, whole));
+          for (const [i, step] of steps.entries()) {
+            const asked = applied[i]?.query ?? null;
+            const goes = left.filter((doc) => !passes(doc, asked));
+            expect(found(step.lost ?? NOTHING, records)).toEqual(goes);
+            const lacks = applied[i]?.lacking ?? null;
+            if (lacks !== null)
+              expect(found(step.lacking ?? NOTHING, records)).toEqual(
+                goes.filter((doc) => passes(doc, lacks)),
+              );
+            const alone = records
+              .map((_, doc) => doc)
+              .filter(
+                (doc) =>
+                  passes(doc, whole) &&
+                  applied.every((other, j) => j === i || passes(doc, other.query)) &&
+                  !passes(doc, asked),
+              );
+            expect(found(step.only ?? NOTHING, records)).toEqual(alone);
+            left = left.filter((doc) => passes(doc, asked));
+            expect(found(step.remains, records)).toEqual(left);
+          }
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
+  test('what remains does not depend on the order of limits', () => {
+    fc.assert(
+      fc.property(
+        fc.array(limited, { maxLength: 20 }),
+        fc.array(anyLimit, { minLength: 2, maxLength: 4 }),
+        (records, limits) => {
+          const last = (some: readonly Limit[]) => {
+            const steps = profileQueries(
+              { kind: 'everything' },
+              some.map((each) => applyLimit(each, database)),
+            );
+            return found(steps.at(-1)?.remains ?? NOTHING, records);
+          };
+          expect(last([...limits].reverse())).toEqual(last(limits));
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+
+  test('lacking the data is having none of the values, or no year', () => {
+    const records: BibRecord[] = [
+      { ...base, limits: { ageGroup: ['adult'] }, year: 2000 },
+      { ...base, limits: {}, year: 0 },
+    ];
+    expect(
+      found(applyLimit(limit('ageGroup', chosen('child')), database).lacking ?? NOTHING, records),
+    ).toEqual([1]);
+    expect(
+      found(applyLimit(limit('years', years(2000, null)), database).lacking ?? NOTHING, records),
+    ).toEqual([1]);
+  });
+
+  test('a step that loses mostly what lacks the data says so, and one that takes everything too', () => {
+    expect(stepWarnings({ before: 100, remains: 60, lacking: 30 })[0]).toMatch(
+      /^Most of what it loses merely lacks/,
+    );
+    expect(stepWarnings({ before: 100, remains: 60, lacking: 3 })).toEqual([]);
+    expect(stepWarnings({ before: 100, remains: 0, lacking: 0 })[0]).toMatch(/^Nothing remains/);
+    expect(stepWarnings({ before: 0, remains: 0, lacking: 0 })).toEqual([]);
+    expect(stepWarnings({ before: null, remains: 0, lacking: null })).toEqual([]);
+  });
+});
+
+describe('how databases apply a limit', () => {
+  test('by their own limit first, in their own names for values', () => {
+    const applied = applyLimit(limit('language', chosen('eng', 'german')), database);
+    expect(applied).toMatchObject({ way: 'own', unknown: [], unavailable: null });
+    expect(applied.query).toEqual({ kind: 'limit', field: 'language', values: ['English', 'German'] });
+  });
+
+  test('what they do not know is named, and the rest is applied', () => {
+    const applied = applyLimit(limit('language', chosen('English', 'Klingon')), database);
+    expect([applied.unknown, applied.query]).toEqual([
+      ['Klingon'],
+      { kind: 'limit', field: 'language', values: ['English'] },
+    ]);
+    const none = applyLimit(limit('language', chosen('Klingon')), database);
+    expect([none.way, none.query]).toEqual(['none', null]);
+    expect(none.unavailable).toContain('Nothing here is called “Klingon”.');
+  });
+
+  test('words stand in by themselves only where they lose hardly anything wrongly', () => {
+    expect(applyLimit(limit('humans', chosen('yes')), bare).way).toBe('words');
+    const age = applyLimit(limit('ageGroup', chosen('adult')), bare);
+    expect([age.way, age.ways]).toEqual(['none', ['words']]);
+    expect(age.unavailable).toContain('Words can stand for it');
+    expect(applyLimit(limit('ageGroup', chosen('adult'), { ways: { bare: 'words' } }), bare).way).toBe(
+      'words',
+    );
+  });
+
+  test('where there is nothing of the kind, the nearest thing is named', () => {
+    expect(applyLimit(limit('peerReview', chosen('yes')), database)).toMatchObject({ way: 'none', ways: [] });
+    for (const kind of LIMIT_KINDS.filter((each) => waysOf(each, bare).length === 0)) {
+      const values = kind.values === 'years' ? years(2000, null) : chosen('x');
+      expect(applyLimit(limit(kind.id, values), bare).unavailable).toContain(kind.nearest);
+    }
+  });
+
+  test('somebody can choose that a limit is not applied in a database', () => {
+    const applied = applyLimit(limit('language', chosen('English'), { ways: { db: 'none' } }), database);
+    expect(applied).toMatchObject({ way: 'none', query: null, unavailable: null });
+  });
+
+  test('own limit or words finds what either finds', () => {
+    fc.assert(
+      fc.property(fc.array(limited, { maxLength: 20 }), (records) => {
+        const by = (way: 'own' | 'words' | 'either') =>
+          found(
+            applyLimit(limit('ageGroup', chosen('child'), { ways: { db: way } }), database).query ?? NOTHING,
+            records,
+          );
+        expect(by('either')).toEqual([...new Set([...by('own'), ...by('words')])].sort((a, b) => a - b));
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  test('a limit matched to a name by somebody is found by that name, whatever it is called', () => {
+    const matched = { ...bare, limits: { 'dc.language': [] }, matched: { language: 'dc.language' } };
+    expect(applyLimit(limit('language', chosen('English')), matched).query).toEqual({
+      kind: 'limit', field: 'dc.language', values: ['English'],
+    }); // prettier-ignore
+  });
+
+  test('every kind says what it is, and what it can say in words reads as a query', () => {
+    expect(new Set(LIMIT_KINDS.map(({ id }) => id)).size).toBe(LIMIT_KINDS.length);
+    for (const kind of LIMIT_KINDS) {
+      expect([kind.about.endsWith('.'), kind.nearest.endsWith('.'), kind.lacking.length > 3]).toEqual([
+        true,
+        true,
+        true,
+      ]);
+      for (const value of kind.inWords ?? []) {
+        const said = kind.wordsFor?.(value) ?? NOTHING;
+        const read = parseCql(printCql(said, { vocabulary: 'tree' }), {
+          vocabulary: 'tree',
+          limitFields: [],
+        });
+        expect(read.ok).toBe(true);
+      }
+    }
+    expect(() => limitKind('moon')).toThrow('moon');
+  });
+});
+
+test('a limit in a dialect finds what the limit in CQL finds, or tells of the loss', () => {
+  const limitFields = Object.keys(database.limits);
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...DIALECTS.keys()),
+      anyLimit,
+      fc.array(limited, { maxLength: 15 }),
+      (id, each, records) => {
+        const { query: asked } = applyLimit(each, database);
+        if (asked === null) return;
+        const dialect = dialectFrom({ kind: id, names: {}, lacks: [] });
+        const known = { vocabulary: 'tree', limitFields };
+        const said = sayIn(dialect, known, asked);
+        if (!said.ok) throw new Error(said.message);
+        const { losses } = dialect.print(asked, known);
+        if (losses.every(({ effect }) => effect === 'same'))
+          expect(found(said.query, records)).toEqual(found(asked, records));
+        else expect(said.changes.length).toBeGreaterThan(0);
+      },
+    ),
+    { numRuns: 400 },
+  );
+});
+
+describe('limits as lines', () => {
+  const lane: Lane = {
+    id: 'a', name: 'Light', leftOut: false,
+    terms: [{ id: 't', content: { kind: 'words', text: 'light', field: 'words', near: null }, origin: 'typed', heldBack: null }],
+  }; // prettier-ignore
+  const part = (id: string, field: string) => ({
+    limitId: id, text: `${id} (own limit)`, query: { kind: 'limit' as const, field, values: ['x'] }, changes: [],
+  }); // prettier-ignore
+
+  test('they stand behind the lanes, each restricting the line before it', () => {
+    const { lines } = compileLanes([lane], asWritten, new Map(), [
+      part('l1', 'language'),
+      part('l2', 'ageGroup'),
+    ]);
+    expect(lines.map(({ kind }) => kind)).toEqual(['term', 'lane', 'whole', 'limit', 'limit']);
+    expect(lines.slice(3).map((line) => [describeLine(line, [lane]), lineKeyOf(line)])).toEqual([
+      ['L3 within l1 (own limit)', 'limit:l1'],
+      ['L4 within l2 (own limit)', 'limit:l2'],
+    ]);
+    const last = lines.at(-1);
+    expect(last && printCql(standaloneQuery(last, lines), { vocabulary: 'tree' })).toBe(
+      'el.words = "light" and el.language == "x" and el.ageGroup == "x"',
+    );
+  });
+
+  test('without anything to search there is nothing to limit', () => {
+    expect(compileLanes([], asWritten, new Map(), [part('l1', 'language')]).lines).toEqual([]);
+  });
+});
+
+describe('what is wrong with limits', () => {
+  test.each([
+    ['years', years(2026, 2005), 'run backwards'],
+    ['years', years(null, null), 'the first year'],
+    ['language', years(2000, 2001), 'takes values'],
+    ['language', chosen(), 'at least one'],
+    ['humans', chosen('maybe'), 'on or off'],
+    ['years', chosen('2000'), 'takes a range'],
+  ])('%s %j', (kind, values, message) => {
+    expect(valuesProblem(kind, values)).toContain(message);
+  });
+
+  test.each([
+    ['years', years(2005, null)],
+    ['language', chosen('English')],
+    ['humans', chosen('yes')],
+  ])('%s %j can be', (kind, values) => {
+    expect(valuesProblem(kind, values)).toBeNull();
+  });
+
+  test('years to come and contradictions are told where they are; what is off contradicts nothing', () => {
+    const first = limit('years', years(2000, 2010), { id: 'a' });
+    const second = limit('years', years(2011, null), { id: 'b' });
+    expect(limitFindings([first, second], 2026)).toMatchObject([
+      { limitId: 'b', message: expect.stringContaining('contradicts') as string },
+    ]);
+    expect(limitFindings([first, { ...second, on: false }], 2026)).toEqual([]);
+    expect(limitFindings([limit('years', years(2030, null))], 2026)[0]?.message).toContain('still to come');
+    const ages = [
+      limit('ageGroup', chosen('child'), { id: 'a' }),
+      limit('ageGroup', chosen('adult'), { id: 'b' }),
+    ];
+    expect(limitFindings(ages, 2026)[0]?.message).toContain('values of both');
+    const same = [
+      limit('language', chosen('English'), { id: 'a' }),
+      limit('language', chosen('english', 'German'), { id: 'b' }),
+    ];
+    expect(limitFindings(same, 2026)[0]?.message).toContain('within both');
+  });
+
+  test('limits are said in words', () => {
+    expect(limitText(limit('years', years(2005, 2026)))).toBe('Years of publication 2005 to 2026');
+    expect(limitText(limit('years', years(2005, null)))).toBe('Years of publication from 2005');
+    expect(limitText(limit('years', years(null, 2005)))).toBe('Years of publication up to 2005');
+    expect(limitText(limit('years', years(2005, 2005)))).toBe('Years of publication 2005');
+    expect(limitText(limit('language', chosen('English', 'French')))).toBe('Language English, French');
+    expect(limitText(limit('humans', chosen('yes')))).toBe('Humans');
+  });
+});
+
+test('the picture escapes what people wrote, and shows every step', () => {
+  const step = {
+    text: 'Language <b>',
+    way: 'own limit',
+    reason: 'a & b',
+    remains: 1200,
+    lost: 30,
+    lacking: 4,
+  };
+  const svg = profilePicture({
+    title: '"Light"',
+    source: 'A database',
+    before: 1230,
+    steps: [step, { ...step, lost: 0 }],
+  });
+  expect(svg).toContain('Language &lt;b&gt;');
+  expect(svg).toContain('a &amp; b');
+  expect(svg.match(/−30|±0/g)).toEqual(['−30', '±0']);
+  expect(svg).not.toContain('<b>');
+});
+
+const NOTHING: Query = { kind: 'not', include: { kind: 'everything' }, exclude: { kind: 'everything' } };
+const base: BibRecord = {
+  accession: '1', title: 'Light', abstract: [], keywords: [], authors: [], journal: '', year: 2000, volume: '', issue: '',
+  pages: '', doi: null, language: 'English', publicationTypes: [], headings: [], limits: {}, entered: null, changed: null,
+}; // prettier-ignore
+
+function hasNoLines(each: Query): boolean {
+  return !JSON.stringify(each).includes('"line"');
+}
