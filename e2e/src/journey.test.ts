@@ -196,7 +196,7 @@ test('a database is left out of the review, and the reason is kept', async () =>
 });
 
 test('records are read and decided with one key, and a decision is undone', async () => {
-  await browser.press(Key.chord(Key.ALT, '4'));
+  await browser.press(Key.chord(Key.ALT, '5'));
   await browser.sees('Set aside');
   await browser.textWhen('[data-testid=position]', (text) => text.startsWith('1 of'));
   await browser.find('article mark');

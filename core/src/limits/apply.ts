@@ -190,7 +190,7 @@ function byWords(kind: LimitKind, values: readonly string[]): Said {
     const query = [value, ...group]
       .map((name) => kind.wordsFor?.(name) ?? null)
       .find((each) => each !== null);
-    if (query === undefined || query === null) unknown.push(value);
+    if (query === undefined) unknown.push(value);
     else queries.push(query);
   }
   const [only] = queries;

@@ -10,3 +10,5 @@ export { limitFindings, LONGEST_VALUE, MOST_VALUES, valuesProblem } from './chec
 export type { LimitFinding } from './check.js';
 export { profilePicture } from './picture.js';
 export type { PictureStep, ProfilePicture } from './picture.js';
+export { limitsOfDatabase, limitsSince } from './since.js';
+export type { DescribedLimits, LimitsSince } from './since.js';

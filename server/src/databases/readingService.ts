@@ -4,6 +4,7 @@ import {
   childrenOf,
   compileLanes,
   inFields,
+  limitsOfDatabase,
   limitText,
   lineKeyOf,
   parseLine,
@@ -11,7 +12,6 @@ import {
   readEdit,
   sayIn,
   sayingIn,
-  SEARCH_FIELDS,
   termQuery,
   wayText,
   type AppliedLimit,
@@ -114,7 +114,7 @@ export class ReadingService {
     const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
     const applied = (tried ?? review.limits).map((limit) => ({
       limit,
-      ...applyLimit(limit, limitsOfDatabase(database)),
+      ...applyLimit(limit, appliedIn(database)),
     }));
     const inLimits = applied.flatMap(({ query }) => query ?? []);
     const reading = await this.readingFor(database, terms, { texts, release, further: inLimits });
@@ -227,13 +227,8 @@ export class ReadingService {
 }
 
 /** What decides how a database applies limits. */
-export function limitsOfDatabase({ id, description, dialect }: OpenDatabase): LimitsOfDatabase {
-  return {
-    id,
-    limits: description.limits,
-    years: dialect?.abilities.years ?? true,
-    fields: dialect?.abilities.fields ?? SEARCH_FIELDS,
-  };
+export function appliedIn({ id, description }: OpenDatabase): LimitsOfDatabase {
+  return limitsOfDatabase({ ...description, id });
 }
 
 function readLimit(

@@ -1,5 +1,5 @@
 import type { ElementKey, TermContent } from '@even-lantern/core';
-import type { NewShelfItem } from '@even-lantern/contract';
+import type { NewLimit, NewShelfItem } from '@even-lantern/contract';
 
 const heading = (label: string, narrower = true): TermContent => ({
   kind: 'heading',
@@ -114,12 +114,38 @@ const shelf: NewShelfItem[] = [
   },
 ];
 
+/** Set after the first records were read, so that the profile shows what they would lose of what was kept. */
+const limits: NewLimit[] = [
+  {
+    kind: 'years',
+    values: { kind: 'years', from: 2005, to: null },
+    reason: 'Light sources of the kind asked about came in about 2005.',
+    on: true,
+    ways: {},
+  },
+  {
+    kind: 'language',
+    values: { kind: 'values', values: ['English', 'French'] },
+    reason: 'What the two of us can read.',
+    on: true,
+    ways: {},
+  },
+  {
+    kind: 'humans',
+    values: { kind: 'values', values: ['yes'] },
+    reason: 'Not needed: it only loses what has not been indexed.',
+    on: false,
+    ways: {},
+  },
+];
+
 /** The demo: timed bright light for hospital staff who work at night. */
 export const demoReview = {
   person: 'Mara Quillfeather',
   title: 'Bright light at night',
   elements,
   shelf,
+  limits,
 };
 
 export const emptyReviewTitle = 'Woken on call';

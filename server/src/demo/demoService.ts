@@ -1,5 +1,6 @@
 import { Injectable, Logger } from '@nestjs/common';
 import type { Decision, NewConcept } from '@even-lantern/contract';
+import { LimitsService } from '../limits/limitsService.js';
 import { PeopleService } from '../people/people.js';
 import { RecordsService } from '../records/recordsService.js';
 import { ReviewListService } from '../reviews/reviewListService.js';
@@ -20,6 +21,7 @@ export class DemoService {
     private readonly reviews: ReviewsService,
     private readonly reviewList: ReviewListService,
     private readonly shelf: ShelfService,
+    private readonly limits: LimitsService,
     private readonly runs: RunsService,
     private readonly records: RecordsService,
   ) {}
@@ -56,6 +58,7 @@ export class DemoService {
         `The demo run could not be made: ${error instanceof Error ? error.message : String(error)}`,
       );
     }
+    await this.limits.add(review.id, demoReview.limits, person);
   }
 }
 

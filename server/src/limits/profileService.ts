@@ -25,7 +25,7 @@ import { In } from 'typeorm';
 import { ProblemException, notFound } from '../application/problem.js';
 import { AskingService } from '../databases/askingService.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { limitsOfDatabase, ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { appliedIn, ReadingService, type ReviewReading } from '../databases/readingService.js';
 import { RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { KeptRecords } from './keptRecords.js';
@@ -142,7 +142,7 @@ export class ProfileService {
     const reading = await this.readings.ofReview(reviewId, id, { tried: limits });
     const { database } = reading;
     const kind = limitKind(kindId);
-    const field = kind.values === 'years' ? YEAR_INDEX : ownField(kind, limitsOfDatabase(database));
+    const field = kind.values === 'years' ? YEAR_INDEX : ownField(kind, appliedIn(database));
     const own = field === null ? [] : (database.description.limits[field] ?? []);
     const inWords = applyLimitWays(kindId, database) ? (kind.inWords ?? []) : [];
     const known = kind.values === 'yes' ? ['yes'] : [...new Set([...own, ...inWords])];
@@ -166,7 +166,7 @@ export class ProfileService {
 function applyLimitWays(kind: string, database: OpenDatabase): boolean {
   const { ways } = applyLimit(
     { kind, values: { kind: 'values', values: [] }, ways: {} },
-    limitsOfDatabase(database),
+    appliedIn(database),
   );
   return ways.includes('words');
 }

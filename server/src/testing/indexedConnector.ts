@@ -28,6 +28,8 @@ export interface IndexedDatabase {
   releases?: readonly string[];
   /** what it held before the present release, where that was something else */
   earlier?: readonly BibRecord[];
+  /** its own limits; language alone where they are not given */
+  limits?: Record<string, string[]>;
 }
 
 /** @param asked notes every query with its language and release */
@@ -36,7 +38,8 @@ export function indexedConnector(database: IndexedDatabase, asked: string[] = []
   const index = buildIndex(records);
   const indexBefore = database.earlier === undefined ? index : buildIndex(database.earlier);
   const tree = vocabulary === null ? null : indexVocabulary(vocabulary);
-  const context = { vocabulary: vocabulary?.id ?? null, limitFields: ['language'] };
+  const { limits = { language: ['English'] } } = database;
+  const context = { vocabulary: vocabulary?.id ?? null, limitFields: Object.keys(limits) };
   const present = releases.at(-1) ?? '';
 
   const understand = (text: string, queryType: string): Query => {
@@ -60,7 +63,7 @@ export function indexedConnector(database: IndexedDatabase, asked: string[] = []
         simulated: true,
         records: records.length,
         vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name, address: `/${vocabulary.id}` },
-        limits: { language: ['English'] },
+        limits,
         dialect: { kind: dialect, names: {}, lacks: [] },
         reached: 'shipped',
         releases: [...releases],

@@ -13,7 +13,8 @@ export interface DatabaseChoice {
   databases: DatabaseProfile[];
   failed: DatabaseList['failed'];
   asking: boolean;
-  choose: (id: string) => void;
+  /** @param leaving a parameter of the address that goes at the same time */
+  choose: (id: string, leaving?: string) => void;
 }
 
 /**
@@ -56,11 +57,12 @@ export function useDatabaseChoice(): DatabaseChoice {
     );
   }, [inAddress, chosen, known, setParams]);
 
-  const choose = (id: string) => {
+  const choose = (id: string, leaving?: string) => {
     localStorage.setItem(REMEMBERED, id);
     setParams(
       (before) => {
         before.set('database', id);
+        if (leaving !== undefined) before.delete(leaving);
         return before;
       },
       { replace: true },

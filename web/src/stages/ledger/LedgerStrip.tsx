@@ -1,6 +1,6 @@
-import { counted } from '@even-lantern/core';
+import { counted, limitsOfDatabase, limitsSince } from '@even-lantern/core';
 import { format } from 'date-fns';
-import { ChevronDown, ChevronUp } from 'lucide-react';
+import { ChevronDown, ChevronUp, TriangleAlert } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { api } from '../../app/api.js';
@@ -20,6 +20,13 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
   useHotkeys('esc', () => show(false), { enabled: open });
   const entries = ledger?.entries ?? [];
   const last = entries.at(-1)?.content;
+  const { data: review } = api.useReviewQuery(reviewId);
+  const { data: known } = api.useDatabasesQuery();
+  const database = known?.databases.find(({ id }) => id === last?.database);
+  const since =
+    last === undefined || review === undefined || database === undefined
+      ? null
+      : limitsSince(last.limits, review.limits, limitsOfDatabase(database));
   const chain = ledger?.brokenAt == null ? 'Chain verified' : `Chain broken at entry ${ledger.brokenAt}`;
   return (
     <footer className="rule bg-base-300 shrink-0 border-t">
@@ -41,6 +48,18 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
             Last run <b>{last.databaseName}</b>, {format(last.startedAt, 'd MMM yyyy HH:mm')},{' '}
             {counted(last.lines.length, 'line')}, <b>{counted(last.fetched, 'record')}</b>
             {last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
+          </span>
+        )}
+        {since !== null && ledger?.running == null && (
+          <span
+            className="text-warning flex min-w-0 items-center gap-1"
+            title={[
+              ...since.added.map((each) => `new: ${each}`),
+              ...since.gone.map((each) => `gone: ${each}`),
+            ].join('; ')}
+          >
+            <TriangleAlert className="h-3.5 w-3.5 shrink-0" aria-hidden="true" />
+            <span className="truncate">limits have changed since: run it again</span>
           </span>
         )}
         {entries.length > 0 && (

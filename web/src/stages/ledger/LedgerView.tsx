@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import { formatCount, type LedgerEntry } from '@even-lantern/core';
+import { formatCount, type LedgerEntry, type LedgerLimit } from '@even-lantern/core';
 import { releaseText } from '../../parts/release.js';
 import { format } from 'date-fns';
 import { Download } from 'lucide-react';
@@ -87,8 +87,45 @@ export function LedgerView({
               ))}
             </tbody>
           </table>
+          <Limits limits={content.limits ?? []} />
         </details>
       ))}
     </section>
+  );
+}
+
+/** The limits of an entry, with their reasons and the counts around them. */
+function Limits({ limits }: { limits: readonly LedgerLimit[] }) {
+  if (limits.length === 0) return null;
+  const hits = (count: number | null) => (count === null ? 'not counted' : formatCount(count));
+  return (
+    <table className="mt-3 w-full text-[13px]">
+      <thead className="small-head text-left">
+        <tr>
+          <th className="w-2/5">Limit</th>
+          <th>Reason, and who set it</th>
+          <th className="count">Before</th>
+          <th className="count">After</th>
+        </tr>
+      </thead>
+      <tbody>
+        {limits.map(({ limit, reason, way, notApplied, before, after, setBy, setAt }) => (
+          <tr key={limit} className="rule border-t align-top">
+            <td className="pr-3">
+              {limit} <span className="quiet">{notApplied === null ? `(${way ?? ''})` : 'not applied'}</span>
+            </td>
+            <td className="pr-3">
+              {reason}{' '}
+              <span className="quiet">
+                {notApplied !== null && `${notApplied} `}
+                {setBy}, {format(setAt, 'd MMM yyyy')}
+              </span>
+            </td>
+            <td className="count">{notApplied === null ? hits(before) : ''}</td>
+            <td className="count">{notApplied === null ? hits(after) : ''}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -40,7 +40,9 @@ export function InAllDatabases({
             {databases.map(({ database: { id, name, release } }) => (
               <th key={id} scope="col" className="min-w-28 p-2 text-right font-bold">
                 {name}
-                <span className="quiet block text-xs font-normal">{releaseText(release)}</span>
+                <span className="quiet block text-xs font-normal whitespace-nowrap">
+                  {releaseText(release)}
+                </span>
               </th>
             ))}
           </tr>

@@ -125,7 +125,15 @@ export function LimitsStage() {
     void edits.change(limit, { before: before?.id ?? null }, 'moved');
   };
 
-  useHotkeys('n', () => menu.current?.querySelector('button')?.click(), { preventDefault: true });
+  useHotkeys(
+    'n',
+    () => {
+      const button = menu.current?.querySelector('button');
+      button?.focus();
+      button?.click();
+    },
+    { preventDefault: true },
+  );
   useHotkeys('esc', () => {
     if (selected?.tried === true && !gathering) drop(selected.limit.id);
     else select(null);
@@ -174,8 +182,8 @@ export function LimitsStage() {
           each={each}
           chosen={inAll ? IN_ALL : (database?.id ?? '')}
           onChoose={(id) => {
-            set('view', id === IN_ALL ? IN_ALL : null);
-            if (id !== IN_ALL) choose(id);
+            if (id === IN_ALL) set('view', IN_ALL);
+            else choose(id, 'view');
           }}
         />
         {database !== null && !inAll && <DatabaseStateNote database={database} />}
@@ -280,7 +288,7 @@ export function LimitsStage() {
           )}
         </div>
       </div>
-      {selected !== undefined && (
+      {selected !== undefined && !inAll && (
         <LimitInspector
           key={selected.limit.id}
           inHand={selected}

@@ -95,7 +95,7 @@ export function LinePane(props: LinePaneProps) {
               key={translated.sent}
               database={database.id}
               line={translated}
-              isLast={translation?.lines.at(-1)?.number === translated.number}
+              isLast={translation.lines.at(-1)?.number === translated.number}
               onEntered={onEntered}
             />
           )}

@@ -1,0 +1,158 @@
+/** Limits as a person sets them: tried, gathered, gone too far and taken back, reasoned, logged. */
+import { Key, openBrowser, type Browser } from './browser.js';
+import { startStack, type Stack } from './stack.js';
+
+let stack: Stack;
+let browser: Browser;
+
+beforeAll(async () => {
+  stack = await startStack();
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.close();
+  await stack.stop();
+});
+
+const number = (text: string) => Number((text.split(' was ')[0] ?? '').replace(/[^\d]/g, ''));
+const isCount = (text: string) => /^\d[\d\u2009]*( was .*)?$/.test(text.trim());
+/** What remains, once it is what is waited for. */
+const remains = async (wanted: (count: number) => boolean = () => true) =>
+  number(await browser.textWhen('[data-testid=remains]', (text) => isCount(text) && wanted(number(text))));
+const step = (kind: string) => `[data-limit=${kind}]`;
+const row = (kind: string) => browser.find(`${step(kind)} button`);
+const inspector = 'aside[aria-label=Limit]';
+
+async function accessible(screen: string): Promise<void> {
+  expect([screen, await browser.seriousFindings()]).toEqual([screen, []]);
+}
+
+async function setYear(label: 'From' | 'To', year: string): Promise<void> {
+  const xpath = `//aside[@aria-label="Limit"]//label[span[.="${label}"]]/input`;
+  const field = await browser.driver.findElement({ xpath });
+  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), year, Key.ENTER);
+}
+
+test('each limit shows what it takes, and the steps add up', async () => {
+  await browser.goTo(stack.address);
+  await (await browser.named('Continue as')).click();
+  await (await browser.named('Bright light at night')).click();
+  await browser.sees('In adult hospital staff');
+  await browser.press(Key.chord(Key.ALT, '4'));
+  await browser.sees('before any limit');
+  const left = await remains();
+  const shown = await browser.textOf('main');
+  const losses = [...shown.matchAll(/−([\d\u2009]+)/g)].map(([, loss = '']) => number(loss));
+  const before = number(/before any limit\s+([\d\u2009]+)/.exec(shown)?.[1] ?? '');
+  expect(before - losses.reduce((sum, loss) => sum + loss, 0)).toBe(left);
+  expect(losses.length).toBe(2);
+  await browser.textWhen(step('years'), (text) => /kept records? among them/.test(text));
+  await accessible('limits');
+});
+
+test('records that are lost only since nobody has indexed them are found among the lost, and by words', async () => {
+  const before = await remains();
+  await (await row('humans')).sendKeys('x');
+  const less = await remains((count) => count < before);
+  await browser.textWhen(step('humans'), (text) =>
+    text.includes(`${before - less} merely lack the data (not told whether of people)`),
+  );
+  await (await browser.named('Find by words what lacks the data')).click();
+  expect(await remains((count) => count > less)).toBe(before);
+  await browser.textWhen(step('humans'), (text) => text.includes('own limit or words'));
+});
+
+test('years are set by key, by typing and by the handle; one step too far is seen and taken back with one key', async () => {
+  const before = await remains();
+  await (await row('years')).click();
+  await browser.sees('Read some of what is');
+  const first = await browser.find(`${inspector} [aria-label="First year"]`);
+  await first.sendKeys(Key.ARROW_RIGHT);
+  await browser.textWhen(step('years'), (text) => text.includes('from 2006'));
+  await setYear('From', '2012');
+  await browser.textWhen(step('years'), (text) => text.includes('from 2012'));
+  const fewer = await remains((count) => count < before);
+  // By the mouse: the handle of the last year is drawn to the left.
+  const last = await browser.find(`${inspector} [aria-label="Last year"]`);
+  await browser.driver
+    .actions()
+    .move({ origin: last })
+    .press()
+    .move({ origin: last, x: -40 })
+    .release()
+    .perform();
+  await browser.textWhen(step('years'), (text) => /2012 to 20[12]\d/.test(text));
+  await remains((count) => count < fewer);
+  await setYear('To', '1999');
+  await browser.textWhen(inspector, (text) => text.includes('run backwards'));
+  await setYear('To', '2012');
+  await setYear('From', '2012');
+  await browser.textWhen(step('years'), (text) => /2012 to 2012|publication 2012/.test(text));
+  await (await browser.find('h1')).click();
+  for (let undone = 0; undone < 4; undone += 1) {
+    await browser.press(Key.chord(Key.CONTROL, 'z'));
+    await browser.sees('Undone: changed Years');
+    if ((await browser.textOf(step('years'))).includes('from 2005')) break;
+    await browser.driver.sleep(400);
+  }
+  await browser.textWhen(step('years'), (text) => text.includes('from 2005'));
+  expect(await remains((count) => count === before)).toBe(before);
+  await accessible('a limit beside the profile');
+});
+
+test('a limit is tried without being kept, and dropped with one key', async () => {
+  const before = await remains();
+  await browser.pick('Add a limit', 'Has an abstract');
+  await browser.textWhen(step('abstract'), (text) => text.includes('being tried'));
+  await remains((count) => count < before);
+  await (await browser.find('h1')).click();
+  await browser.press(Key.ESCAPE);
+  expect(await remains((count) => count === before)).toBe(before);
+  expect(await browser.driver.findElements({ css: step('abstract') })).toEqual([]);
+});
+
+test('limits are gathered without being counted, then applied together, and taken back in one step', async () => {
+  const before = await remains();
+  await (await browser.named('Gather, then apply')).click();
+  await browser.pick('Add a limit', 'Has an abstract');
+  await browser.pick('Add a limit', 'Sex');
+  await browser.textWhen(inspector, (text) => text.includes('female'));
+  await (await browser.find(`${inspector} input[type=checkbox]`)).click();
+  expect(await remains()).toBe(before);
+  await (await browser.named('Apply all 2')).click();
+  await remains((count) => count < before);
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  expect(await remains((count) => count === before)).toBe(before);
+});
+
+test('all databases stand side by side, and a tab leads to one', async () => {
+  await (await browser.named('All side by side')).click();
+  await browser.sees('What is left after');
+  await accessible('limits side by side');
+  await (await browser.named('Wardline')).click();
+  await browser.sees('before any limit');
+  await browser.textWhen('header', (text) => text.includes('Wardline'));
+  await (await browser.named('Corvane')).click();
+  await browser.textWhen('header', (text) => text.includes('Corvane'));
+});
+
+test('a reason is asked for before the run, and stands in the ledger with the counts around the limit', async () => {
+  await browser.pick('Add a limit', 'Has an abstract');
+  await (await browser.named('Keep this limit')).click();
+  await browser.textWhen(step('abstract'), (text) => text.includes('no reason yet'));
+  const expected = await remains();
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.ALT, '3'));
+  await browser.sees('within Has an abstract (own limit)');
+  await (await browser.find('h1')).click();
+  await browser.press('r');
+  await browser.sees('Before this is logged');
+  await accessible('reasons asked for');
+  await browser.press('Without one there is nothing to judge by', Key.ENTER);
+  await browser.sees(`Logged: ${expected} hits, ${expected} records fetched.`);
+  await (await browser.find('footer > button')).click();
+  await browser.sees('Without one there is nothing to judge by');
+  await browser.sees('Light sources of the kind asked about came in about 2005.');
+  await accessible('the ledger with limits');
+});
