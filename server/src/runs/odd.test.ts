@@ -41,7 +41,7 @@ test('an identifier that is sent twice is kept once, and told in the run and its
   const run = await finished(await start());
   const told = 'One record came with an identifier that had come before, and is kept once.';
   expect(run).toMatchObject({ status: 'complete', hits: 25, fetched: 24, remarks: [told] });
-  expect(await last()).toMatchObject({ form: 2, queryType: 'cql', hits: 25, fetched: 24, remarks: [told] });
+  expect(await last()).toMatchObject({ form: 3, queryType: 'cql', hits: 25, fetched: 24, remarks: [told] });
 });
 
 test('records beyond what was asked for are left out and told; the entry never says more than was counted', async () => {

@@ -36,7 +36,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['↑ ↓', 'on a limit: the one before and after'],
     ['Enter', 'open it'],
     ['X', 'switch it off or on'],
-    ['Alt ↑ Alt ↓', 'move it'],
+    ['Alt ↑ or Alt ↓', 'move it'],
     ['Delete', 'take it away'],
     ['Esc', 'close the inspector, or drop what is tried'],
   ],

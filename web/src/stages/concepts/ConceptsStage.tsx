@@ -1,3 +1,4 @@
+import { formatCount } from '@even-lantern/core';
 import { Rows3 } from 'lucide-react';
 import { Fragment } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -87,6 +88,13 @@ export function ConceptsStage() {
                 <Count hits={counts?.whole.hits ?? null} />
               </b>{' '}
               records
+              {counts !== undefined && counts.remains.hits !== counts.whole.hits && (
+                <Link className="link pl-2 text-xs" to="../limits" relative="path">
+                  {counts.remains.hits === null
+                    ? 'limits not counted'
+                    : `${formatCount(counts.remains.hits)} within limits`}
+                </Link>
+              )}
             </p>
           </div>
           <NoDatabase />
