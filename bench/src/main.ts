@@ -2,6 +2,7 @@
 import { clausesBench } from './clausesBench.js';
 import { crosswalkBench } from './crosswalkBench.js';
 import { dialectsBench } from './dialectsBench.js';
+import { designsBench } from './designsBench.js';
 import { filesBench } from './filesBench.js';
 import { lookupBench } from './lookupBench.js';
 import { indexBench } from './indexBench.js';
@@ -24,6 +25,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   lookup: lookupBench,
   clauses: clausesBench,
   pasted: pastedBench,
+  designs: designsBench,
   crosswalk: crosswalkBench,
   dialects: dialectsBench,
   skos: skosBench,

@@ -1,5 +1,6 @@
 export * from './concepts/index.js';
 export * from './crosswalk/index.js';
+export * from './designs/index.js';
 export * from './ledger/index.js';
 export * from './limits/index.js';
 export * from './proposals/index.js';

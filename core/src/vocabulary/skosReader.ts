@@ -47,6 +47,7 @@ const PROPERTIES = {
   [`${SKOS}prefLabel`]: 'prefLabel',
   [`${SKOS}altLabel`]: 'altLabel',
   [`${SKOS}scopeNote`]: 'scopeNote',
+  [`${SKOS}definition`]: 'definition',
   [`${SKOS}historyNote`]: 'historyNote',
   [`${SKOS}broader`]: 'broader',
   [`${SKOS}narrower`]: 'narrower',
@@ -168,7 +169,8 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
       {
         label,
         entryTerms: namesIn(properties.altLabel),
-        scopeNote: namesIn(properties.scopeNote)[0] ?? '',
+        // Many vocabularies define where others note the scope.
+        scopeNote: namesIn(properties.scopeNote)[0] ?? namesIn(properties.definition)[0] ?? '',
         broader: [...(broader.get(address) ?? [])].flatMap((above) => labels.get(above) ?? []),
         related: [...new Set(related)],
         historyNote: namesIn(properties.historyNote)[0] ?? null,

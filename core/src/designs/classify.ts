@@ -1,0 +1,233 @@
+/**
+ * The likely designs of a record, from rules: each with the very words that speak for it and against it. Designs of one
+ * family (a randomised trial and its kinds) count together against other families; within the family the kind that most
+ * speaks for is told.
+ */
+import type { BibRecord } from '../records/index.js';
+import { tokenise, type Token } from '../text/index.js';
+import { LONGEST_GAP, type DesignRule, type PatternPart, type RulePlace } from './rules.js';
+import type { DesignTree } from './taxonomy.js';
+
+/** Words of a record that a rule matched. */
+export interface Sign {
+  rule: DesignRule;
+  /** the words as they stand */
+  words: string;
+  /** where: `title`, the number of a section of the abstract from 0, `type` or `heading`; UTF-16 offsets */
+  place: 'title' | 'type' | 'heading' | number;
+  start: number;
+  end: number;
+}
+
+export interface LikelyDesign {
+  /** id of the design */
+  design: string;
+  /** 0 to 1: how sure the rules are, by how far it is from the next family and by how much speaks for it */
+  sure: number;
+  score: number;
+  for: Sign[];
+  against: Sign[];
+}
+
+/** Below this score a design is not told at all. */
+const LEAST = 2;
+/** A kind within a family is told when this much speaks for it itself. */
+const LEAST_OF_KIND = 3;
+/** At most so many designs are told. */
+const MOST_TOLD = 3;
+/** How much of what speaks for one design alone speaks against the others. */
+const REACH = 0.75;
+/** How steeply a lead becomes sureness. */
+const STEEPNESS = 0.55;
+const ENOUGH = 5;
+
+export interface ClassifyOptions {
+  /** leaves out publication types and headings, as if nobody had labelled the record */
+  withoutLabels?: boolean;
+}
+
+/** @returns the most likely design first; none where too little speaks for any */
+export function likelyDesigns(
+  record: Pick<BibRecord, 'title' | 'abstract' | 'publicationTypes' | 'headings' | 'keywords'>,
+  rules: readonly DesignRule[],
+  tree: DesignTree,
+  { withoutLabels = false }: ClassifyOptions = {},
+): LikelyDesign[] {
+  const signs = signsIn(record, rules, withoutLabels);
+  const familyOf = (design: string) => tree.familyOf(design) ?? design;
+  const own = totals(signs, ({ design }) => design);
+  const base = totals(signs, ({ design }) => familyOf(design));
+  const scores = new Map(base);
+  for (const { rule } of signs) {
+    const family = familyOf(rule.design);
+    // What is itself spoken against does not speak against others.
+    if (!rule.alone || (base.get(family) ?? 0) < LEAST) continue;
+    for (const [other, score] of scores) if (other !== family) scores.set(other, score - rule.weight * REACH);
+  }
+  const ranked = [...scores]
+    .filter(([, score]) => score >= LEAST)
+    .sort(([a, m], [b, n]) => n - m || (a < b ? -1 : 1));
+  return ranked.slice(0, MOST_TOLD).map(([family, score], i): LikelyDesign => {
+    const next = ranked[i === 0 ? 1 : 0]?.[1] ?? 0;
+    const lead = 1 / (1 + Math.exp(-STEEPNESS * (score - next)));
+    const about = signs.filter(({ rule }) => familyOf(rule.design) === family);
+    const opposing = signs.filter(({ rule }) => rule.alone && familyOf(rule.design) !== family);
+    return {
+      design: kindWithin(family, own, tree),
+      score,
+      sure: lead * Math.min(1, score / ENOUGH),
+      for: about.filter(({ rule }) => rule.weight > 0),
+      against: [...about.filter(({ rule }) => rule.weight < 0), ...opposing],
+    };
+  });
+}
+
+function totals(signs: readonly Sign[], keyOf: (rule: DesignRule) => string): Map<string, number> {
+  const sums = new Map<string, number>();
+  for (const { rule } of signs) {
+    const key = keyOf(rule);
+    sums.set(key, (sums.get(key) ?? 0) + rule.weight);
+  }
+  return sums;
+}
+
+function kindWithin(family: string, own: ReadonlyMap<string, number>, tree: DesignTree): string {
+  const [best] = tree
+    .below(family)
+    .map((design) => [design, own.get(design) ?? 0] as const)
+    .sort(([, m], [, n]) => n - m);
+  return best !== undefined && best[1] >= LEAST_OF_KIND ? best[0] : family;
+}
+
+interface Passage {
+  place: Sign['place'];
+  text: string;
+}
+
+function signsIn(
+  { title, abstract, publicationTypes, headings, keywords }: Parameters<typeof likelyDesigns>[0],
+  rules: readonly DesignRule[],
+  withoutLabels: boolean,
+): Sign[] {
+  const passages: Record<Exclude<RulePlace, 'text'>, Passage[]> = {
+    title: [{ place: 'title', text: title }],
+    abstract: abstract.map(({ text }, place) => ({ place, text })),
+    type: withoutLabels ? [] : publicationTypes.map((text) => ({ place: 'type' as const, text })),
+    shape: shapesOf(abstract.map(({ text }) => text)).map((text) => ({ place: 'title' as const, text })),
+    heading: withoutLabels
+      ? []
+      : [...headings.map(({ label }) => label), ...keywords].map((text) => ({
+          place: 'heading' as const,
+          text,
+        })),
+  };
+  const sentences = new Map(
+    Object.entries(passages).map(([place, texts]) => [place, texts.flatMap(sentencesOf)] as const),
+  );
+  const inPlace = (place: RulePlace): Sentence[] =>
+    place === 'text'
+      ? [...(sentences.get('title') ?? []), ...(sentences.get('abstract') ?? [])]
+      : (sentences.get(place) ?? []);
+  const words = new Map<RulePlace, ReadonlySet<string>>();
+  const holdsFirst = (rule: DesignRule): boolean => {
+    const [first] = rule.pattern;
+    if (first?.kind !== 'word' || first.anyOf.some(({ anyEnding, number }) => anyEnding || number))
+      return true;
+    let known = words.get(rule.place);
+    if (known === undefined) {
+      known = new Set(inPlace(rule.place).flatMap(({ tokens }) => tokens.map(({ word }) => word)));
+      words.set(rule.place, known);
+    }
+    const held = known;
+    return first.anyOf.some(({ text }) => held.has(text));
+  };
+  return rules.flatMap((rule) => {
+    if (!holdsFirst(rule)) return [];
+    for (const sentence of inPlace(rule.place)) {
+      const found = matchIn(sentence.tokens, rule.pattern);
+      if (found === null) continue;
+      const [start, end] = found;
+      return [{ rule, words: sentence.text.slice(start, end), place: sentence.place, start, end }];
+    }
+    return [];
+  });
+}
+
+/** What an abstract lacks, in the words that rules use. */
+function shapesOf(texts: readonly string[]): string[] {
+  if (texts.length === 0) return ['no abstract'];
+  const numbers = texts.some((text) => tokenise(text).some(({ word }) => isNumber(word)));
+  return numbers ? [] : ['no numbers'];
+}
+
+interface Sentence extends Passage {
+  tokens: readonly Token[];
+}
+
+/** Patterns stay within a sentence, or within a part of it that a semicolon or colon ends. */
+function sentencesOf({ place, text }: Passage): Sentence[] {
+  const tokens = tokenise(text);
+  const sentences: Sentence[] = [];
+  let current: Token[] = [];
+  for (const [i, token] of tokens.entries()) {
+    current.push(token);
+    const next = tokens[i + 1];
+    const between = next === undefined ? '.' : text.slice(token.end, next.start);
+    if (next === undefined || /[.!?;:]\s/.test(between)) {
+      sentences.push({ place, text, tokens: current });
+      current = [];
+    }
+  }
+  return sentences;
+}
+
+/** @returns UTF-16 offsets of the first match, the earliest; null where there is none */
+function matchIn(
+  tokens: readonly Token[],
+  pattern: readonly PatternPart[],
+): [start: number, end: number] | null {
+  for (const [from, first] of tokens.entries()) {
+    const last = endOfMatch(tokens, pattern, from, 0);
+    if (last !== null) return [first.start, tokens[last]?.end ?? first.end];
+  }
+  return null;
+}
+
+/** @returns the place of the last token of the match */
+function endOfMatch(
+  tokens: readonly Token[],
+  pattern: readonly PatternPart[],
+  at: number,
+  part: number,
+): number | null {
+  const wanted = pattern[part];
+  if (wanted === undefined) return at - 1;
+  if (wanted.kind === 'gap') {
+    for (let skipped = 0; skipped <= LONGEST_GAP; skipped += 1) {
+      const end = endOfMatch(tokens, pattern, at + skipped, part + 1);
+      if (end !== null) return end;
+    }
+    return null;
+  }
+  const token = tokens[at];
+  if (token === undefined || !wanted.anyOf.some((each) => isWord(token.word, each))) return null;
+  return endOfMatch(tokens, pattern, at + 1, part + 1);
+}
+
+const NUMBER_WORDS = new Set([
+  'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen',
+  'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty', 'thirty', 'forty', 'fifty', 'sixty',
+  'seventy', 'eighty', 'ninety', 'hundred',
+]); // prettier-ignore
+
+function isNumber(word: string): boolean {
+  return /^\d/.test(word) || NUMBER_WORDS.has(word);
+}
+
+function isWord(
+  word: string,
+  { text, anyEnding, number }: { text: string; anyEnding: boolean; number: boolean },
+): boolean {
+  if (number) return isNumber(word);
+  return anyEnding ? word.startsWith(text) : word === text;
+}
