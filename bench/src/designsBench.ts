@@ -11,7 +11,8 @@ import {
   type DesignRule,
   type DesignTree,
 } from '@even-lantern/core';
-import { measured, type Measurement } from './measure.js';
+import { readContent, writeRecords, STUDY_DESIGNS } from '@even-lantern/standins';
+import { measured, timed, type Measurement } from './measure.js';
 
 const root = join(import.meta.dirname, '..', '..');
 const content = (name: string) => readFileSync(join(root, 'core', 'content', name), 'utf8');
@@ -37,7 +38,15 @@ export async function designsBench(): Promise<Measurement[]> {
     measured('designs', metric, value, unit, aim);
   const half = (cases: readonly Known[], open: boolean) => cases.filter((_, i) => (i % 2 === 0) === open);
   const show = process.env.SHOW_MISSES !== undefined;
+  const written = corpus();
+  const ten = written.map(({ record }) => record);
   return [
+    ...figures('corpus', written, rules, tree, '>= 0.95', add, show),
+    add(
+      `${ten.length}-records`,
+      timed(() => ten.forEach((record) => likelyDesigns(record, rules, tree))),
+      'ms',
+    ),
     add('hard-cases', hard.length, 'records', '>= 150'),
     ...figures('hard-open', half(hard, true), rules, tree, '>= 0.9', add, show),
     ...figures('hard-shut', half(hard, false), rules, tree, '>= 0.9', add, false),
@@ -46,6 +55,16 @@ export async function designsBench(): Promise<Measurement[]> {
     ...figures('plain-open', half(unseen, true), rules, tree, '>= 0.95', add, show),
     ...figures('plain-shut', half(unseen, false), rules, tree, '>= 0.95', add, false),
   ];
+}
+
+const CORPUS_SIZE = 10_000;
+
+/** Records that the generator makes, with the design that it meant. Those without an abstract tell it by their title alone. */
+function corpus(): Known[] {
+  const known = new Set<string>(STUDY_DESIGNS);
+  return writeRecords(readContent(join(root, 'standins', 'content')), { seed: 20270101, size: CORPUS_SIZE })
+    .filter(({ design, record }) => known.has(design) && record.abstract.length > 0)
+    .map(({ record, design }) => ({ record, design: design.charAt(0).toUpperCase() + design.slice(1) }));
 }
 
 function hardCases(file: string): Known[] {

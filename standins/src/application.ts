@@ -10,6 +10,7 @@ import {
   readTopics,
   readVocabularies,
 } from './content.js';
+import { readStudies } from './studies.js';
 import { loadOrGenerate } from './corpus.js';
 import type { Content } from './generate.js';
 import { standIn, type StandIn } from './standIn.js';
@@ -38,7 +39,12 @@ export function readContent(folder: string): Content {
 }
 
 function contentWith(folder: string, vocabulary: Content['vocabulary']): Content {
-  return { vocabulary, topics: readTopics(folder), people: readPeopleAndPlaces(folder) };
+  return {
+    vocabulary,
+    topics: readTopics(folder),
+    people: readPeopleAndPlaces(folder),
+    studies: readStudies(folder),
+  };
 }
 
 /** Loads or makes the databases. Takes some seconds the first time. */

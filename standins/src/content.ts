@@ -36,10 +36,15 @@ export interface Topic {
 export interface PeopleAndPlaces {
   families: string[];
   given: string[];
-  journals: string[];
+  /** with what their articles are about; none for one that takes anything */
+  journals: { name: string; about: string[] }[];
   places: string[];
   languages: [name: string, share: number][];
+  fits: Fit[];
 }
+
+/** Which places go with which people; expressions that ignore case. */
+export type Fit = { people: string; onlyIn: string } | { place: string; onlyFor: string };
 
 /** How a database is made and describes itself. */
 export interface DatabaseRecipe {

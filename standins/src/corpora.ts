@@ -192,7 +192,8 @@ function retoldWork(
   chance: Chance,
 ): Told {
   const design = shared.only?.[written.design] ?? written.design;
-  const types = recipe.types === undefined ? {} : { publicationTypes: typesOf(design, recipe.types, chance) };
+  const types =
+    recipe.types === undefined ? {} : { publicationTypes: typesOf(design, recipe.types, new Map(), chance) };
   const record = { ...retold(written.record, shared, chance), ...types, limits: {} };
   return { work, written: { ...written, design, record } };
 }

@@ -1,16 +1,37 @@
 /** What works there are: designs of studies, other kinds of works, and what a work becomes elsewhere. */
 
-/** Designs of studies, as journals print them. */
-export type StudyDesign =
-  | 'randomised trial'
-  | 'cross-over trial'
-  | 'quasi-experimental study'
-  | 'cohort study'
-  | 'cross-sectional survey'
-  | 'qualitative study'
-  | 'systematic review'
-  | 'study protocol'
-  | 'editorial';
+/** Designs of studies, as the study designs are called (`core/content/study-designs.ttl`), in small letters. */
+export const STUDY_DESIGNS = [
+  'randomised trial',
+  'parallel-group randomised trial',
+  'cross-over trial',
+  'cluster-randomised trial',
+  'quasi-experimental study',
+  'controlled before-after study',
+  'interrupted time series',
+  'cohort study',
+  'case-control study',
+  'cross-sectional study',
+  'case series',
+  'case report',
+  'diagnostic accuracy study',
+  'qualitative study',
+  'interview study',
+  'focus group study',
+  'ethnography',
+  'grounded theory study',
+  'phenomenological study',
+  'mixed methods study',
+  'economic evaluation',
+  'guideline',
+  'protocol',
+  'narrative review',
+  'scoping review',
+  'systematic review',
+  'meta-analysis',
+  'opinion',
+] as const;
+export type StudyDesign = (typeof STUDY_DESIGNS)[number];
 
 /** Works of other kinds. */
 export type OtherDesign =
@@ -24,7 +45,7 @@ export type OtherDesign =
   | 'assayed review protocol'
   | 'trial record'
   | 'technology assessment'
-  | 'economic evaluation'
+  | 'assayed economic evaluation'
   | 'early essay';
 
 /** What a work has become elsewhere. */

@@ -3,7 +3,7 @@
 /** The form of a verb that goes with a noun phrase: plural when its head noun is. */
 export function verb(phrase: string, singular: string, plural: string): string {
   const head =
-    phrase.split(/ (?:with|of|at|for|by|in|on|after|from|to|before|around|per|and)\b/)[0] ?? phrase;
+    phrase.split(/ (?:within|with|of|at|for|by|in|on|after|from|to|before|around|per|and)\b/)[0] ?? phrase;
   const isPlural = /(?<!s)s$/.test(head) && !/^(a|an|one) /.test(head);
   return isPlural ? plural : singular;
 }

@@ -10,6 +10,7 @@ import { chance as seededChance, type Chance } from './chance.js';
 import type { PeopleAndPlaces, Topic } from './content.js';
 import type { Design, OtherDesign, StudyDesign } from './designs.js';
 import { asIndexedOn, isoDay } from './releases.js';
+import type { StudyTemplate } from './studies.js';
 import { tell } from './writing.js';
 
 export interface Content {
@@ -17,6 +18,7 @@ export interface Content {
   vocabulary: Vocabulary;
   topics: readonly Topic[];
   people: PeopleAndPlaces;
+  studies: ReadonlyMap<string, StudyTemplate>;
 }
 
 export interface GenerateOptions {
@@ -58,6 +60,8 @@ export interface WrittenRecord {
 /** The last day that a record of the release was entered. */
 const RELEASE_DAY = Date.UTC(2026, 8, 28);
 const FIRST_YEAR = 1994;
+/** From then on journals count their volumes as today. */
+const MODERN = 1976;
 const DAY = 86_400_000;
 /** Of a database's size, what comes in with each later release, about. */
 const ARRIVING_A_YEAR = 0.07;
@@ -65,15 +69,34 @@ const ARRIVING_A_YEAR = 0.07;
 const EMPHASIS: Readonly<Record<string, number>> = { 'night-light': 3, 'duty-naps': 2, 'oncall-rural': 1.5 };
 
 const DESIGNS: Partial<Record<Design, number>> = {
-  'randomised trial': 27,
+  'randomised trial': 21,
+  'parallel-group randomised trial': 3,
+  'cluster-randomised trial': 3,
   'cross-over trial': 6,
-  'quasi-experimental study': 11,
-  'cohort study': 13,
-  'cross-sectional survey': 15,
-  'qualitative study': 12,
-  'systematic review': 7,
-  'study protocol': 5,
-  editorial: 4,
+  'quasi-experimental study': 7,
+  'controlled before-after study': 2,
+  'interrupted time series': 2,
+  'cohort study': 10,
+  'case-control study': 3,
+  'cross-sectional study': 11,
+  'diagnostic accuracy study': 2,
+  'case series': 1,
+  'case report': 1,
+  'qualitative study': 2,
+  'interview study': 3,
+  'focus group study': 2,
+  ethnography: 1,
+  'grounded theory study': 1,
+  'phenomenological study': 1,
+  'mixed methods study': 2,
+  'systematic review': 3,
+  'meta-analysis': 2,
+  'narrative review': 1,
+  'scoping review': 1,
+  protocol: 4,
+  'economic evaluation': 1,
+  opinion: 3,
+  guideline: 1,
 };
 
 /** The indexing of the database in whose vocabulary the topics are written. */
@@ -115,13 +138,15 @@ export function writeRecords(
   return entered.map((day, i): WrittenRecord => {
     const topic = chance.weighted(weighted);
     const design = designFor(designs, topic, chance);
-    let told = tell(design, topic, chance);
-    for (let tries = 0; titles.has(told.title) && tries < 20; tries += 1) told = tell(design, topic, chance);
+    let told = tell(design, topic, content, chance);
+    for (let tries = 0; titles.has(told.title) && tries < 20; tries += 1) {
+      told = tell(design, topic, content, chance);
+    }
     titles.add(told.title);
     const year = new Date(day).getUTCFullYear();
     const outcomeHeadings = told.outcomes.flatMap((outcome) => outcome.headings);
-    const journal = chance.pick(content.people.journals);
-    const volume = year - 1975 + (journal.length % 20);
+    const journal = chance.pick(journalsFor(topic, content.people));
+    const volume = year - (year < MODERN ? 1880 : 1975) + (journal.length % 20);
     const firstPage = chance.int(1, 880);
     const number = i + 1;
     const described = {
@@ -139,7 +164,7 @@ export function writeRecords(
         ? `10.5555/${initials(journal)}.${year}.${doiEnding(accession, number)}`
         : null,
       language: chance.weighted(content.people.languages),
-      publicationTypes: typesOf(design, types, chance),
+      publicationTypes: typesOf(design, types, content.studies, chance),
       entered: isoDay(day),
     };
     const indexed = indexer(topic, outcomeHeadings, day, chance);
@@ -223,11 +248,41 @@ function designFor(
 export function typesOf(
   design: Design,
   types: Readonly<Record<string, readonly string[]>> | undefined,
+  studies: ReadonlyMap<string, Pick<StudyTemplate, 'label'>>,
   chance: Chance,
 ): string[] {
   if (types !== undefined) return [...(types[design] ?? types.otherwise ?? [])];
-  if (design === 'editorial') return ['Editorial'];
-  return chance.happens(0.86) ? ['Journal article', capitaliseFirst(design)] : ['Journal article'];
+  if (design === 'opinion') return ['Editorial'];
+  const label = studies.get(design)?.label ?? capitaliseFirst(design);
+  if (!chance.happens(LABELLED)) return ['Journal article'];
+  return ['Journal article', chance.happens(MISLABELLED) ? (TAKEN_FOR[design] ?? label) : label];
+}
+
+/** The shares of records that indexers label with a design, and of those the share that they label wrongly. */
+const LABELLED = 0.86;
+const MISLABELLED = 0.05;
+/** What a design is taken for by those who label it in haste. */
+const TAKEN_FOR: Readonly<Record<string, string>> = {
+  'quasi-experimental study': 'Randomised trial',
+  'controlled before-after study': 'Randomised trial',
+  'cohort study': 'Cross-sectional survey',
+  'case-control study': 'Cohort study',
+  'cross-sectional study': 'Cohort study',
+  protocol: 'Randomised trial',
+  'mixed methods study': 'Qualitative study',
+  'narrative review': 'Systematic review',
+  'cluster-randomised trial': 'Quasi-experimental study',
+  'interview study': 'Cross-sectional survey',
+};
+
+/** Journals that print what a topic is about, and those that print anything. */
+export function journalsFor(topic: Topic, { journals }: PeopleAndPlaces): string[] {
+  const about = [topic.id, ...topic.people, ...topic.interventions, ...topic.keywords, ...topic.places]
+    .join(' ')
+    .toLowerCase();
+  return journals
+    .filter((journal) => journal.about.length === 0 || journal.about.some((word) => about.includes(word)))
+    .map(({ name }) => name);
 }
 
 function assignHeadings(

@@ -27,7 +27,7 @@ export const OTHER_TELLERS: Readonly<Record<OtherDesign, OtherTeller>> = {
   'assayed review protocol': (cast, topic, chance) => tellAssayedReview(cast, topic, chance, 'protocol'),
   'trial record': tellTrialRecord,
   'technology assessment': tellAssessment,
-  'economic evaluation': tellEconomics,
+  'assayed economic evaluation': tellEconomics,
   'early essay': tellEarlyEssay,
 };
 

@@ -6,6 +6,7 @@ import {
   readTopics,
   readVocabularies,
 } from './content.js';
+import { readStudies } from './studies.js';
 import { generateCorpora } from './corpora.js';
 import { recordsOf } from './releases.js';
 
@@ -15,7 +16,12 @@ const recipes = readDatabases(content).map((recipe) => ({ ...recipe, size: Math.
 const [vocabulary] = vocabularies;
 if (vocabulary === undefined) throw new RangeError('there is no vocabulary');
 const { histories, truth } = generateCorpora({
-  content: { vocabulary, topics: readTopics(content), people: readPeopleAndPlaces(content) },
+  content: {
+    vocabulary,
+    topics: readTopics(content),
+    people: readPeopleAndPlaces(content),
+    studies: readStudies(content),
+  },
   vocabularies,
   recipes,
   limits: readLimitRules(content),

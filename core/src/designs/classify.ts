@@ -99,58 +99,100 @@ function kindWithin(family: string, own: ReadonlyMap<string, number>, tree: Desi
   return best !== undefined && best[1] >= LEAST_OF_KIND ? best[0] : family;
 }
 
-interface Passage {
-  place: Sign['place'];
-  text: string;
-}
-
 function signsIn(
   { title, abstract, publicationTypes, headings, keywords }: Parameters<typeof likelyDesigns>[0],
   rules: readonly DesignRule[],
   withoutLabels: boolean,
 ): Sign[] {
-  const passages: Record<Exclude<RulePlace, 'text'>, Passage[]> = {
-    title: [{ place: 'title', text: title }],
-    abstract: abstract.map(({ text }, place) => ({ place, text })),
-    type: withoutLabels ? [] : publicationTypes.map((text) => ({ place: 'type' as const, text })),
-    shape: shapesOf(abstract.map(({ text }) => text)).map((text) => ({ place: 'title' as const, text })),
-    heading: withoutLabels
+  const passages: [RulePlace, Passage][] = [
+    ['title', { place: 'title', text: title }],
+    ...abstract.map(({ text }, place): [RulePlace, Passage] => ['abstract', { place, text }]),
+    ...shapesOf(abstract.map(({ text }) => text)).map((text): [RulePlace, Passage] => [
+      'shape',
+      { place: 'title', text },
+    ]),
+    ...(withoutLabels
       ? []
-      : [...headings.map(({ label }) => label), ...keywords].map((text) => ({
-          place: 'heading' as const,
-          text,
-        })),
+      : [
+          ...publicationTypes.map((text): [RulePlace, Passage] => ['type', { place: 'type', text }]),
+          ...[...headings.map(({ label }) => label), ...keywords].map((text): [RulePlace, Passage] => [
+            'heading',
+            { place: 'heading', text },
+          ]),
+        ]),
+  ];
+  const index = indexOf(rules);
+  const found = new Map<DesignRule, Sign>();
+  for (const [where, passage] of passages) {
+    for (const { tokens, text, place } of sentencesOf(passage)) {
+      for (const [at, first] of tokens.entries()) {
+        for (const rule of rulesBeginning(first.word, index)) {
+          if (found.has(rule) || !looksIn(rule.place, where)) continue;
+          const last = endOfMatch(tokens, rule.pattern, at, 0);
+          if (last === null) continue;
+          const { start } = first;
+          const end = tokens[last]?.end ?? first.end;
+          found.set(rule, { rule, words: text.slice(start, end), place, start, end });
+        }
+      }
+    }
+  }
+  return [...found.values()];
+}
+
+function looksIn(place: RulePlace, where: RulePlace): boolean {
+  return place === where || (place === 'text' && (where === 'title' || where === 'abstract'));
+}
+
+/** Rules by the word that their pattern begins with, so that each word of a text meets only those it can begin. */
+interface RuleIndex {
+  words: ReadonlyMap<string, readonly DesignRule[]>;
+  /** by the first letters of a word with any ending */
+  beginnings: ReadonlyMap<string, readonly DesignRule[]>;
+  numbers: readonly DesignRule[];
+}
+
+const BEGINNING = 3;
+const indexes = new WeakMap<readonly DesignRule[], RuleIndex>();
+
+function indexOf(rules: readonly DesignRule[]): RuleIndex {
+  const known = indexes.get(rules);
+  if (known !== undefined) return known;
+  const words = new Map<string, DesignRule[]>();
+  const beginnings = new Map<string, DesignRule[]>();
+  const numbers: DesignRule[] = [];
+  const put = (map: Map<string, DesignRule[]>, key: string, rule: DesignRule) => {
+    const list = map.get(key);
+    if (list === undefined) map.set(key, [rule]);
+    else list.push(rule);
   };
-  const sentences = new Map(
-    Object.entries(passages).map(([place, texts]) => [place, texts.flatMap(sentencesOf)] as const),
-  );
-  const inPlace = (place: RulePlace): Sentence[] =>
-    place === 'text'
-      ? [...(sentences.get('title') ?? []), ...(sentences.get('abstract') ?? [])]
-      : (sentences.get(place) ?? []);
-  const words = new Map<RulePlace, ReadonlySet<string>>();
-  const holdsFirst = (rule: DesignRule): boolean => {
+  for (const rule of rules) {
     const [first] = rule.pattern;
-    if (first?.kind !== 'word' || first.anyOf.some(({ anyEnding, number }) => anyEnding || number))
-      return true;
-    let known = words.get(rule.place);
-    if (known === undefined) {
-      known = new Set(inPlace(rule.place).flatMap(({ tokens }) => tokens.map(({ word }) => word)));
-      words.set(rule.place, known);
+    if (first?.kind !== 'word') continue;
+    for (const { text, anyEnding, number } of first.anyOf) {
+      if (number) numbers.push(rule);
+      else if (anyEnding) put(beginnings, text.slice(0, BEGINNING), rule);
+      else put(words, text, rule);
     }
-    const held = known;
-    return first.anyOf.some(({ text }) => held.has(text));
-  };
-  return rules.flatMap((rule) => {
-    if (!holdsFirst(rule)) return [];
-    for (const sentence of inPlace(rule.place)) {
-      const found = matchIn(sentence.tokens, rule.pattern);
-      if (found === null) continue;
-      const [start, end] = found;
-      return [{ rule, words: sentence.text.slice(start, end), place: sentence.place, start, end }];
-    }
-    return [];
-  });
+  }
+  const index = { words, beginnings, numbers };
+  indexes.set(rules, index);
+  return index;
+}
+
+function rulesBeginning(word: string, { words, beginnings, numbers }: RuleIndex): readonly DesignRule[] {
+  const exact = words.get(word);
+  const begun = beginnings.get(word.slice(0, BEGINNING));
+  const counted = isNumber(word) ? numbers : undefined;
+  if (begun === undefined && counted === undefined) return exact ?? NONE;
+  return [...(exact ?? NONE), ...(begun ?? NONE), ...(counted ?? NONE)];
+}
+
+const NONE: readonly DesignRule[] = [];
+
+interface Passage {
+  place: Sign['place'];
+  text: string;
 }
 
 /** What an abstract lacks, in the words that rules use. */
@@ -179,18 +221,6 @@ function sentencesOf({ place, text }: Passage): Sentence[] {
     }
   }
   return sentences;
-}
-
-/** @returns UTF-16 offsets of the first match, the earliest; null where there is none */
-function matchIn(
-  tokens: readonly Token[],
-  pattern: readonly PatternPart[],
-): [start: number, end: number] | null {
-  for (const [from, first] of tokens.entries()) {
-    const last = endOfMatch(tokens, pattern, from, 0);
-    if (last !== null) return [first.start, tokens[last]?.end ?? first.end];
-  }
-  return null;
 }
 
 /** @returns the place of the last token of the match */

@@ -1,0 +1,309 @@
+/** How studies are told: templates from `content/studies.txt`, filled with what a topic and chance give. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Cast } from './cast.js';
+import type { Chance } from './chance.js';
+import { compare } from './comparison.js';
+import { ContentError, type Outcome, type Topic } from './content.js';
+import { capitalise, percent, verb, words } from './english.js';
+
+/** The templates of one design. Of each list one is taken; an empty text leaves its section out. */
+export interface StudyTemplate {
+  /** as study designs are called, in small letters */
+  design: string;
+  /** what indexers call it */
+  label: string;
+  /** how many take part; of each group where there are two */
+  size: [from: number, to: number];
+  /** what groups are compared with, where it is not the comparison of the topic */
+  against: string | null;
+  /** whether the people of the study are the topic's informants */
+  informants: boolean;
+  /** whether it begins with what it is to live with something, rather than with what something does */
+  lived: boolean;
+  titles: Tagged[];
+  methods: Tagged[];
+  results: string[];
+  conclusions: string[];
+}
+
+/** Titles and methods of one tag go together; those without go with any. */
+interface Tagged {
+  tag: string | null;
+  text: string;
+}
+
+export function readStudies(folder: string): ReadonlyMap<string, StudyTemplate> {
+  return parseStudies(readFileSync(join(folder, 'studies.txt'), 'utf8'));
+}
+
+export function parseStudies(text: string): ReadonlyMap<string, StudyTemplate> {
+  const studies = new Map<string, StudyTemplate>();
+  let study: StudyTemplate | null = null;
+  for (const [i, raw] of text.split('\n').entries()) {
+    const line = raw.trim();
+    if (line === '' || line.startsWith('#')) continue;
+    const [mark = '', ...rest] = line.split(' ');
+    const value = rest.join(' ').trim();
+    if (mark === 'study') {
+      const design = value.toLowerCase();
+      study = {
+        design, label: value, size: [10, 100], against: null, informants: false, lived: false,
+        titles: [], methods: [], results: [], conclusions: [],
+      }; // prettier-ignore
+      studies.set(design, study);
+      continue;
+    }
+    if (study === null) throw new ContentError(`studies.txt, line ${i + 1}: no study has begun`);
+    if (mark === 'label') study.label = value;
+    else if (mark === 'against') study.against = value;
+    else if (mark === 'informants') study.informants = true;
+    else if (mark === 'lived') study.lived = true;
+    else if (mark === 'size') {
+      const [from = NaN, to = NaN] = value.split(' ').map(Number);
+      study.size = [from, to];
+    } else if (mark === 'T') study.titles.push(tagged(value));
+    else if (mark === 'M') study.methods.push(tagged(value));
+    else if (mark === 'R') study.results.push(value === '-' ? '' : value);
+    else if (mark === 'C') study.conclusions.push(value === '-' ? '' : value);
+    else throw new ContentError(`studies.txt, line ${i + 1}: “${mark}” is no mark`);
+  }
+  return studies;
+}
+
+function tagged(value: string): Tagged {
+  const [, tag = null, text = value] = /^@(\S+) (.+)$/.exec(value) ?? [];
+  return { tag, text };
+}
+
+const THEMES = [
+  'being seen or overlooked', 'the body keeping its own time', 'owing it to colleagues', 'small tricks that help',
+  'knowing whom to ask', 'the cost to those at home', 'learning it alone', 'pride in coping',
+  'waiting for the next time', 'trust won slowly', 'rules that do not fit', 'saying no without guilt',
+  'words that are missing', 'being asked too late', 'the silence afterwards', 'doing it for somebody else',
+  'keeping up appearances', 'a plan that nobody follows', 'help that comes with strings', 'getting used to it',
+  'fear of being a burden', 'humour as a shield', 'losing the thread', 'the first time',
+  'what others do not see', 'counting the hours', 'bargaining with oneself', 'a place of one’s own',
+  'shame and its remedies', 'advice that contradicts itself', 'letting go', 'finding a rhythm',
+  'being believed', 'the weight of paper', 'choosing the lesser harm', 'returning to normal',
+  'the kindness of strangers', 'always on the way', 'a second family', 'the price of being reliable',
+]; // prettier-ignore
+
+const COUNTED = new Set([
+  'randomised trial',
+  'parallel-group randomised trial',
+  'cross-over trial',
+  'cluster-randomised trial',
+]);
+
+export interface ToldStudy {
+  title: string;
+  /** methods, results and conclusion; those that are not told are left out */
+  sections: string[];
+}
+
+export function tellStudy(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance): ToldStudy {
+  const fill = filler(study, cast, topic, chance);
+  const chosen = chance.pick(study.methods);
+  const method = fill(chosen.text);
+  const going = study.titles.filter(({ tag }) => tag === null || tag === chosen.tag);
+  const ofTag = going.filter(({ tag }) => tag !== null);
+  // What has a tag is told by its titles, where there are any.
+  const title = fill(chance.pick(ofTag.length > 0 ? ofTag : going).text);
+  const result = fill(chance.pick(study.results));
+  const conclusion = fill(chance.pick(study.conclusions));
+  return { title, sections: [method, result, conclusion].filter((text) => text !== '') };
+}
+
+type Fill = (template: string) => string;
+
+function filler(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance): Fill {
+  const numbers = numbersOf(study, chance);
+  const [first, other] = cast.outcomes;
+  if (first === undefined) throw new RangeError('a topic needs an outcome');
+  const second = other ?? first;
+  const people = cast.people;
+  const informants = chance.pick(topic.informants);
+  const against = study.against ?? cast.comparison;
+  const compared = { people, intervention: cast.intervention, comparison: against };
+  const effect = compare(first.outcome, numbers.a, numbers.b, chance);
+  const themes = chance.some(THEMES, chance.int(5, 6));
+  const told = themes.slice(0, chance.int(3, 4));
+  const values: Record<string, string> = {
+    ...textsOf(numbers),
+    people,
+    informants,
+    intervention: cast.intervention,
+    detail: cast.detail,
+    comparison: against,
+    outcome: first.name,
+    instrument: first.outcome.instrument,
+    outcome2: second.name,
+    place: cast.place,
+    subject: chance.pick(topic.subjects),
+    theme: themes[0] ?? '',
+    themes: listed(told),
+    themes2: listed(themes.slice(1, 3)),
+    themesnumber: words(told.length),
+    wasoutcome: verb(first.name, 'was', 'were'),
+    bad: troubleOf(first.outcome),
+    was: verb(cast.intervention, 'was', 'were'),
+    matters: verb(first.name, 'matters', 'matter'),
+    oddsratio: oddsRatio(numbers),
+    is: verb(cast.intervention, 'is', 'are'),
+    has: verb(cast.intervention, 'has', 'have'),
+    does: verb(cast.intervention, 'does', 'do'),
+    women: /mother|women|girl|midwi/.test(informants) ? '' : ` (${words(numbers.women)} women)`,
+    effect: effect.sentence(first.name, cast.intervention, against),
+    effect2: effectOf(second, first, numbers, cast.intervention, against, chance),
+    verdict: effect.conclusion(first, compared, chance),
+  };
+  return (template) => {
+    const chosen = template.replace(/\[([^\]]+)\]/g, (_, options: string) => {
+      const option = chance.pick(options.split(';'));
+      return option === '-' ? '' : option;
+    });
+    const filled = chosen.replace(/\{(\w+)\}/g, (_, name: string) => {
+      const value = values[name];
+      if (value === undefined) throw new ContentError(`studies.txt: “${name}” is no word in braces`);
+      return value;
+    });
+    return sentences(filled);
+  };
+}
+
+function oddsRatio({ share, share2 }: Numbers): string {
+  return ((share * (100 - share2)) / (share2 * (100 - share))).toFixed(1);
+}
+
+/** What makes an outcome a trouble. */
+function troubleOf({ better, unit }: Outcome): string {
+  if (better === 'higher') return 'poor';
+  if (unit === 'points') return 'marked';
+  if (unit === 'percent') return '';
+  if (/^(ms|minutes|days|weeks|hours)$/.test(unit)) return 'long';
+  return /^(m|mm|cm2?|mg|mmHg|mmol.*|m.s|crowns|percent points)$/.test(unit) ? 'raised' : 'frequent';
+}
+
+type NamedOutcome = { outcome: Outcome; name: string };
+
+function effectOf(
+  second: NamedOutcome,
+  first: NamedOutcome,
+  { a, b }: Numbers,
+  intervention: string,
+  against: string,
+  chance: Chance,
+): string {
+  if (second === first) return '';
+  return compare(second.outcome, a, b, chance).sentence(second.name, intervention, against);
+}
+
+/** Spaces put right, and each sentence begun with a capital. */
+function sentences(text: string): string {
+  const tidy = text
+    .replace(/\s+/g, ' ')
+    .replace(/ ([.,;:])/g, '$1')
+    .trim();
+  return tidy.replace(
+    /(^|[.!?] )(“?\p{Ll})/gu,
+    (_, before: string, letter: string) => before + capitalise(letter),
+  );
+}
+
+function listed(texts: readonly string[]): string {
+  const last = texts.at(-1) ?? '';
+  return texts.length < 2 ? last : `${texts.slice(0, -1).join(', ')} and ${last}`;
+}
+
+interface Numbers {
+  a: number;
+  b: number;
+  small: number;
+  women: number;
+  some: number;
+  lost: number;
+  sites: number;
+  trials: number;
+  participants: number;
+  screened: number;
+  answered: number;
+  wanted: number;
+  used: number;
+  n: number;
+  share: number;
+  share2: number;
+  sensitivity: number;
+  specificity: number;
+  few: number;
+  weeks: number;
+  months: number;
+  years: number;
+  databases: number;
+  k: number;
+  few1: number;
+}
+
+/** Numbers that agree with each other: parts are smaller than wholes, and groups add up. */
+function numbersOf(study: StudyTemplate, chance: Chance): Numbers {
+  const [from, to] = study.size;
+  const a = chance.int(from, to);
+  // Groups that chance makes are nearly of one size.
+  const b = COUNTED.has(study.design)
+    ? Math.max(1, a + chance.int(-3, 3))
+    : Math.max(1, Math.round(a * chance.real(0.7, 1.6)));
+  const crossover = study.design === 'cross-over trial';
+  const small = chance.int(Math.min(7, from), Math.min(38, Math.max(9, to)));
+  const trials = chance.int(4, 31);
+  const participants = trials * chance.int(38, 160);
+  const review = study.design === 'systematic review' || study.design === 'meta-analysis';
+  const n = crossover ? a : study.informants ? a : a + b;
+  const answered = Math.round(n * chance.real(0.34, 0.83));
+  const wanted = Math.round(answered * chance.real(0.25, 0.8));
+  const share = chance.int(55, 94);
+  return {
+    a: review ? Math.round(participants / 2) : a,
+    b: review ? Math.round(participants / 2) : crossover ? a : b,
+    n,
+    small,
+    women: chance.int(Math.ceil(small / 3), Math.max(1, small - 1)),
+    some: chance.int(2, Math.max(2, small - 2)),
+    lost: chance.int(1, Math.max(1, Math.min(12, Math.floor(n / 10)))),
+    sites: chance.int(3, 20) * 2,
+    trials,
+    participants,
+    screened: trials * chance.int(40, 190),
+    answered,
+    wanted,
+    used: Math.round(wanted * chance.real(0.1, 0.7)),
+    share,
+    share2: chance.int(38, share - 5),
+    sensitivity: chance.int(81, 96),
+    specificity: chance.int(42, 79),
+    few: chance.int(3, 6),
+    weeks: chance.int(2, 12),
+    months: chance.pick([6, 12, 18, 24]),
+    years: chance.int(2, 9),
+    databases: chance.int(3, 7),
+    k: chance.int(2, 9),
+    few1: chance.int(1, 9),
+  };
+}
+
+/** Numbers as they are printed: small ones in words, but for what is measured. */
+function textsOf(numbers: Numbers): Record<string, string> {
+  const { n, answered, wanted, used, lost, small, some } = numbers;
+  const digits = Object.fromEntries(Object.entries(numbers).map(([name, value]) => [name, String(value)]));
+  const spelled = (name: keyof Numbers) => [name, words(numbers[name])] as const;
+  return {
+    ...digits,
+    ...Object.fromEntries((['few', 'weeks', 'months', 'years', 'databases'] as const).map(spelled)),
+    small: words(small),
+    some: words(Math.min(some, small)),
+    lost: `${words(lost)} participant${lost === 1 ? '' : 's'}`,
+    answeredshare: percent(answered, n),
+    wantedshare: percent(wanted, answered),
+    usedshare: percent(used, answered),
+    most: wanted * 2 > answered ? 'Most' : 'Fewer than half',
+  };
+}
