@@ -5,6 +5,7 @@ import { dialectsBench } from './dialectsBench.js';
 import { designsBench } from './designsBench.js';
 import { filesBench } from './filesBench.js';
 import { lookupBench } from './lookupBench.js';
+import { filtersBench } from './filtersBench.js';
 import { indexBench } from './indexBench.js';
 import type { Measurement } from './measure.js';
 import { skosBench } from './skosBench.js';
@@ -26,6 +27,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   clauses: clausesBench,
   pasted: pastedBench,
   designs: designsBench,
+  filters: filtersBench,
   crosswalk: crosswalkBench,
   dialects: dialectsBench,
   skos: skosBench,

@@ -4,6 +4,7 @@ import {
   LIMIT_WAYS,
   LONGEST_VALUE,
   MOST_VALUES,
+  STRENGTHS,
   valuesProblem,
   type Limit,
   type LimitValues,
@@ -157,6 +158,7 @@ const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unkn
         'string.max': `A value has at most ${LONGEST_VALUE} characters.`,
         'string.empty': 'A value is empty. Write it, or take it away.',
       }),
+    strength: Joi.string().valid(...STRENGTHS),
   }),
 });
 

@@ -46,7 +46,8 @@ describe('releases', () => {
       expect(diagnostic(await search(application, { query: old }))).toMatch(/\/36$/);
       expect(hits(await search(application, { query: old, release: '2026-08-20' }))).toBe(underOldName);
       const renamed = hits(await search(application, { query: 'el.heading == "Night-time employment"' }));
-      expect(renamed).toBeGreaterThanOrEqual(underOldName);
+      // Some records may have been withdrawn meanwhile.
+      expect(renamed).toBeGreaterThan(0.95 * underOldName);
     }
   });
 

@@ -1,6 +1,8 @@
 import { join } from 'node:path';
 import { readContent } from './application.js';
-import { generateRecords } from './generate.js';
+import { generateRecords, journalsFor, writeRecords } from './generate.js';
+import { STUDY_DESIGNS } from './designs.js';
+import { fitTogether } from './writing.js';
 
 const content = readContent(join(__dirname, '..', 'content'));
 const records = generateRecords(content, { seed: 7, size: 800 });
@@ -23,7 +25,7 @@ test('groups add up to the number of participants', () => {
   const trials = abstracts.flatMap((text) => [
     ...text.matchAll(/(\d+) [^.]*?\(n = (\d+)\) or [^.]*?\(n = (\d+)\)/g),
   ]);
-  expect(trials.length).toBeGreaterThan(50);
+  expect(trials.length).toBeGreaterThan(20);
   for (const [, all, a, b] of trials) expect(Number(a) + Number(b)).toBe(Number(all));
 });
 
@@ -47,6 +49,62 @@ test('a conclusion of no clear effect goes with an interval that holds zero, and
     expect({ text, open }).toEqual({ text, open: holdsZero });
   }
   expect(seen).toBeGreaterThan(200);
+});
+
+describe('what goes together', () => {
+  const written = writeRecords(content, { seed: 11, size: 3000 });
+
+  test('a journal fits its articles', () => {
+    for (const { record, topic } of written)
+      expect(journalsFor(topic, content.people)).toContain(record.journal);
+    const wound = written.filter(({ record }) => record.journal === 'Journal of Applied Shift Studies');
+    expect(wound.length).toBeGreaterThan(10);
+    expect(wound.filter(({ topic }) => /newborn|foot|honey/.test(topic.id))).toEqual([]);
+  });
+
+  test('a place fits its people', () => {
+    for (const topic of content.topics) {
+      for (const people of topic.people) {
+        const places = topic.places.filter((place) => fitTogether(people, place, content.people.fits));
+        expect([people, places.length > 0]).toEqual([people, true]);
+      }
+    }
+    const texts = written.map(({ record }) => record.abstract.map(({ text }) => text).join(' '));
+    expect(
+      texts.filter((text) => /care home residents[^.]* in (an|two|three) intensive care/.test(text)),
+    ).toEqual([]);
+  });
+
+  test('a comparison fits its design: who is only watched is given nothing to compare with', () => {
+    const watched = written.filter(({ design }) => design === 'cohort study');
+    expect(watched.length).toBeGreaterThan(100);
+    expect(
+      watched.filter(({ record }) => /placebo|sham|deactivated/.test(JSON.stringify(record.abstract))),
+    ).toEqual([]);
+  });
+
+  test('every design is written, in six manners at least', () => {
+    expect([...content.studies.keys()].sort()).toEqual([...STUDY_DESIGNS].sort());
+    for (const { design, methods } of content.studies.values())
+      expect([design, methods.length >= 6]).toEqual([design, true]);
+    const seen = new Set(written.map(({ design }) => design));
+    expect(STUDY_DESIGNS.filter((design) => !seen.has(design))).toEqual([]);
+  });
+
+  test('most designs are labelled, some not, a few wrongly', () => {
+    const quasi = written.filter(
+      ({ design, record }) => design === 'quasi-experimental study' && record.abstract.length > 0,
+    );
+    const share = (label: string) =>
+      quasi.filter(({ record }) => record.publicationTypes.includes(label)).length / quasi.length;
+    expect(share('Quasi-experimental study')).toBeGreaterThan(0.6);
+    expect(share('Randomised trial')).toBeGreaterThan(0.01);
+    expect(share('Randomised trial')).toBeLessThan(0.12);
+  });
+});
+
+test('volumes are counted from the first', () => {
+  expect(records.filter(({ volume }) => Number(volume) < 1)).toEqual([]);
 });
 
 test('nothing was left unfilled', () => {

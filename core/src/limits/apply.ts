@@ -1,4 +1,5 @@
 /** How one database applies a limit: which ways it has, what is asked in the one that is taken, and what is left unsaid. */
+import { STRENGTH_NAMES, type Strength } from '../designs/index.js';
 import type { Query, SearchField } from '../query/index.js';
 import type { LimitKind } from './kind.js';
 import { limitKind } from './kinds/index.js';
@@ -85,9 +86,13 @@ export function applyLimit(
   }
   if (limit.values.kind === 'years') return { ...none(null), way, ...byYears(limit.values) };
   if (limit.values.kind === 'days') return none(`There is no limit of this kind here. ${kind.nearest}`);
-  const values = limit.values.values;
+  const { values, strength } = limit.values;
   const own = way === 'words' ? null : byOwnLimit(kind, values, database);
-  const words = way === 'own' ? null : byWords(kind, values);
+  // Where the own limit knows none of the values, words stand in for it as if there were no such limit.
+  const instead =
+    chosen === undefined && own?.query === null && kind.wordsUnasked === true && ways.includes('words');
+  if (instead) return applyLimit({ ...limit, ways: { ...limit.ways, [database.id]: 'words' } }, database);
+  const words = way === 'own' ? null : byWords(kind, values, strength);
   // A value is unknown only where no way that is taken can say it.
   const unknown = values.filter(
     (value) => (own?.unknown.includes(value) ?? true) && (words?.unknown.includes(value) ?? true),
@@ -147,7 +152,8 @@ function byOwnLimit(
   }
   const query: Query | null =
     known.length === 0 ? null : { kind: 'limit', field, values: [...new Set(known)] };
-  return { query, unknown, lacking: withoutValue(field, listed, database) };
+  const telling = listed.filter((each) => kind.saysNothing?.includes(each.toLowerCase()) !== true);
+  return { query, unknown, lacking: withoutValue(field, telling, database) };
 }
 
 /** What a value is called among those of a database; null where it is not there. */
@@ -159,8 +165,7 @@ function namedHere(kind: LimitKind, value: string, listed: readonly string[]): s
       : [lower, ...(kind.alike?.find((group) => group.includes(lower)) ?? [])];
   // Where the values are not listed, it is asked as it is; the database then says whether it knows it.
   if (listed.length === 0) return [kind.values === 'yes' ? (names[0] ?? 'yes') : value];
-  const same = listed.filter((each) => each.toLowerCase() === lower);
-  const found = same.length > 0 ? same : listed.filter((each) => names.includes(each.toLowerCase()));
+  const found = listed.filter((each) => names.includes(each.toLowerCase()));
   return found.length === 0 ? null : found;
 }
 
@@ -181,14 +186,14 @@ function withoutAbstract(database: LimitsOfDatabase): Query | null {
   return database.limits[field]?.includes(value) === true ? { kind: 'limit', field, values: [value] } : null;
 }
 
-function byWords(kind: LimitKind, values: readonly string[]): Said {
+function byWords(kind: LimitKind, values: readonly string[], strength?: Strength): Said {
   const queries: Query[] = [];
   const unknown: string[] = [];
   for (const value of values) {
     const lower = value.toLowerCase();
     const group = kind.alike?.find((each) => each.includes(lower)) ?? [];
     const query = [value, ...group]
-      .map((name) => kind.wordsFor?.(name) ?? null)
+      .map((name) => kind.wordsFor?.(name, strength) ?? null)
       .find((each) => each !== null);
     if (query === undefined) unknown.push(value);
     else queries.push(query);
@@ -205,7 +210,11 @@ function byWords(kind: LimitKind, values: readonly string[]): Said {
 
 /** The values of a limit, in words: “2005 to 2026”, “English, French”. Empty for one that is only on or off. */
 export function valuesText(values: LimitValues): string {
-  if (values.kind === 'values') return values.values.join(', ') === 'yes' ? '' : values.values.join(', ');
+  if (values.kind === 'values') {
+    const { strength } = values;
+    const text = values.values.join(', ') === 'yes' ? '' : values.values.join(', ');
+    return strength === undefined ? text : `${text} (${STRENGTH_NAMES[strength]})`;
+  }
   const { from, to } = values;
   if (from === null) return `up to ${to ?? ''}`;
   if (to === null) return `from ${from}`;

@@ -1,4 +1,5 @@
 /** What a kind of limit is. Each kind is one file in `kinds`; nothing else has to know of it. */
+import type { Strength } from '../designs/index.js';
 import { parsePhrase, type Query } from '../query/index.js';
 
 /** What its values are: years, days, values to choose from, values that are typed, or none but yes. */
@@ -17,10 +18,14 @@ export interface LimitKind {
   yes?: readonly string[];
   /** names of one and the same value in different databases, in lower case */
   alike?: readonly (readonly string[])[];
+  /** values that say nothing of the kind, in lower case: a record that has no others lacks the data */
+  saysNothing?: readonly string[];
   /** the values that can be said in words where a database has no such limit */
   inWords?: readonly string[];
   /** a value in words; null where it cannot be said so */
-  wordsFor?: (value: string) => Query | null;
+  wordsFor?: (value: string, strength?: Strength) => Query | null;
+  /** whether its words come in several strengths */
+  strengths?: true;
   /** whether words are taken by themselves where a database has no such limit: they lose hardly anything wrongly */
   wordsUnasked?: true;
   /** what comes nearest where a database has nothing of the kind, as a sentence */

@@ -1,4 +1,5 @@
 /** A limit of a review: what it restricts, why, and how each database applies it. */
+import type { Strength } from '../designs/index.js';
 
 /** Years of publication, both ends included; either may be open, not both. */
 export interface YearsChosen {
@@ -11,6 +12,8 @@ export interface YearsChosen {
 export interface ValuesChosen {
   kind: 'values';
   values: readonly string[];
+  /** how its words are set, for a kind that has several strengths; balanced where nothing is said */
+  strength?: Strength;
 }
 
 /** Days on which records came into the database, both ends included, as ISO dates; either may be open, not both. */

@@ -3,6 +3,7 @@ import type { LimitKind } from '../kind.js';
 import { abstract } from './abstract.js';
 import { ageGroup } from './ageGroup.js';
 import { country } from './country.js';
+import { design } from './design.js';
 import { fullText } from './fullText.js';
 import { humans } from './humans.js';
 import { journal } from './journal.js';
@@ -21,6 +22,7 @@ import { years } from './years.js';
 
 export const LIMIT_KINDS: readonly LimitKind[] = [
   years,
+  design,
   language,
   publicationType,
   peerReview,
