@@ -13,6 +13,7 @@ export * from './vocabularies.js';
 export * from './files.js';
 export * from './lineTexts.js';
 export * from './limits.js';
+export * from './studyDesigns.js';
 export * from './translations.js';
 export * from './databaseChoices.js';
 export * from './addedDatabases.js';

@@ -82,6 +82,11 @@ export interface LimitStep {
   /** of what it loses, what was kept on the reading desk; null where that cannot be told */
   kept: KeptRecord[] | null;
   warnings: string[];
+  /**
+   * Of what comes to it, what its own limit and its words find without each other; null where it has but one of them, or
+   * nobody asked
+   */
+  compared: { ownOnly: number | null; both: number | null; wordsOnly: number | null } | null;
 }
 
 /** A record that was kept, and that a limit would lose. */
@@ -103,8 +108,11 @@ export interface LimitProfile {
   problems: StrategyProblem[];
 }
 
-/** What to read of a step: what it loses, what only it loses, what it loses for want of data, or what is left. */
-export const STEP_PARTS = ['lost', 'only', 'lacking', 'remains'] as const;
+/**
+ * What to read of a step: what it loses, what only it loses, what it loses for want of data, what is left, or what its own
+ * limit and its words find without each other.
+ */
+export const STEP_PARTS = ['lost', 'only', 'lacking', 'remains', 'ownOnly', 'wordsOnly'] as const;
 export type StepPart = (typeof STEP_PARTS)[number];
 
 export interface StepSampleRequest extends ProfileRequest {

@@ -2,6 +2,7 @@
 import type { BibRecord } from '@even-lantern/core';
 import Joi from 'joi';
 import { DECISIONS, type Decision } from './decisions.js';
+import type { DesignJudgement } from './studyDesigns.js';
 
 export interface DecisionChange {
   decision: Decision;
@@ -71,4 +72,6 @@ export interface ReviewRecord extends Decided {
   /** the run that found it last */
   runId: string;
   record: BibRecord;
+  /** what a person judged its design to be; null where nobody did */
+  judged: DesignJudgement | null;
 }

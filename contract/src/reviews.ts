@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { ReviewLimit } from './limits.js';
+import type { Rung } from './studyDesigns.js';
 import {
   EARLIER_LANES_FORM,
   ELEMENT_KEYS,
@@ -61,6 +62,8 @@ export interface Review {
   shelf: ShelfItem[];
   /** in the order in which they are applied */
   limits: ReviewLimit[];
+  /** which designs answer the question best, as the review sees it; null where it is as the program proposes */
+  ladder: Rung[] | null;
 }
 
 export interface NewReview {

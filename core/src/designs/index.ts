@@ -8,3 +8,5 @@ export { DESIGN_FILTERS, designFilter, STRENGTHS, STRENGTH_NAMES } from './filte
 export type { DesignFilter, Strength } from './filters.js';
 export { filterFigures, wilson } from './figures.js';
 export type { FilterCounts, FilterFigures, Share } from './figures.js';
+export { BACKGROUND_DESIGNS, proposedLadder } from './ladder.js';
+export type { LadderRung } from './ladder.js';

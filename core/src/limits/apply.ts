@@ -88,10 +88,11 @@ export function applyLimit(
   if (limit.values.kind === 'days') return none(`There is no limit of this kind here. ${kind.nearest}`);
   const { values, strength } = limit.values;
   const own = way === 'words' ? null : byOwnLimit(kind, values, database);
-  // Where the own limit knows none of the values, words stand in for it as if there were no such limit.
-  const instead =
-    chosen === undefined && own?.query === null && kind.wordsUnasked === true && ways.includes('words');
-  if (instead) return applyLimit({ ...limit, ways: { ...limit.ways, [database.id]: 'words' } }, database);
+  // Where the own limit does not know all values, words stand in, as if there were no such limit.
+  if (chosen === undefined && own !== null && own.unknown.length > 0 && canStandIn(kind, ways)) {
+    const instead: LimitWay = own.query === null ? 'words' : 'either';
+    return applyLimit({ ...limit, ways: { ...limit.ways, [database.id]: instead } }, database);
+  }
   const words = way === 'own' ? null : byWords(kind, values, strength);
   // A value is unknown only where no way that is taken can say it.
   const unknown = values.filter(
@@ -106,6 +107,10 @@ export function applyLimit(
   const query: Query = queries.length === 1 && only !== undefined ? only : { kind: 'or', operands: queries };
   const lacking = way === 'own' ? (own?.lacking ?? null) : way === 'words' ? withoutAbstract(database) : null;
   return { way, ways, query, lacking, unknown, unavailable: null };
+}
+
+function canStandIn(kind: LimitKind, ways: readonly LimitWay[]): boolean {
+  return kind.wordsUnasked === true && ways.includes('words');
 }
 
 function wayOut(kind: LimitKind, ways: readonly LimitWay[], way: LimitWay): string {

@@ -212,6 +212,49 @@ describe('how databases apply a limit', () => {
     }
   });
 
+  test('where its labels do not know all designs, words find the others by themselves', () => {
+    const labels = { ...bare, limits: { publicationType: ['review', 'research article'] } };
+    const designs = chosen('Systematic review', 'Randomised trial');
+    expect(applyLimit(limit('design', designs), labels)).toMatchObject({ way: 'either', unknown: [] });
+    expect(applyLimit(limit('design', chosen('Randomised trial')), labels).way).toBe('words');
+    const own = applyLimit(limit('design', designs, { ways: { bare: 'own' } }), labels);
+    expect([own.way, own.unknown]).toEqual(['own', ['Randomised trial']]);
+  });
+
+  test('a design is found with its kinds, and lacks its label where only the usual type is told', () => {
+    const labels = {
+      ...bare,
+      limits: { publicationType: ['Cross-over trial', 'Journal article', 'Randomised trial'] },
+    };
+    const applied = applyLimit(limit('design', chosen('Randomised trial')), labels);
+    expect(applied.query).toEqual({
+      kind: 'limit',
+      field: 'publicationType',
+      values: ['Cross-over trial', 'Randomised trial'],
+    });
+    const records = [
+      { ...base, publicationTypes: ['Journal article'] },
+      { ...base, publicationTypes: ['Journal article', 'Cross-over trial'] },
+    ];
+    expect(found(applied.lacking ?? NOTHING, records)).toEqual([0]);
+  });
+
+  test('each strength of a filter finds what the narrower ones find, and more', () => {
+    const records = [
+      { ...base, title: 'Naps: a randomised trial' },
+      { ...base, title: 'Naps', abstract: [{ label: null, text: 'A coin was tossed. Placebo capsules.' }] },
+      { ...base, title: 'Naps and controls' },
+    ];
+    const by = (strength: 'nearly all' | 'balanced' | 'nearly only') => {
+      const values: LimitValues = { kind: 'values', values: ['Randomised trial'], strength };
+      return found(applyLimit(limit('design', values), bare).query ?? NOTHING, records);
+    };
+    expect([by('nearly only'), by('balanced'), by('nearly all')]).toEqual([[0], [0, 1], [0, 1, 2]]);
+    expect(
+      limitText(limit('design', { ...chosen('Randomised trial'), strength: 'nearly all' } as LimitValues)),
+    ).toBe('Study design Randomised trial (finds nearly all)');
+  });
+
   test('somebody can choose that a limit is not applied in a database', () => {
     const applied = applyLimit(limit('language', chosen('English'), { ways: { db: 'none' } }), database);
     expect(applied).toMatchObject({ way: 'none', query: null, unavailable: null });

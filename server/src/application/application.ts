@@ -31,6 +31,9 @@ import { FilesController } from '../reading/filesController.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
 import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
+import { DesignContent, DESIGN_FOLDER } from '../designs/designContent.js';
+import { DesignsController } from '../designs/designsController.js';
+import { DesignsService } from '../designs/designsService.js';
 import { KeptRecords } from '../limits/keptRecords.js';
 import { LimitsController } from '../limits/limitsController.js';
 import { LimitsService } from '../limits/limitsService.js';
@@ -115,6 +118,7 @@ class ApplicationModule {
         LanesController,
         ShelfController,
         LimitsController,
+        DesignsController,
         ReviewsController,
         VocabulariesController,
         CrosswalkController,
@@ -145,6 +149,9 @@ class ApplicationModule {
         LanesService,
         ShelfService,
         LimitsService,
+        { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
+        DesignContent,
+        DesignsService,
         KeptRecords,
         ProfileService,
         VocabulariesService,

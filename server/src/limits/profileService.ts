@@ -20,6 +20,7 @@ import type {
   ProfileRequest,
   StepSample,
   StepSampleRequest,
+  ValueCount,
 } from '@even-lantern/contract';
 import { In } from 'typeorm';
 import { ProblemException, notFound } from '../application/problem.js';
@@ -34,10 +35,17 @@ const NOTHING: Counted = { hits: null, error: null };
 /** The index by which a database counts its years. */
 const YEAR_INDEX = 'year';
 
+/** What its own limit and its words find of what comes to a limit. */
+interface Compared {
+  ownOnly: Query;
+  both: Query;
+  wordsOnly: Query;
+}
+
 /** The steps of a profile, with what is asked for each. */
 interface Profiled {
   whole: Query | null;
-  steps: StepQueries[];
+  steps: (StepQueries & { compared: Compared | null })[];
 }
 
 /** What limits take away, counted without logging anything. */
@@ -66,7 +74,16 @@ export class ProfileService {
     const [before, counted, kept] = await Promise.all([
       count(whole),
       Promise.all(
-        steps.map(({ remains, only, lacking }) => Promise.all([count(remains), count(only), count(lacking)])),
+        steps.map(({ remains, only, lacking, compared }) =>
+          Promise.all([
+            count(remains),
+            count(only),
+            count(lacking),
+            count(compared?.ownOnly ?? null),
+            count(compared?.both ?? null),
+            count(compared?.wordsOnly ?? null),
+          ]),
+        ),
       ),
       whole === null
         ? []
@@ -78,7 +95,14 @@ export class ProfileService {
     ]);
     let left = before;
     const told = reading.limits.map((read, i): LimitStep => {
-      const [remains = NOTHING, only = NOTHING, lacking = NOTHING] = counted[i] ?? [];
+      const [
+        remains = NOTHING,
+        only = NOTHING,
+        lacking = NOTHING,
+        ownOnly = NOTHING,
+        both = NOTHING,
+        wordsOnly = NOTHING,
+      ] = counted[i] ?? [];
       const line = strategies.said.lines.find(({ limitId }) => limitId === read.limit.id);
       const restricts = read.said !== null;
       const counts = { before: left.hits, remains: remains.hits, lacking: lacking.hits };
@@ -98,6 +122,10 @@ export class ProfileService {
         lacking: lacking.hits,
         kept: kept[i] ?? null,
         warnings: restricts ? stepWarnings(counts) : [],
+        compared:
+          steps[i]?.compared == null
+            ? null
+            : { ownOnly: ownOnly.hits, both: both.hits, wordsOnly: wordsOnly.hits },
       };
     });
     const { name, release, simulated } = database.description;
@@ -122,7 +150,7 @@ export class ProfileService {
     const at = reading.limits.findIndex(({ limit }) => limit.id === limitId);
     const step = profiled(reading).steps[at];
     if (step === undefined) throw notFound('This limit');
-    const query = step[part];
+    const query = part === 'ownOnly' || part === 'wordsOnly' ? (step.compared?.[part] ?? null) : step[part];
     if (query === null) return { hits: 0, error: null, records: [], decisions: {} };
     const sample = await this.asking.sample(reading.database, query);
     const accession = In(sample.records.map((record) => record.accession));
@@ -145,10 +173,18 @@ export class ProfileService {
     const field = kind.values === 'years' ? YEAR_INDEX : ownField(kind, appliedIn(database));
     const own = field === null ? [] : (database.description.limits[field] ?? []);
     const inWords = applyLimitWays(kindId, database) ? (kind.inWords ?? []) : [];
-    const known = kind.values === 'yes' ? ['yes'] : [...new Set([...own, ...inWords])];
+    const known =
+      kind.values === 'yes'
+        ? ['yes']
+        : kind.strengths === true
+          ? [...(kind.inWords ?? [])]
+          : [...new Set([...own, ...inWords])];
     const query = leftByOthers(reading, limitId);
     if (query === null) return { counted: null, known, hits: null };
     const { hits } = await this.asking.count(database, query);
+    if (kind.strengths === true) {
+      return { counted: await this.oneByOne(database, query, kindId, known), known, hits };
+    }
     if (field === null) return { counted: null, known, hits };
     try {
       const { facets } = await this.asking.facets(database, query, { [field]: most });
@@ -159,6 +195,26 @@ export class ProfileService {
       if (!(error instanceof ProblemException)) throw error;
       return { counted: null, known, hits };
     }
+  }
+
+  /** Values that no index of the database counts: each is counted as it would be applied. */
+  private oneByOne(
+    database: OpenDatabase,
+    within: Query,
+    kind: string,
+    values: readonly string[],
+  ): Promise<ValueCount[]> {
+    return Promise.all(
+      values.map(async (value) => {
+        const limit = { kind, values: { kind: 'values' as const, values: [value] }, ways: {} };
+        const { query } = applyLimit(limit, appliedIn(database));
+        const counted =
+          query === null
+            ? null
+            : await this.asking.count(database, { kind: 'and', operands: [within, query] });
+        return { value, count: counted?.hits ?? 0 };
+      }),
+    );
   }
 }
 
@@ -172,15 +228,41 @@ function applyLimitWays(kind: string, database: OpenDatabase): boolean {
 }
 
 /** The strategy before its limits, as the database is told it, and what each limit makes of it. */
-function profiled({ strategies: { said }, limits, edits }: ReviewReading): Profiled {
+function profiled({ strategies: { said }, limits, edits, database }: ReviewReading): Profiled {
   const line = said.lines.find(({ kind }) => kind === 'whole');
   const whole = line === undefined ? null : standaloneQuery(line, said.lines);
   const steps = profileQueries(
     whole ?? { kind: 'everything' },
     limits.map((read) => ({ query: read.said, lacking: read.said === null ? null : read.lacking })),
   );
-  if (!limits.some(({ limit }) => edits.has(limitKey(limit.id)))) return { whole, steps };
-  return { whole, steps: withWritten(said.lines, limits, whole) };
+  const written = limits.some(({ limit }) => edits.has(limitKey(limit.id)));
+  const told = written ? withWritten(said.lines, limits, whole) : steps;
+  return {
+    whole,
+    steps: told.map((step, i) => ({
+      ...step,
+      compared: comparedAt(limits[i], told[i - 1]?.remains ?? whole, database),
+    })),
+  };
+}
+
+/** Labels and words are compared where a kind has both and words in several strengths. */
+function comparedAt(
+  read: ReviewReading['limits'][number] | undefined,
+  before: Query | null,
+  database: OpenDatabase,
+): Compared | null {
+  if (read === undefined || before === null || limitKind(read.limit.kind).strengths !== true) return null;
+  const by = (way: 'own' | 'words') =>
+    applyLimit({ ...read.limit, ways: { [database.id]: way } }, appliedIn(database));
+  const [own, words] = [by('own'), by('words')];
+  if (own.way !== 'own' || own.query === null || words.query === null) return null;
+  const within = (include: Query): Query => ({ kind: 'and', operands: [before, include] });
+  return {
+    ownOnly: { kind: 'not', include: within(own.query), exclude: words.query },
+    both: within({ kind: 'and', operands: [own.query, words.query] }),
+    wordsOnly: { kind: 'not', include: within(words.query), exclude: own.query },
+  };
 }
 
 /** A line written by hand takes the place of its limit: what it leaves is known, what it alone loses is not. */

@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import { setImmediate as pause } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import type { BibRecord, SourcedRecord } from '@even-lantern/core';
 import {
   type Decided,
   type Decision,
+  type DesignJudgement,
   type Person,
   type RecordCounts,
   type RecordPage,
@@ -14,7 +16,8 @@ import {
 import { In, type EntityManager } from 'typeorm';
 import { badInput, notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
-import { RecordRow, RunRow } from '../store/entities.js';
+import { PeopleService } from '../people/people.js';
+import { DesignJudgementRow, RecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount, countsOf } from './recordCounts.js';
 
@@ -44,7 +47,10 @@ const EXPORTED_AT_ONCE = 100;
 
 @Injectable()
 export class RecordsService {
-  constructor(private readonly store: Store) {}
+  constructor(
+    private readonly store: Store,
+    private readonly people: PeopleService,
+  ) {}
 
   async page(reviewId: string, query: RecordQuery): Promise<RecordPage> {
     const { sort, limit } = query;
@@ -76,7 +82,42 @@ export class RecordsService {
   async get(id: string): Promise<ReviewRecord> {
     const row = await this.store.read.findOneBy(RecordRow, { id });
     if (row === null) throw notFound('This record');
-    return { ...decidedOf(row), database: row.database, runId: row.lastRunId, record: bibRecord(row) };
+    const judged = await this.judgementOf(id);
+    return {
+      ...decidedOf(row),
+      database: row.database,
+      runId: row.lastRunId,
+      record: bibRecord(row),
+      judged,
+    };
+  }
+
+  /** What somebody judged the design of a record to be last; null where nobody did, or it was taken back. */
+  private async judgementOf(recordId: string): Promise<DesignJudgement | null> {
+    const [last] = await this.store.read.find(DesignJudgementRow, {
+      where: { recordId },
+      order: { position: 'DESC' },
+      take: 1,
+    });
+    if (last === undefined || last.design === null) return null;
+    const nameOf = await this.people.namesOf([last.personId]);
+    return { design: last.design, person: nameOf(last.personId), at: last.at };
+  }
+
+  /** Judges the design of a record, or takes the judgement back. What was judged before is kept. */
+  async judge(id: string, design: string | null, person: Person): Promise<ReviewRecord> {
+    await this.store.write(async (manager) => {
+      const record = await manager.findOne(RecordRow, {
+        where: { id },
+        select: { id: true, reviewId: true },
+      });
+      if (record === null) throw notFound('This record');
+      const position = ((await manager.maximum(DesignJudgementRow, 'position', { recordId: id })) ?? 0) + 1;
+      const at = new Date().toISOString();
+      const row = { id: randomUUID(), reviewId: record.reviewId, recordId: id, position, design, at };
+      await manager.insert(DesignJudgementRow, { ...row, personId: person.id });
+    });
+    return this.get(id);
   }
 
   /** @param version of the decision that the person saw */

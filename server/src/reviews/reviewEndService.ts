@@ -5,6 +5,7 @@ import { In, IsNull, Not, type EntityManager, type EntityTarget } from 'typeorm'
 import { badInput, conflict } from '../application/problem.js';
 import {
   DatabaseChoiceRow,
+  DesignJudgementRow,
   ElementRow,
   LaneEventRow,
   LaneRow,
@@ -31,6 +32,7 @@ const MOST_ROUNDS = 5;
 const OF_LANES = [LaneEventRow, TermRow] as const;
 const OF_REVIEWS = [
   LedgerEntryRow,
+  DesignJudgementRow,
   RecordRow,
   RunRow,
   LineTextRow,

@@ -60,6 +60,7 @@ export class ReviewsService {
         createdBy: person.id,
         putAwayAt: null,
         deletedAt: null,
+        ladder: null,
         version: 1,
       };
       await manager.insert(ReviewRow, review);
@@ -99,6 +100,7 @@ export class ReviewsService {
       ),
       shelf: (await itemsOnShelf(manager, id)).map(shelfItemOf),
       limits: await this.limits(id, manager),
+      ladder: review.ladder === null ? null : (JSON.parse(review.ladder) as Review['ladder']),
     };
   }
 

@@ -19,6 +19,8 @@ export class ReviewRow {
   @Column('varchar', { nullable: true }) putAwayAt: string | null;
   /** deleted; what it holds goes bit by bit, and the row at last */
   @Column('varchar', { nullable: true }) deletedAt: string | null;
+  /** the ladder of evidence where it was changed, as JSON */
+  @Column('text', { nullable: true }) ladder: string | null;
   @VersionColumn() version: number;
 }
 
@@ -89,6 +91,20 @@ export class LimitRow {
   /** taken away, but kept */
   @Column('varchar', { nullable: true }) removedAt: string | null;
   @Column('integer') version: number;
+}
+
+/** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
+@Entity({ name: 'design_judgement' })
+export class DesignJudgementRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') recordId: string;
+  /** order within the record, from 1 */
+  @Column('integer') position: number;
+  /** null where a judgement was taken back */
+  @Column('varchar', { nullable: true }) design: string | null;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
 }
 
 @Entity({ name: 'term' })
@@ -358,6 +374,7 @@ export const ENTITIES = [
   LaneRow,
   ShelfItemRow,
   LimitRow,
+  DesignJudgementRow,
   WordingRow,
   TermRow,
   LaneEventRow,

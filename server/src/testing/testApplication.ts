@@ -13,7 +13,7 @@ export interface TestApplication {
   person: string;
   get(path: string): request.Test;
   post(path: string, body: object): request.Test;
-  put(path: string, body: object): request.Test;
+  put(path: string, body: object, version?: number): request.Test;
   patch(path: string, body: object, version?: number): request.Test;
   /** a review with one lane that searches the word “light” */
   reviewWithLane(): Promise<Review>;
@@ -45,7 +45,10 @@ export async function testApplication(
     storePath,
     person,
     post,
-    put: (path, body) => http().put(path).set('Host', host).set(PERSON_HEADER, person).send(body),
+    put: (path, body, version) => {
+      const put = http().put(path).set('Host', host).set(PERSON_HEADER, person);
+      return (version === undefined ? put : put.set('If-Match', `"${version}"`)).send(body);
+    },
     get: (path) => http().get(path).set('Host', host),
     patch: (path, body, version) => {
       const patch = http().patch(path).set('Host', host).set(PERSON_HEADER, person);

@@ -1,6 +1,7 @@
 /** All steps that bring a store up to date, the earliest first. A step that has been released is never changed. */
 import { AddedDatabases1798000000000 } from './addedDatabases.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
+import { Designs1800000000009 } from './designs.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { GivenRecords1800000000004 } from './givenRecords.js';
 import { ImportedHeadings1800000000005 } from './importedHeadings.js';
@@ -33,4 +34,5 @@ export const MIGRATIONS = [
   Lanes1800000000006,
   Shelf1800000000007,
   Limits1800000000008,
+  Designs1800000000009,
 ];

@@ -1,8 +1,19 @@
-import { formatCount, limitKind, wayText, type LimitValues, type LimitWay } from '@even-lantern/core';
+import {
+  DESIGN_FILTERS,
+  formatCount,
+  limitKind,
+  STRENGTH_NAMES,
+  STRENGTHS,
+  wayText,
+  type LimitValues,
+  type LimitWay,
+  type ValuesChosen,
+} from '@even-lantern/core';
 import type { DatabaseProfile, LimitChange, LimitDraft, LimitProfile, Problem } from '@even-lantern/contract';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { limitApi } from '../../app/limitApi.js';
+import { useDesigns } from '../../app/useDesigns.js';
 import { useReview } from '../../app/useReview.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { Inspector } from '../../parts/Inspector.js';
@@ -62,6 +73,11 @@ export function LimitInspector({
       {database !== null && kind.values !== 'yes' && (
         <Values database={database} limit={limit} tried={tried} onChange={setValues} />
       )}
+      {kind.strengths === true &&
+        limit.values.kind === 'values' &&
+        (step?.way === 'words' || step?.way === 'either') && (
+          <Strengths values={limit.values} onChange={setValues} />
+        )}
       <Ways
         name={database?.name ?? ''}
         step={step}
@@ -144,6 +160,7 @@ function Values({
     },
   });
   const counts = currentData ?? data;
+  const designs = useDesigns();
   if (kind.values === 'years') {
     const values = limit.values.kind === 'years' ? limit.values : firstValues(limit.kind, thisYear);
     return values.kind === 'years' ? (
@@ -155,9 +172,44 @@ function Values({
       kind={kind}
       values={limit.values.kind === 'values' ? limit.values.values : []}
       counts={counts}
-      onChange={(values) => onChange({ kind: 'values', values })}
+      {...(kind.strengths === true && designs !== null ? { about: designs.definitionOf } : {})}
+      onChange={(values) =>
+        onChange({ ...(limit.values.kind === 'values' ? limit.values : {}), kind: 'values', values })
+      }
     />
   );
+}
+
+/** How the words are set: to miss hardly any, to bring hardly any others, or in between. */
+function Strengths({ values, onChange }: { values: ValuesChosen; onChange: (values: LimitValues) => void }) {
+  const { strength = 'balanced' } = values;
+  return (
+    <fieldset>
+      <legend className="small-head pb-1">The filter is set so that it</legend>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        {STRENGTHS.map((each) => (
+          <label key={each} className="flex cursor-pointer items-center gap-1.5 text-sm">
+            <input
+              type="radio"
+              name="limit-strength"
+              className="radio radio-xs"
+              checked={strength === each}
+              onChange={() => onChange({ ...values, strength: each })}
+            />
+            {STRENGTH_NAMES[each]}
+          </label>
+        ))}
+      </div>
+      <p className="quiet text-xs">
+        {values.values.map((value) => sourceOf(value)).find((each) => each !== null) ?? ''}
+      </p>
+    </fieldset>
+  );
+}
+
+function sourceOf(design: string): string | null {
+  const filter = DESIGN_FILTERS.find((each) => each.design === design);
+  return filter === undefined ? null : `Filter by ${filter.source}, ${filter.date}`;
 }
 
 function Ways({

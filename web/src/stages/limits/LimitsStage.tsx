@@ -15,6 +15,7 @@ import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
 import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { Evidence } from './Evidence.js';
 import { InAllDatabases } from './InAllDatabases.js';
 import { LimitInspector } from './LimitInspector.js';
 import { LimitRow } from './LimitRow.js';
@@ -23,6 +24,7 @@ import { SavePicture } from './SavePicture.js';
 import { useLimitEdits } from '../../app/useLimitEdits.js';
 
 const IN_ALL = 'all';
+const EVIDENCE = 'evidence';
 
 /** What each limit takes away, why it is there, and what it would be to have another. */
 export function LimitsStage() {
@@ -36,7 +38,8 @@ export function LimitsStage() {
   const [problem, setProblem] = useState<Problem | null>(null);
   const [thisYear] = useState(() => new Date().getFullYear());
   const menu = useRef<HTMLDivElement>(null);
-  const inAll = params.get('view') === IN_ALL;
+  const view = params.get('view');
+  const inAll = view === IN_ALL;
 
   const inHand: LimitInHand[] = [
     ...review.limits.map((limit): LimitInHand => ({ tried: false, limit })),
@@ -78,10 +81,18 @@ export function LimitsStage() {
     setProblem(null);
     set('limit', id);
   };
-  const begin = (kind: string) => {
+  const begin = (kind: string, values = firstValues(kind, thisYear)) => {
     const id = `tried-${crypto.randomUUID()}`;
-    setDrafts([...drafts, { id, kind, values: firstValues(kind, thisYear), on: true, ways: {}, reason: '' }]);
-    select(id);
+    setDrafts([...drafts, { id, kind, values, on: true, ways: {}, reason: '' }]);
+    setProblem(null);
+    setParams(
+      (before) => {
+        before.set('limit', id);
+        before.delete('view');
+        return before;
+      },
+      { replace: true },
+    );
   };
   const drop = (id: string) => {
     setDrafts(drafts.filter((draft) => draft.id !== id));
@@ -180,15 +191,17 @@ export function LimitsStage() {
         <NoDatabase />
         <Tabs
           each={each}
-          chosen={inAll ? IN_ALL : (database?.id ?? '')}
+          chosen={view ?? database?.id ?? ''}
           onChoose={(id) => {
-            if (id === IN_ALL) set('view', IN_ALL);
+            if (id === IN_ALL || id === EVIDENCE) set('view', id);
             else choose(id, 'view');
           }}
         />
-        {database !== null && !inAll && <DatabaseStateNote database={database} />}
+        {database !== null && view === null && <DatabaseStateNote database={database} />}
         {answer?.error !== undefined && <ProblemNote problem={problemOf(answer.error)} />}
-        {inAll ? (
+        {view === EVIDENCE ? (
+          <Evidence databases={databases} tried={tried} onLimit={(values) => begin('design', values)} />
+        ) : inAll ? (
           <InAllDatabases limits={inHand} databases={each} />
         ) : (
           <>
@@ -272,7 +285,7 @@ export function LimitsStage() {
                 name,
                 detail: about.split('. ')[0] ?? about,
               }))}
-              onChoose={begin}
+              onChoose={(kind) => begin(kind)}
             />
             <kbd className="quiet font-mono text-xs">N</kbd>
           </div>
@@ -288,7 +301,7 @@ export function LimitsStage() {
           )}
         </div>
       </div>
-      {selected !== undefined && !inAll && (
+      {selected !== undefined && view === null && (
         <LimitInspector
           key={selected.limit.id}
           inHand={selected}
@@ -354,6 +367,7 @@ function Tabs({
         ),
       )}
       {tab(IN_ALL, 'All side by side', null)}
+      {tab(EVIDENCE, 'Evidence at hand', null)}
     </div>
   );
 }

@@ -31,6 +31,20 @@ export function StepRecords({
       ? []
       : [{ id: 'lacking' as const, name: `of those, ${lacking}`, count: step.lacking }]),
     { id: 'only', name: 'lost only through this limit', count: step.only },
+    ...(step.compared === null
+      ? []
+      : [
+          {
+            id: 'ownOnly' as const,
+            name: 'found by the own limit, not by words',
+            count: step.compared.ownOnly,
+          },
+          {
+            id: 'wordsOnly' as const,
+            name: 'found by words, not by the own limit',
+            count: step.compared.wordsOnly,
+          },
+        ]),
     { id: 'remains', name: 'left after it', count: step.remains.hits },
   ];
   const { currentData, error } = limitApi.useStepSampleQuery({

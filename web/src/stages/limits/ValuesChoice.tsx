@@ -10,11 +10,13 @@ interface ValuesChoiceProps {
   kind: LimitKind;
   values: readonly string[];
   counts: LimitValueCounts | undefined;
+  /** what a value is, in a sentence */
+  about?: (value: string) => string;
   onChange: (values: string[]) => void;
 }
 
 /** Values to choose from, with what all other limits leave of each; several are joined by OR. */
-export function ValuesChoice({ kind, values, counts, onChange }: ValuesChoiceProps) {
+export function ValuesChoice({ kind, values, counts, about, onChange }: ValuesChoiceProps) {
   const [all, setAll] = useState(false);
   const [typed, setTyped] = useState('');
   const listed = listedValues(counts, values);
@@ -80,7 +82,7 @@ export function ValuesChoice({ kind, values, counts, onChange }: ValuesChoicePro
                   )
                 }
               />
-              <span className="relative min-w-0 flex-1 px-1">
+              <span className="relative min-w-0 flex-1 px-1" title={about?.(value)}>
                 <span
                   className="absolute inset-y-0 left-0 rounded"
                   style={{ width: `${(100 * (count ?? 0)) / most}%`, background: 'var(--bar-rest)' }}

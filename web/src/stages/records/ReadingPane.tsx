@@ -3,6 +3,7 @@ import type { Decision } from '@even-lantern/contract';
 import { useEffect, useRef } from 'react';
 import { api, problemOf } from '../../app/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { DesignOfRecord } from './DesignOfRecord.js';
 import { Highlighted } from './Highlighted.js';
 import { TakeFromRecord } from './TakeFromRecord.js';
 import { layersFor, useRecordHighlights } from './useLaneHighlights.js';
@@ -60,6 +61,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
         </span>
       </div>
       <Abstract record={record} lanes={lanes} />
+      <DesignOfRecord record={data} />
       {record.keywords.length > 0 && (
         <section>
           <h3 className="small-head">Author keywords</h3>

@@ -1,0 +1,66 @@
+import { Injectable } from '@nestjs/common';
+import { designTree, type DesignTree } from '@even-lantern/core';
+import type { LadderChange, Person, Review, ReviewRecord, Rung, StudyDesigns } from '@even-lantern/contract';
+import { badInput } from '../application/problem.js';
+import { RecordsService } from '../records/recordsService.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
+import { changeVersion } from '../store/changeVersion.js';
+import { ReviewRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
+import { DesignContent } from './designContent.js';
+
+/** Study designs: what they are, what a person judges a record to be, and the ladder of a review. */
+@Injectable()
+export class DesignsService {
+  constructor(
+    private readonly store: Store,
+    private readonly records: RecordsService,
+    private readonly reviews: ReviewsService,
+    private readonly content: DesignContent,
+  ) {}
+
+  async designs(): Promise<StudyDesigns> {
+    const { taxonomy, rules } = await this.content.get();
+    return { taxonomy, rules };
+  }
+
+  async turtle(): Promise<string> {
+    return (await this.content.get()).turtle;
+  }
+
+  /** @throws ProblemException for what is no design */
+  async judge(recordId: string, design: string | null, person: Person): Promise<ReviewRecord> {
+    if (design !== null) expectDesigns([design], await this.tree(), 'design');
+    return this.records.judge(recordId, design, person);
+  }
+
+  /** @throws ProblemException for what is no design, or stands on two rungs; or when somebody changed the review meanwhile */
+  async changeLadder(reviewId: string, { rungs }: LadderChange, version: number): Promise<Review> {
+    if (rungs !== null) expectLadder(rungs, await this.tree());
+    return this.store.write(async (manager) => {
+      const columns = { ladder: rungs === null ? null : JSON.stringify(rungs) };
+      await changeVersion(manager, ReviewRow, { id: reviewId, version }, columns, 'review', (row) => row);
+      return this.reviews.get(reviewId, manager);
+    });
+  }
+
+  private async tree(): Promise<DesignTree> {
+    return designTree((await this.content.get()).taxonomy);
+  }
+}
+
+function expectDesigns(designs: readonly string[], tree: DesignTree, path: string): void {
+  const known = new Set(tree.designs.map(({ label }) => label));
+  const unknown = designs.find((design) => !known.has(design));
+  if (unknown === undefined) return;
+  const message = `There is no study design “${unknown}”. Take one of: ${[...known].join(', ')}.`;
+  throw badInput([{ path, message }]);
+}
+
+function expectLadder(rungs: readonly Rung[], tree: DesignTree): void {
+  const all = rungs.flatMap(({ designs }) => designs);
+  expectDesigns(all, tree, 'rungs');
+  const twice = all.find((design, i) => all.indexOf(design) !== i);
+  if (twice === undefined) return;
+  throw badInput([{ path: 'rungs', message: `“${twice}” stands on two rungs. Take it off one of them.` }]);
+}
