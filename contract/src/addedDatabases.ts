@@ -1,5 +1,14 @@
 /** Databases that a person adds: SRU servers by their address, and databases that are asked by hand. */
-import { DIALECT_KINDS, LACKS, NAMED, type BibRecord, type DialectDescription } from '@even-lantern/core';
+import {
+  DIALECT_KINDS,
+  LACKS,
+  LONGEST_VALUE,
+  MATCHABLE_KINDS,
+  NAMED,
+  type BibRecord,
+  type DialectDescription,
+  type MatchedLimit,
+} from '@even-lantern/core';
 import Joi from 'joi';
 
 export const SRU_VERSIONS = ['1.1', '1.2', '2.0'] as const;
@@ -20,6 +29,8 @@ export interface ExploredServer {
   indexes: { name: string; title: string }[];
   /** proposed */
   dialect: DialectDescription;
+  /** proposed: its indexes that are limits */
+  limits: MatchedLimit[];
   /** what a first search found */
   test: { query: string; hits: number | null; error: string | null; record: BibRecord | null };
 }
@@ -30,6 +41,8 @@ interface AddedDatabase {
   dialect: DialectDescription;
   /** the vocabulary that its headings are of; null for none */
   vocabulary: string | null;
+  /** its own limits, by our kinds; none where it was added before there were any */
+  limits?: MatchedLimit[];
 }
 
 export interface NewSruDatabase extends AddedDatabase {
@@ -91,6 +104,19 @@ const common = {
   description: Joi.string().allow('').max(2000).required(),
   dialect: dialectSchema.required(),
   vocabulary: Joi.string().allow(null).max(200).required(),
+  limits: Joi.array()
+    .items(
+      Joi.object<MatchedLimit>({
+        kind: Joi.string()
+          .valid(...MATCHABLE_KINDS.map(({ id }) => id))
+          .required(),
+        name: ownName.required().disallow('', null),
+        values: Joi.array().items(Joi.string().trim().min(1).max(LONGEST_VALUE)).max(500).required(),
+      }),
+    )
+    .unique('kind')
+    .unique('name')
+    .messages({ 'array.unique': 'Two kinds of limits cannot be one and the same index.' }),
 };
 
 export const exploreServerSchema = Joi.object<ExploreServer>({ address });

@@ -28,6 +28,8 @@ export interface DatabaseProfile {
   vocabulary: { id: string; name: string } | null;
   /** fields that limits may name, with their values; none where there are too many to list */
   limits: Record<string, string[]>;
+  /** by kind of limit, the own limit that somebody matched to it; those that ship with the program need none */
+  matchedLimits?: Record<string, string>;
   /** its own dialect; null where it takes our CQL alone, which can say everything */
   dialect: DialectDescription | null;
   reached: DatabaseReach;

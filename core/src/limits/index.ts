@@ -12,3 +12,5 @@ export { profilePicture } from './picture.js';
 export type { PictureStep, ProfilePicture } from './picture.js';
 export { limitsOfDatabase, limitsSince } from './since.js';
 export type { DescribedLimits, LimitsSince } from './since.js';
+export { describedLimits, MATCHABLE_KINDS, proposeLimits } from './propose.js';
+export type { MatchedLimit } from './propose.js';

@@ -21,6 +21,7 @@ import {
   limitText,
   profilePicture,
   profileQueries,
+  proposeLimits,
   stepWarnings,
   valuesProblem,
   waysOf,
@@ -300,6 +301,21 @@ describe('how databases apply a limit', () => {
     }
     expect(() => limitKind('moon')).toThrow('moon');
   });
+});
+
+test('limits of a database that is added are proposed from what it calls its indexes', () => {
+  const index = (name: string, title: string) => ({ name, title });
+  expect(
+    proposeLimits([
+      index('dc.language', 'Language'),
+      index('x.lang', 'Lang'),
+      index('dc.title', 'Title'),
+      index('y.q', 'Age group'),
+    ]),
+  ).toEqual([
+    { kind: 'language', name: 'dc.language', values: [] },
+    { kind: 'ageGroup', name: 'y.q', values: [] },
+  ]);
 });
 
 test('a limit in a dialect finds what the limit in CQL finds, or tells of the loss', () => {

@@ -10,11 +10,19 @@ export interface DescribedLimits {
   limits: Readonly<Record<string, readonly string[]>>;
   /** null where it takes CQL alone, which can say everything */
   dialect: DialectDescription | null;
+  /** by kind, the own limit that somebody matched to it */
+  matchedLimits?: Readonly<Record<string, string>>;
 }
 
-export function limitsOfDatabase({ id, limits, dialect }: DescribedLimits): LimitsOfDatabase {
+export function limitsOfDatabase({ id, limits, dialect, matchedLimits }: DescribedLimits): LimitsOfDatabase {
   const abilities = dialect === null ? null : dialectFrom(dialect).abilities;
-  return { id, limits, years: abilities?.years ?? true, fields: abilities?.fields ?? SEARCH_FIELDS };
+  return {
+    id,
+    limits,
+    years: abilities?.years ?? true,
+    fields: abilities?.fields ?? SEARCH_FIELDS,
+    ...(matchedLimits === undefined ? {} : { matched: matchedLimits }),
+  };
 }
 
 /** Limits that came since a search was run, and limits of the search that are no more, each in words. */

@@ -4,6 +4,7 @@ import {
   type GivenRecords,
   type HandAnswer,
   type Ledger,
+  type LimitProfile,
   type NewHandDatabase,
   type Problem,
   type RecordPage,
@@ -55,6 +56,49 @@ test('gets strings in its dialect; counts are entered, corrected, and counted ag
     expect(body<HandAnswer>(answer)).toMatchObject({ hits, enteredBy: 'Ada', records: 0 });
     expect(body<Rehearsal>(await application.get(path)).whole.hits).toBe(hits);
   }
+});
+
+test('has limits of its own where they were matched to our kinds, and says so where it has none', async () => {
+  const own = [{ kind: 'language', name: 'lang', values: ['English', 'Swedish'] }];
+  await application.put('/api/databases/ferrow-index', { ...database, limits: own }).expect(200);
+  const review = await application.reviewWithLane();
+  const limit = (kind: string, ...values: string[]) => ({
+    kind, values: { kind: 'values', values }, reason: 'x', on: true, ways: {},
+  }); // prettier-ignore
+  await application
+    .post(`/api/reviews/${review.id}/limits`, {
+      limits: [limit('language', 'eng'), limit('peerReview', 'yes')],
+    })
+    .expect(201);
+  const path = `/api/reviews/${review.id}/translation?database=ferrow-index`;
+  const { lines } = body<Translation>(await application.get(path));
+  expect(lines.at(-1)?.sent).toBe('any("light") AND lang("English")');
+  await application
+    .put('/api/databases/ferrow-index/answers', { text: lines.at(-1)?.sent ?? '', hits: 7 })
+    .expect(200);
+  const counted = body<Translation>(await application.get(path));
+  expect(counted.lines.at(-1)?.hits).toBe(7);
+  const profile = body<LimitProfile>(
+    await application.post(`/api/reviews/${review.id}/profile`, { database: 'ferrow-index' }),
+  );
+  expect(profile.steps.map(({ way }) => way)).toEqual(['own', 'none']);
+});
+
+test.each([
+  [[{ kind: 'moon', name: 'x', values: [] }], 'must be one of'],
+  [[{ kind: 'language', name: 'a b', values: [] }], 'letters, digits'],
+  [
+    [
+      { kind: 'language', name: 'x', values: [] },
+      { kind: 'sex', name: 'x', values: [] },
+    ],
+    'one and the same',
+  ],
+])('limits matched as %j are refused', async (limits, message) => {
+  const { errors } = body<Problem>(
+    await application.put('/api/databases/ferrow-index', { ...database, limits }).expect(400),
+  );
+  expect(errors?.map((each) => each.message).join()).toContain(message);
 });
 
 test('is run and logged with the records of its files, each once', async () => {

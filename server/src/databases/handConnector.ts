@@ -3,7 +3,13 @@
  * exported file back. What was given is known by the meaning of the string, so that a space more is no other string.
  */
 import { createHash } from 'node:crypto';
-import { dialectFrom, printCql, type BibRecord, type DialectContext } from '@even-lantern/core';
+import {
+  describedLimits,
+  dialectFrom,
+  printCql,
+  type BibRecord,
+  type DialectContext,
+} from '@even-lantern/core';
 import type { NewHandDatabase } from '@even-lantern/contract';
 import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
 import { describedVocabulary, type Described } from './described.js';
@@ -26,7 +32,7 @@ export function handConnector(
   answers: HandAnswers,
   turtle: () => Promise<string>,
 ): DatabaseConnector {
-  const { name, description, release, dialect, vocabulary } = database;
+  const { name, description, release, dialect, vocabulary, limits = [] } = database;
   const cannot = (what: string) => () => Promise.reject(new DatabaseError(`${name} ${what}`, true));
   const connector: DatabaseConnector = {
     explain: () =>
@@ -37,7 +43,7 @@ export function handConnector(
         simulated: false,
         records: null,
         vocabulary: describedVocabulary(vocabulary),
-        limits: {},
+        ...describedLimits(limits),
         dialect,
         reached: 'hand',
         releases: [],
@@ -66,8 +72,9 @@ export function handConnector(
  * What a string means, as the key of what was given for it: the SHA-256 of its CQL, which is short in an address.
  * @throws DatabaseError for one that cannot be read
  */
-export function handKey({ dialect, vocabulary }: HandDatabase, text: string): string {
-  const context: DialectContext = { vocabulary: vocabulary?.id ?? null, limitFields: [] };
+export function handKey({ dialect, vocabulary, limits = [] }: HandDatabase, text: string): string {
+  const limitFields = limits.map(({ name }) => name);
+  const context: DialectContext = { vocabulary: vocabulary?.id ?? null, limitFields };
   const read = dialectFrom(dialect).parse(text, context);
   if (!read.ok) throw new DatabaseError(read.error.message, true);
   const meaning = printCql(read.query, { vocabulary: context.vocabulary ?? '' });

@@ -9,6 +9,7 @@ import {
   escapeXml,
   evaluate,
   listWords,
+  mapQuery,
   recordToDublinCore,
   type BibRecord,
   type Dialect,
@@ -45,7 +46,11 @@ const INDEXES = [
   ['dc', 'description', 'Description'],
   ['dc', 'subject', 'Subject'],
   ['dc', 'date', 'Date'],
+  ['dc', 'language', 'Language'],
+  ['dc', 'type', 'Type'],
 ] as const;
+/** Its limits, by what they are called here. */
+const LIMITS: Readonly<Record<string, string>> = { 'dc.language': 'language', 'dc.type': 'publicationType' };
 
 const element = (name: string, text: string | number) => `<${name}>${escapeXml(String(text))}</${name}>`;
 
@@ -55,7 +60,7 @@ export type PlainServer = (parameters: SruParameters, host: string, port: number
 export function plainServer(records: readonly BibRecord[]): PlainServer {
   const index = buildIndex(records);
   const vocabulary = records.flatMap(({ headings }) => headings).at(0)?.vocabulary ?? null;
-  const context = { vocabulary, limitFields: [] };
+  const context = { vocabulary, limitFields: Object.keys(LIMITS) };
 
   const search = (parameters: SruParameters, version: string): string => {
     const { query: text } = parameters;
@@ -74,7 +79,10 @@ export function plainServer(records: readonly BibRecord[]): PlainServer {
         near ? 'There is no proximity.' : read.error.message,
       );
     }
-    const found = evaluate(read.query, index, { narrowerOf: () => [] });
+    const query = mapQuery(read.query, (part) =>
+      part.kind === 'limit' && 'values' in part ? { ...part, field: LIMITS[part.field] ?? part.field } : part,
+    );
+    const found = evaluate(query, index, { narrowerOf: () => [] });
     if (!found.ok) refuse(48, '', found.error.message);
     const docs = [...docsOf(found.documents)];
     if (start > Math.max(docs.length, 1)) refuse(61, String(start), 'The first record is beyond the last.');

@@ -32,7 +32,7 @@ export const humans: LimitKind = {
   about:
     'Studies of people. In words it leaves out what speaks of animals and not of people, so that what tells neither stays.',
   values: 'yes',
-  fields: ['species', 'humans', 'subject'],
+  fields: ['species', 'humans'],
   yes: ['human', 'humans', 'yes'],
   inWords: ['yes'],
   wordsFor: () => ({

@@ -177,7 +177,9 @@ function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   const written = clause.index ?? 'cql.serverChoice';
   const lower = written.toLowerCase();
   const index = options.own === undefined ? indexNamed(lower) : ownIndexNamed(clause, options.own);
-  const [set, name = ''] = index.split('.', 2);
+  const set = index.split('.', 1)[0] ?? '';
+  // An index of our own set may be named after one of another, dot and all.
+  const name = index.slice(set.length + 1);
 
   if (index === 'cql.resultsetid') return interpretLine(clause);
   if (index === 'cql.allrecords') return { kind: 'everything' };

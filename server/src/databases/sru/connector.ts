@@ -1,5 +1,12 @@
 /** Databases that speak SRU over HTTP: 2.0 (OASIS searchRetrieve 1.0), and 1.1 and 1.2 before it. */
-import { childAt, childrenNamed, dialectFrom, textAt, type XmlElement } from '@even-lantern/core';
+import {
+  childAt,
+  childrenNamed,
+  describedLimits,
+  dialectFrom,
+  textAt,
+  type XmlElement,
+} from '@even-lantern/core';
 import type { NewSruDatabase, SruVersion } from '@even-lantern/contract';
 import {
   DatabaseError,
@@ -32,7 +39,7 @@ export interface SruServer {
 
 interface SaidOfServer extends Pick<
   Described<NewSruDatabase>,
-  'name' | 'description' | 'dialect' | 'vocabulary'
+  'name' | 'description' | 'dialect' | 'vocabulary' | 'limits'
 > {
   /** its vocabulary, in SKOS */
   turtle: () => Promise<string>;
@@ -139,7 +146,7 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
         throw new DatabaseError(`${host} does not explain itself as SRU servers do.`, false);
       const described = describe(root, explain, address);
       if (added === null) return described;
-      const { name, description, dialect, vocabulary } = added;
+      const { name, description, dialect, vocabulary, limits = [] } = added;
       return {
         ...described,
         name,
@@ -147,7 +154,7 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
         dialect,
         reached: 'address',
         vocabulary: describedVocabulary(vocabulary),
-        limits: {},
+        ...describedLimits(limits),
         releases: [],
         nextRelease: null,
       };

@@ -2,6 +2,7 @@
 import {
   dialectFrom,
   LACKS,
+  proposeLimits,
   proposeNames,
   type DialectDescription,
   type Lack,
@@ -47,6 +48,7 @@ export async function exploreServer(
     recordSchemas,
     indexes,
     dialect: { kind: 'cql', names, lacks },
+    limits: proposeLimits(indexes.filter(({ name: index }) => !Object.values(names).includes(index))),
     test: await firstSearch(connectorWith(lacks), { kind: 'cql', names, lacks }),
   };
 }

@@ -18,6 +18,7 @@ const found: ExploredServer = {
     { name: 'x.all', title: 'All' },
   ],
   dialect: { kind: 'cql', names: { title: 'dc.title' }, lacks: ['near'] },
+  limits: [],
   test: { query: 'cql.serverChoice = "health"', hits: 98, error: null, record: null },
 };
 

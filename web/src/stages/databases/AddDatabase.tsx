@@ -93,7 +93,7 @@ function ByAddress() {
 }
 
 function Found({ found }: { found: ExploredServer }) {
-  const { address, version, name, description, dialect, recordSchemas } = found;
+  const { address, version, name, description, dialect, limits, recordSchemas } = found;
   const recordSchema = recordSchemas[0]?.name ?? 'mods';
   const proposed: NewSruDatabase = {
     how: 'address',
@@ -102,6 +102,7 @@ function Found({ found }: { found: ExploredServer }) {
     name,
     description,
     dialect,
+    limits,
     recordSchema,
     vocabulary: null,
   };

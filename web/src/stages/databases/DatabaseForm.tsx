@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { api, problemOf } from '../../app/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { DescribeDialect } from './DescribeDialect.js';
+import { MatchLimits } from './MatchLimits.js';
 
 /** What is done with a description of a database, and what the button for it says. */
 export interface Saving {
@@ -67,6 +68,11 @@ export function ServerForm({ found: { indexes, recordSchemas, test }, initial, s
         indexes={indexes}
         hasVocabulary={vocabulary !== null}
         onChange={(changed) => change({ dialect: changed })}
+      />
+      <MatchLimits
+        limits={database.limits ?? []}
+        indexes={indexes}
+        onChange={(limits) => change({ limits })}
       />
     </SavingForm>
   );
@@ -141,6 +147,7 @@ export function HandForm({ initial, saving }: HandFormProps) {
         hasVocabulary={vocabulary !== null}
         onChange={(changed) => change({ dialect: changed })}
       />
+      <MatchLimits limits={database.limits ?? []} indexes={null} onChange={(limits) => change({ limits })} />
     </SavingForm>
   );
 }
