@@ -50,6 +50,7 @@ export async function rehearseBench(): Promise<Measurement[]> {
     const allNewMs = await timedAsync(() => inAll(another));
     const all: number[] = [];
     for (let i = 0; i < ROUNDS; i += 1) all.push(await timedAsync(() => inAll(own)));
+    const profileMs = await profilesOf(api, own);
     const four = await demoLanes(api, own, false);
     const three = await demoLanes(api, own, true);
     const times = { four: [] as number[], three: [] as number[] };
@@ -60,6 +61,8 @@ export async function rehearseBench(): Promise<Measurement[]> {
     return [
       measured('rehearse', 'four-lanes-after-an-edit-of-each-median', median(times.four), 'ms'),
       measured('rehearse', 'four-lanes-to-three', median(times.four) / median(times.three), '', '< 1.4'),
+      measured('rehearse', 'ten-limits-five-databases-median', median(profileMs), 'ms', '< 1000'),
+      measured('rehearse', 'ten-limits-five-databases-slowest', Math.max(...profileMs), 'ms', '< 1000'),
       // Right after the start, with the vocabularies to read; then a strategy of 23 lines that nobody counted before.
       measured('rehearse', 'five-databases-after-start', allFirstMs, 'ms'),
       measured('rehearse', 'five-databases-new-strategy', allNewMs, 'ms', '< 1000'),
@@ -74,6 +77,31 @@ export async function rehearseBench(): Promise<Measurement[]> {
     await new Promise((done) => setTimeout(done, 500));
     rmSync(data, { recursive: true, force: true });
   }
+}
+
+const values = (...each: string[]) => ({ kind: 'values', values: each });
+const PROFILES = 12;
+
+/** The profile of ten limits in five databases, with other years each time, so that no remembered count helps. */
+async function profilesOf(api: string, review: string): Promise<number[]> {
+  const times: number[] = [];
+  for (let round = 0; round < PROFILES; round += 1) {
+    const limits = [
+      { kind: 'years', values: { kind: 'years', from: 1996 + round, to: 2026 } },
+      { kind: 'language', values: values('English', 'French') },
+      { kind: 'design', values: values('Randomised trial', 'Quasi-experimental study') },
+      { kind: 'publicationType', values: values('Journal article', 'article', 'research article') },
+      { kind: 'ageGroup', values: values('adult') },
+      { kind: 'sex', values: values('female') },
+      { kind: 'humans', values: values('yes') },
+      { kind: 'abstract', values: values('yes') },
+      { kind: 'peerReview', values: values('yes') },
+      { kind: 'setting', values: values('hospital') },
+    ].map((limit, i) => ({ ...limit, id: String(i), on: true, ways: {} }));
+    const ask = (database: string) => json(`${api}/reviews/${review}/profile`, { database, limits });
+    times.push(await timedAsync(() => Promise.all(DATABASES.map(ask))));
+  }
+  return times;
 }
 
 interface BenchReview {

@@ -12,14 +12,9 @@ import type { Design, OtherDesign, StudyDesign } from './designs.js';
 import { asIndexedOn, isoDay } from './releases.js';
 import type { StudyTemplate } from './studies.js';
 import { tell } from './writing.js';
+import type { Content } from './writtenContent.js';
 
-export interface Content {
-  /** the vocabulary that topics name their headings in */
-  vocabulary: Vocabulary;
-  topics: readonly Topic[];
-  people: PeopleAndPlaces;
-  studies: ReadonlyMap<string, StudyTemplate>;
-}
+export type { Content };
 
 export interface GenerateOptions {
   seed: number;

@@ -39,6 +39,7 @@ export function limitsFrom(
 /** Limits that a record itself tells, without rules. */
 const TOLD: Readonly<Record<string, (record: BibRecord) => string[]>> = {
   pages: pagesOf,
+  enteredYear: ({ entered }) => (entered === null ? [] : [entered.slice(0, 4)]),
   hasAbstract: ({ abstract }) => [abstract.length > 0 ? 'yes' : 'no'],
 };
 

@@ -6,7 +6,7 @@ import type { AbstractSection } from '@even-lantern/core';
 import type { Cast } from './cast.js';
 import type { Chance } from './chance.js';
 import type { Fit, Outcome, Topic } from './content.js';
-import type { Content } from './generate.js';
+import type { Content } from './writtenContent.js';
 import { STUDY_DESIGNS, type OtherDesign, type StudyDesign } from './designs.js';
 import { OTHER_TELLERS } from './otherKinds.js';
 import { americanSpelling, capitalise, verb } from './english.js';

@@ -52,8 +52,8 @@ export function ownField(kind: LimitKind, { limits, matched = {} }: LimitsOfData
 
 /** The ways in which a database can apply a kind, the one that is taken unless somebody chooses before the others. */
 export function waysOf(kind: LimitKind, database: LimitsOfDatabase): LimitWay[] {
-  if (kind.values === 'years') return database.years ? ['own'] : [];
   const own = ownField(kind, database) !== null;
+  if (kind.values === 'years') return (isPublication(kind) ? database.years : own) ? ['own'] : [];
   const needs: SearchField = kind.id === 'journal' ? 'journal' : 'words';
   const words = kind.wordsFor !== undefined && (needs === 'words' || database.fields.includes(needs));
   return [
@@ -84,7 +84,12 @@ export function applyLimit(
         : 'There is no limit of this kind here, so it is not applied. Words can stand for it, but they lose what does not name it: choose them if that is meant.',
     );
   }
-  if (limit.values.kind === 'years') return { ...none(null), way, ...byYears(limit.values) };
+  if (limit.values.kind === 'years') {
+    const years = isPublication(kind) ? byYears(limit.values) : byListedYears(kind, limit.values, database);
+    return years.query === null
+      ? none(`No record of ${valuesText(limit.values)} is here. Choose other years.`)
+      : { ...none(null), way, ...years };
+  }
   if (limit.values.kind === 'days') return none(`There is no limit of this kind here. ${kind.nearest}`);
   const { values, strength } = limit.values;
   const own = way === 'words' ? null : byOwnLimit(kind, values, database);
@@ -132,6 +137,28 @@ function byYears({
   return {
     query: { kind: 'limit', field: 'year', from, to },
     lacking: { kind: 'not', include: EVERYTHING, exclude: told },
+  };
+}
+
+/** Whether years are those of publication, which every record has and no limit by name stands for. */
+function isPublication({ fields }: LimitKind): boolean {
+  return fields.length === 0;
+}
+
+/** Years that a database lists as values of a limit. */
+function byListedYears(
+  kind: LimitKind,
+  { from, to }: { from: number | null; to: number | null },
+  database: LimitsOfDatabase,
+): Pick<AppliedLimit, 'query' | 'lacking'> {
+  const field = ownField(kind, database) ?? '';
+  const listed = database.limits[field] ?? [];
+  const within = listed.filter(
+    (each) => Number(each) >= (from ?? -Infinity) && Number(each) <= (to ?? Infinity),
+  );
+  return {
+    query: within.length === 0 ? null : { kind: 'limit', field, values: within },
+    lacking: withoutValue(field, listed, database),
   };
 }
 

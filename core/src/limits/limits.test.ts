@@ -256,6 +256,15 @@ describe('how databases apply a limit', () => {
     ).toBe('Study design Randomised trial (finds nearly all)');
   });
 
+  test('years added are those that the database lists, and none where it lists none of them', () => {
+    const dated = { ...bare, limits: { enteredYear: ['2024', '2025', '2026'] } };
+    expect(applyLimit(limit('added', years(2025, null)), dated).query).toEqual({
+      kind: 'limit', field: 'enteredYear', values: ['2025', '2026'],
+    }); // prettier-ignore
+    expect(applyLimit(limit('added', years(1990, 1991)), dated)).toMatchObject({ way: 'none', query: null });
+    expect(applyLimit(limit('added', years(2025, null)), bare).unavailable).toContain('Run the search again');
+  });
+
   test('somebody can choose that a limit is not applied in a database', () => {
     const applied = applyLimit(limit('language', chosen('English'), { ways: { db: 'none' } }), database);
     expect(applied).toMatchObject({ way: 'none', query: null, unavailable: null });

@@ -170,15 +170,16 @@ export class ProfileService {
     const reading = await this.readings.ofReview(reviewId, id, { tried: limits });
     const { database } = reading;
     const kind = limitKind(kindId);
-    const field = kind.values === 'years' ? YEAR_INDEX : ownField(kind, appliedIn(database));
-    const own = field === null ? [] : (database.description.limits[field] ?? []);
+    const own = ownField(kind, appliedIn(database));
+    const field = kind.values === 'years' && kind.fields.length === 0 ? YEAR_INDEX : own;
+    const listed = field === null ? [] : (database.description.limits[field] ?? []);
     const inWords = applyLimitWays(kindId, database) ? (kind.inWords ?? []) : [];
     const known =
       kind.values === 'yes'
         ? ['yes']
         : kind.strengths === true
           ? [...(kind.inWords ?? [])]
-          : [...new Set([...own, ...inWords])];
+          : [...new Set([...listed, ...inWords])];
     const query = leftByOthers(reading, limitId);
     if (query === null) return { counted: null, known, hits: null };
     const { hits } = await this.asking.count(database, query);

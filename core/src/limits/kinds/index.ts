@@ -1,6 +1,7 @@
 /** All kinds of limits, in the order in which they are offered. A further kind is a file here and a line below. */
 import type { LimitKind } from '../kind.js';
 import { abstract } from './abstract.js';
+import { added } from './added.js';
 import { ageGroup } from './ageGroup.js';
 import { country } from './country.js';
 import { design } from './design.js';
@@ -36,6 +37,7 @@ export const LIMIT_KINDS: readonly LimitKind[] = [
   abstract,
   fullText,
   length,
+  added,
   journal,
   journalGroup,
   country,
