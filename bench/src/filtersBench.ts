@@ -1,27 +1,34 @@
-/** How well the design filters find their designs, in records whose design is known. */
+/**
+ * How well the design filters, and databases’ own labels, find designs: in each database, against what the makers of its
+ * records know. With `--write` the counts go into `core/content/filter-figures.json`, which the program shows.
+ */
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
-  buildIndex,
+  applyLimit,
   DESIGN_FILTERS,
-  designFilter,
   docsOf,
   evaluate,
   filterFigures,
+  limitsOfDatabase,
   STRENGTHS,
+  type FilterCounts,
   type FilterFigures,
+  type LimitWay,
   type Query,
-  type Share,
+  type Strength,
 } from '@even-lantern/core';
-import { readContent, writeRecords } from '@even-lantern/standins';
+import { openDatabases } from '@even-lantern/standins';
 import { measured, type Measurement } from './measure.js';
 
 const root = join(import.meta.dirname, '..', '..');
-const SIZE = 8000;
 /** Kinds that a filter finds with their family, by the names that the generator gives them. */
 const FAMILY: Readonly<Record<string, string>> = {
   'parallel-group randomised trial': 'randomised trial',
   'cross-over trial': 'randomised trial',
   'cluster-randomised trial': 'randomised trial',
+  'trial record': 'randomised trial',
   'controlled before-after study': 'quasi-experimental study',
   'interrupted time series': 'quasi-experimental study',
   'case report': 'case series',
@@ -31,41 +38,122 @@ const FAMILY: Readonly<Record<string, string>> = {
   'grounded theory study': 'qualitative study',
   'phenomenological study': 'qualitative study',
   'meta-analysis': 'systematic review',
+  'assayed review': 'systematic review',
+  'assayed review update': 'systematic review',
+  'review from elsewhere': 'systematic review',
+  'assayed review protocol': 'protocol',
+  'assayed economic evaluation': 'economic evaluation',
+  overview: 'overview for practice',
+  'care summary': 'overview for practice',
 };
+/** Fewer than this of a design say nothing about a filter. */
+const LEAST = 10;
 
-export function filtersBench(): Measurement[] {
-  const written = writeRecords(readContent(join(root, 'standins', 'content')), {
-    seed: 20270202,
-    size: SIZE,
-  });
-  const index = buildIndex(written.map(({ record }) => record));
-  const designs = written.map(({ design }) => FAMILY[design] ?? design);
-  const context = { narrowerOf: () => null };
-  const figuresOf = (query: Query, design: string): FilterFigures => {
-    const found = evaluate(query, index, context);
-    if (!found.ok) throw new Error(found.error.message);
-    const docs = [...docsOf(found.documents)];
-    const right = docs.filter((doc) => designs[doc] === design).length;
-    const all = designs.filter((each) => each === design).length;
-    const wrong = docs.length - right;
-    return filterFigures({ right, wrong, missed: all - right, passed: written.length - all - wrong });
+interface Told {
+  database: string;
+  /** the name and release, and how many records were looked at */
+  measuredOn: string;
+  design: string;
+  /** a strength of the filter, or `own limit` */
+  how: Strength | 'own limit';
+  counts: FilterCounts;
+}
+
+export function filtersBench(write: boolean): Measurement[] {
+  const told = measureAll();
+  if (write) {
+    const file = join(root, 'core', 'content', 'filter-figures.json');
+    writeFileSync(file, `${JSON.stringify(told, null, 1)}\n`);
+  }
+  const pooled = (design: string, how: Told['how']): FilterFigures => {
+    const all = told.filter((each) => each.design === design && each.how === how).map(({ counts }) => counts);
+    const sum = (key: keyof FilterCounts) => all.reduce((total, counts) => total + counts[key], 0);
+    return filterFigures({
+      right: sum('right'),
+      wrong: sum('wrong'),
+      missed: sum('missed'),
+      passed: sum('passed'),
+    });
   };
-  const shown = (share: Share | null) => (share === null ? Number.NaN : share.value);
-  return DESIGN_FILTERS.flatMap(({ design }) =>
-    STRENGTHS.flatMap((strength) => {
-      const query = designFilter(design, strength);
-      const name = design.toLowerCase();
-      if (query === null || !designs.includes(name)) return [];
-      const { sensitivity, specificity, precision, toRead } = figuresOf(query, name);
-      const aims = { 'nearly all': '>= 0.95', balanced: '>= 0.85', 'nearly only': undefined };
-      const add = (what: string, value: number, unit: string, aim?: string) =>
-        measured('filters', `${name}, ${strength}: ${what}`, value, unit, aim);
+  const designs = DESIGN_FILTERS.map(({ design }) => design).filter((design) =>
+    told.some((each) => each.design === design),
+  );
+  return designs.flatMap((design) =>
+    ([...STRENGTHS, 'own limit'] as const).flatMap((how) => {
+      const { sensitivity, specificity, precision, toRead } = pooled(design, how);
+      if (sensitivity === null) return [];
+      const add = (what: string, value: number | undefined, unit: string, aim?: string) =>
+        measured('filters', `${design.toLowerCase()}, ${how}: ${what}`, value ?? Number.NaN, unit, aim);
       return [
-        add('sensitivity', shown(sensitivity), '', aims[strength]),
-        add('specificity', shown(specificity), ''),
-        add('precision', shown(precision), '', strength === 'nearly only' ? '>= 0.85' : undefined),
-        add('to read', shown(toRead), 'records'),
+        add('sensitivity', sensitivity.value, '', how === 'nearly all' ? '>= 0.95' : undefined),
+        add('specificity', specificity?.value, ''),
+        add('precision', precision?.value, '', how === 'nearly only' ? '>= 0.85' : undefined),
+        add('to read', toRead?.value, 'records'),
       ];
+    }),
+  );
+}
+
+function measureAll(): Told[] {
+  const folder = mkdtempSync(join(tmpdir(), 'filters-'));
+  try {
+    const databases = openDatabases({ contentFolder: join(root, 'standins', 'content'), dataFolder: folder });
+    const designs = designsIn(folder);
+    return databases.flatMap((standIn) => {
+      const { id, name, release, records, index, limits } = standIn.present();
+      const described = limitsOfDatabase({ id, limits, dialect: null });
+      const known = records.map(({ accession }) => designs.get(accession) ?? '');
+      const measuredOn = `${name}, release ${release}: ${records.length} records of known design`;
+      return DESIGN_FILTERS.flatMap(({ design }): Told[] => {
+        const of = design.toLowerCase();
+        const all = known.filter((each) => each === of).length;
+        if (all < LEAST) return [];
+        const by = (way: LimitWay, strength?: Strength): Query | null => {
+          const values = {
+            kind: 'values' as const,
+            values: [design],
+            ...(strength === undefined ? {} : { strength }),
+          };
+          const applied = applyLimit({ kind: 'design', values, ways: { [id]: way } }, described);
+          return applied.way === way ? applied.query : null;
+        };
+        const ways: [Told['how'], Query | null][] = [
+          ...STRENGTHS.map((strength): [Told['how'], Query | null] => [strength, by('words', strength)]),
+          ['own limit', by('own')],
+        ];
+        return ways.flatMap(([how, query]) => {
+          if (query === null) return [];
+          const found = evaluate(query, index, { narrowerOf: () => null });
+          if (!found.ok) throw new Error(found.error.message);
+          const docs = [...docsOf(found.documents)];
+          const right = docs.filter((doc) => known[doc] === of).length;
+          const wrong = docs.length - right;
+          const counts = { right, wrong, missed: all - right, passed: records.length - all - wrong };
+          return [{ database: id, measuredOn, design, how, counts }];
+        });
+      });
+    });
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** What the makers of the records know, by accession number: the family of each design. */
+function designsIn(folder: string): ReadonlyMap<string, string> {
+  const file = readdirSync(folder).find((name) => name.startsWith('truth-'));
+  if (file === undefined) throw new Error('the designs of the records are not known');
+  const lines = readFileSync(join(folder, file), 'utf8')
+    .split('\n')
+    .filter((line) => line !== '');
+  return new Map(
+    lines.map((line) => {
+      const { accession, design, kind } = JSON.parse(line) as {
+        accession: string;
+        design: string;
+        kind: string;
+      };
+      const told = kind in FAMILY ? kind : design;
+      return [accession, FAMILY[told] ?? told] as const;
     }),
   );
 }

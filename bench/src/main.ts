@@ -27,7 +27,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   clauses: clausesBench,
   pasted: pastedBench,
   designs: designsBench,
-  filters: filtersBench,
+  filters: () => filtersBench(flags.includes('--write')),
   crosswalk: crosswalkBench,
   dialects: dialectsBench,
   skos: skosBench,

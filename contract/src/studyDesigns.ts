@@ -1,5 +1,5 @@
 /** Study designs: what they are, which a record has in the eyes of a person, and the ladder of a review. */
-import type { Vocabulary } from '@even-lantern/core';
+import type { FilterCounts, Strength, Vocabulary } from '@even-lantern/core';
 import Joi from 'joi';
 
 /** The designs as a vocabulary, and the rules that tell them from what a record says. */
@@ -7,6 +7,19 @@ export interface StudyDesigns {
   taxonomy: Vocabulary;
   /** the text of the rules */
   rules: string;
+  /** how filters and labels were measured, where they were */
+  figures: MeasuredFilter[];
+}
+
+/** What a filter found of records whose design was known. */
+export interface MeasuredFilter {
+  database: string;
+  /** on what, in words */
+  measuredOn: string;
+  design: string;
+  /** a strength of the filter, or the database’s own limit */
+  how: Strength | 'own limit';
+  counts: FilterCounts;
 }
 
 /** What a person judged the design of a record to be; it goes before what rules say. */

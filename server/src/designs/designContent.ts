@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { vocabularyFromTurtle } from '@even-lantern/core';
-import type { StudyDesigns } from '@even-lantern/contract';
+import type { MeasuredFilter, StudyDesigns } from '@even-lantern/contract';
 
 /** Where the files are. */
 export const DESIGN_FOLDER = Symbol('folder of the study designs');
@@ -25,9 +25,18 @@ export class DesignContent {
 
   private async read(): Promise<DesignFiles> {
     const file = (name: string) => readFile(join(this.folder, name), 'utf8');
-    const [turtle, rules] = await Promise.all([file('study-designs.ttl'), file('design-rules.txt')]);
+    const [turtle, rules, figures] = await Promise.all([
+      file('study-designs.ttl'),
+      file('design-rules.txt'),
+      file('filter-figures.json'),
+    ]);
     const read = await vocabularyFromTurtle(turtle);
     if (!read.ok) throw new Error(`study-designs.ttl: ${read.message}`);
-    return { turtle, taxonomy: read.vocabulary, rules };
+    return {
+      turtle,
+      taxonomy: read.vocabulary,
+      rules,
+      figures: JSON.parse(figures) as MeasuredFilter[],
+    };
   }
 }

@@ -20,8 +20,8 @@ export class DesignsService {
   ) {}
 
   async designs(): Promise<StudyDesigns> {
-    const { taxonomy, rules } = await this.content.get();
-    return { taxonomy, rules };
+    const { taxonomy, rules, figures } = await this.content.get();
+    return { taxonomy, rules, figures };
   }
 
   async turtle(): Promise<string> {

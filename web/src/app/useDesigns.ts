@@ -6,7 +6,7 @@ import {
   type DesignTree,
   type Heading,
 } from '@even-lantern/core';
-import type { StudyDesigns } from '@even-lantern/contract';
+import type { MeasuredFilter, StudyDesigns } from '@even-lantern/contract';
 import { designApi } from './designApi.js';
 
 export interface KnownDesigns {
@@ -15,6 +15,7 @@ export interface KnownDesigns {
   groups: { group: string; designs: Heading[] }[];
   /** what a design is, in a sentence; empty for what is none */
   definitionOf: (label: string) => string;
+  figures: readonly MeasuredFilter[];
 }
 
 /** Read once, however many ask. */
@@ -34,6 +35,7 @@ export function useDesigns(): KnownDesigns | null {
       rules: readDesignRules(data.rules, labels).rules,
       groups: groupedDesigns(data.taxonomy),
       definitionOf: (label) => definitions.get(label) ?? '',
+      figures: data.figures,
     };
     read.set(data, known);
   }

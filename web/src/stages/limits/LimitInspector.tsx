@@ -15,9 +15,11 @@ import { useState } from 'react';
 import { limitApi } from '../../app/limitApi.js';
 import { useDesigns } from '../../app/useDesigns.js';
 import { useReview } from '../../app/useReview.js';
+import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { Inspector } from '../../parts/Inspector.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { FilterFigures } from './FilterFigures.js';
 import { firstValues, type LimitInHand } from './limitInHand.js';
 import { StepRecords } from './StepRecords.js';
 import { ValuesChoice } from './ValuesChoice.js';
@@ -84,6 +86,9 @@ export function LimitInspector({
         way={step?.way ?? 'none'}
         onChoose={(way) => database !== null && onChange({ ways: { ...limit.ways, [database.id]: way } })}
       />
+      {kind.strengths === true && database !== null && limit.values.kind === 'values' && (
+        <Measured database={database} values={limit.values} way={step?.way ?? 'none'} />
+      )}
       <Reason
         key={`${limit.id} ${limit.reason}`}
         reason={limit.reason}
@@ -204,6 +209,36 @@ function Strengths({ values, onChange }: { values: ValuesChosen; onChange: (valu
         {values.values.map((value) => sourceOf(value)).find((each) => each !== null) ?? ''}
       </p>
     </fieldset>
+  );
+}
+
+/** The figures of one of the designs that were chosen; the others on request. */
+function Measured({
+  database,
+  values: { values, strength = 'balanced' },
+  way,
+}: {
+  database: DatabaseProfile;
+  values: ValuesChosen;
+  way: LimitWay;
+}) {
+  const [shown, setShown] = useState<string | null>(null);
+  const design = shown !== null && values.includes(shown) ? shown : values[0];
+  if (design === undefined) return null;
+  return (
+    <div className="flex flex-col gap-1">
+      {values.length > 1 && (
+        <ChoiceMenu
+          label="Design whose figures are shown"
+          text={design}
+          className="btn-xs self-start"
+          choices={values.map((value) => ({ id: value, name: value }))}
+          chosen={design}
+          onChoose={setShown}
+        />
+      )}
+      <FilterFigures database={database} design={design} chosen={way === 'own' ? 'own limit' : strength} />
+    </div>
   );
 }
 
