@@ -156,3 +156,51 @@ test('a reason is asked for before the run, and stands in the ledger with the co
   await browser.sees('Light sources of the kind asked about came in about 2005.');
   await accessible('the ledger with limits');
 });
+
+test('evidence at hand is seen before limiting to it; the ladder is changed with a reason, and taken back', async () => {
+  await (await browser.named('Ledger 2 entries')).click();
+  await browser.press(Key.chord(Key.ALT, '4'));
+  await (await browser.named('Evidence at hand')).click();
+  await browser.textWhen('main', (text) => /Randomised trial\s+answers the question\s+[1-9]/.test(text));
+  await accessible('evidence at hand');
+  await (await browser.find('[aria-label="Move Cohort study up the ladder"]')).click();
+  await browser.sees('Why is the ladder changed?');
+  await browser.press('Harms are asked about too', Key.ENTER);
+  await browser.sees('because Harms are asked about too');
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await browser.textWhen('main', (text) => !text.includes('because Harms'));
+});
+
+test('a limit on designs shows what labels and words find without each other, and how each was measured', async () => {
+  await (await browser.named('Try a limit to what answers')).click();
+  await browser.textWhen(step('design'), (text) => text.includes('merely lack the data (no label yet)'));
+  await browser.textWhen(inspector, (text) => /found by words, not by the own limit\s+[1-9]/.test(text));
+  await browser.textWhen(inspector, (text) => /nearly all\s+\d+% \(\d+–\d+\)/.test(text));
+  const own = await remains();
+  await browser.driver.findElement({ xpath: `//aside//label[normalize-space(.)="words"]/input` }).click();
+  const balanced = await remains((count) => count !== own);
+  await browser.driver
+    .findElement({ xpath: `//aside//label[normalize-space(.)="finds nearly all"]/input` })
+    .click();
+  await remains((count) => count > balanced);
+  await accessible('a limit on designs');
+  await (await browser.find('h1')).click();
+  await browser.press(Key.ESCAPE);
+});
+
+test('the design of a record is told with its words, and corrected by a person', async () => {
+  await browser.press(Key.chord(Key.ALT, '5'));
+  await browser.textWhen('section[aria-label="Study design"]', (text) =>
+    /likely [A-Z].*for it: “/s.test(text),
+  );
+  await browser.pick('Judge the study design', 'Guideline');
+  await browser.textWhen('section[aria-label="Study design"]', (text) =>
+    /Guideline judged by Mara Quillfeather/.test(text.replace(/\s+/g, ' ')),
+  );
+  await accessible('a design that was judged');
+  await browser.driver.navigate().refresh();
+  await browser.textWhen('section[aria-label="Study design"]', (text) => text.includes('judged by'));
+  await (await browser.named('Take back')).click();
+  await browser.textWhen('section[aria-label="Study design"]', (text) => text.includes('likely'));
+});

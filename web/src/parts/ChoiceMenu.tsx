@@ -64,7 +64,14 @@ export function ChoiceMenu({
     <div className="relative inline-block">
       <button
         type="button"
-        {...menu.getToggleButtonProps({ 'aria-label': label, 'aria-labelledby': undefined })}
+        {...menu.getToggleButtonProps({
+          'aria-label': label,
+          'aria-labelledby': undefined,
+          // Keys that go through an open menu are no keys of the screen.
+          onKeyDown: (event) => {
+            if (menu.isOpen) event.stopPropagation();
+          },
+        })}
         className={`btn btn-quiet max-w-full font-normal ${className}`}
       >
         <span className="truncate">{text}</span>

@@ -86,6 +86,11 @@ export function DesignOfRecord({ record: { id, record, judged } }: { record: Rev
           />
         </span>
       </div>
+      {notesOn(record).map((note) => (
+        <p key={note} className="text-xs">
+          {note}
+        </p>
+      ))}
       {first !== undefined && (
         <p className="text-xs">
           <Signs name="for it" signs={first.for} />
@@ -97,6 +102,27 @@ export function DesignOfRecord({ record: { id, record, judged } }: { record: Rev
       )}
     </section>
   );
+}
+
+/** States of a review, as databases that tell them call them. */
+const STAGES: Readonly<Record<string, string>> = {
+  protocol: 'A protocol: the review has no results yet.',
+  full: 'A complete review.',
+  updated: 'A review that has been updated.',
+};
+
+/** What the database tells that bears on how a study can be used. */
+function notesOn({ limits }: ReviewRecord['record']): string[] {
+  const { country = [], stage = [], kind = [] } = limits;
+  return [
+    ...stage.flatMap((each) => STAGES[each] ?? []),
+    ...(kind.includes('review from elsewhere')
+      ? ['A review from elsewhere, made without the oversight of this database.']
+      : []),
+    ...(country.length > 0
+      ? [`It holds for ${country.join(', ')}: prices and services elsewhere may differ.`]
+      : []),
+  ];
 }
 
 function Signs({ name, signs }: { name: string; signs: readonly Sign[] }) {
