@@ -3,6 +3,7 @@ import {
   LIMIT_KINDS,
   LIMIT_WAYS,
   LONGEST_VALUE,
+  MAX_TERM_LENGTH,
   MOST_VALUES,
   STRENGTHS,
   valuesProblem,
@@ -87,6 +88,8 @@ export interface LimitStep {
    * nobody asked
    */
   compared: { ownOnly: number | null; both: number | null; wordsOnly: number | null } | null;
+  /** what words of one’s own find that the filter of the program does not, and the reverse; null where there are none */
+  against: { gained: number | null; missed: number | null } | null;
 }
 
 /** A record that was kept, and that a limit would lose. */
@@ -109,10 +112,19 @@ export interface LimitProfile {
 }
 
 /**
- * What to read of a step: what it loses, what only it loses, what it loses for want of data, what is left, or what its own
- * limit and its words find without each other.
+ * What to read of a step: what it loses, what only it loses, what it loses for want of data, what is left, what its own
+ * limit and its words find without each other, or what words of one’s own find that the filter does not and the reverse.
  */
-export const STEP_PARTS = ['lost', 'only', 'lacking', 'remains', 'ownOnly', 'wordsOnly'] as const;
+export const STEP_PARTS = [
+  'lost',
+  'only',
+  'lacking',
+  'remains',
+  'ownOnly',
+  'wordsOnly',
+  'gained',
+  'missed',
+] as const;
 export type StepPart = (typeof STEP_PARTS)[number];
 
 export interface StepSampleRequest extends ProfileRequest {
@@ -142,6 +154,8 @@ export interface LimitValueCounts {
   hits: number | null;
 }
 
+const phrases = Joi.array().items(Joi.string().trim().min(1).max(MAX_TERM_LENGTH)).max(300);
+
 const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unknown(), {
   then: Joi.object({
     kind: Joi.string().valid('years').required(),
@@ -167,6 +181,7 @@ const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unkn
         'string.empty': 'A value is empty. Write it, or take it away.',
       }),
     strength: Joi.string().valid(...STRENGTHS),
+    words: Joi.object({ any: phrases.required(), without: phrases.required() }),
   }),
 });
 

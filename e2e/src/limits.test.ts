@@ -185,6 +185,15 @@ test('a limit on designs shows what labels and words find without each other, an
     .click();
   await remains((count) => count > balanced);
   await accessible('a limit on designs');
+  // The filter is changed: what it gains and misses follows.
+  await (await browser.named('Change its words')).click();
+  const words = await browser.find(`${inspector} fieldset textarea`);
+  await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'title:nurs*', Key.TAB);
+  await browser.textWhen(inspector, (text) => /found by the filter, not by your words\s+[1-9]/.test(text));
+  await browser.textWhen(step('design'), (text) => text.includes('(own words)'));
+  await accessible('a filter of one’s own');
+  await (await browser.named('Back to the filter')).click();
+  await browser.textWhen(step('design'), (text) => !text.includes('(own words)'));
   await (await browser.find('h1')).click();
   await browser.press(Key.ESCAPE);
 });

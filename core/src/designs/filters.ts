@@ -151,11 +151,36 @@ export function designFilter(
 ): Query | null {
   const filter = filters.find((each) => each.design.toLowerCase() === design.toLowerCase());
   if (filter === undefined) return null;
-  const found = anyPhrase(filter.strengths[strength]);
-  const { without = [] } = filter;
-  return strength === 'nearly all' || without.length === 0
-    ? found
-    : { kind: 'not', include: found, exclude: anyPhrase(without) };
+  return phrasesQuery(filterPhrases(filter, strength));
+}
+
+/** The phrases of a filter in a strength. */
+export function filterPhrases(
+  { strengths, without = [] }: DesignFilter,
+  strength: Strength,
+): { any: readonly string[]; without: readonly string[] } {
+  return { any: strengths[strength], without: strength === 'nearly all' ? [] : without };
+}
+
+/**
+ * Any of the phrases, without those that may not be there.
+ * @throws RangeError for a phrase that cannot be read, which `phraseProblem` tells before
+ */
+export function phrasesQuery({
+  any,
+  without,
+}: {
+  any: readonly string[];
+  without: readonly string[];
+}): Query {
+  const found = anyPhrase(any);
+  return without.length === 0 ? found : { kind: 'not', include: found, exclude: anyPhrase(without) };
+}
+
+/** Why a phrase cannot be read; null where it can. */
+export function phraseProblem(text: string): string | null {
+  const read = parsePhrase(text.startsWith(TITLE) ? text.slice(TITLE.length) : text);
+  return read.ok ? null : `“${text}”: ${read.error.message}`;
 }
 
 const TITLE = 'title:';

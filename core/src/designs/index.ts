@@ -4,7 +4,15 @@ export { readDesignRules } from './rules.js';
 export type { DesignRule, DesignRules, PatternPart, RulePlace, RuleProblem } from './rules.js';
 export { designTree, groupedDesigns } from './taxonomy.js';
 export type { DesignTree } from './taxonomy.js';
-export { DESIGN_FILTERS, designFilter, STRENGTHS, STRENGTH_NAMES } from './filters.js';
+export {
+  DESIGN_FILTERS,
+  designFilter,
+  filterPhrases,
+  phraseProblem,
+  phrasesQuery,
+  STRENGTHS,
+  STRENGTH_NAMES,
+} from './filters.js';
 export type { DesignFilter, Strength } from './filters.js';
 export { filterFigures, wilson } from './figures.js';
 export type { FilterCounts, FilterFigures, Share } from './figures.js';

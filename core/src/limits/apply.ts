@@ -1,5 +1,5 @@
 /** How one database applies a limit: which ways it has, what is asked in the one that is taken, and what is left unsaid. */
-import { STRENGTH_NAMES, type Strength } from '../designs/index.js';
+import { phrasesQuery, STRENGTH_NAMES, type Strength } from '../designs/index.js';
 import type { Query, SearchField } from '../query/index.js';
 import type { LimitKind } from './kind.js';
 import { limitKind } from './kinds/index.js';
@@ -91,14 +91,19 @@ export function applyLimit(
       : { ...none(null), way, ...years };
   }
   if (limit.values.kind === 'days') return none(`There is no limit of this kind here. ${kind.nearest}`);
-  const { values, strength } = limit.values;
+  const { values, strength, words: ownWords } = limit.values;
   const own = way === 'words' ? null : byOwnLimit(kind, values, database);
   // Where the own limit does not know all values, words stand in, as if there were no such limit.
   if (chosen === undefined && own !== null && own.unknown.length > 0 && canStandIn(kind, ways)) {
     const instead: LimitWay = own.query === null ? 'words' : 'either';
     return applyLimit({ ...limit, ways: { ...limit.ways, [database.id]: instead } }, database);
   }
-  const words = way === 'own' ? null : byWords(kind, values, strength);
+  const words =
+    way === 'own'
+      ? null
+      : ownWords === undefined
+        ? byWords(kind, values, strength)
+        : { query: phrasesQuery(ownWords), unknown: [] };
   // A value is unknown only where no way that is taken can say it.
   const unknown = values.filter(
     (value) => (own?.unknown.includes(value) ?? true) && (words?.unknown.includes(value) ?? true),
@@ -243,8 +248,9 @@ function byWords(kind: LimitKind, values: readonly string[], strength?: Strength
 /** The values of a limit, in words: “2005 to 2026”, “English, French”. Empty for one that is only on or off. */
 export function valuesText(values: LimitValues): string {
   if (values.kind === 'values') {
-    const { strength } = values;
+    const { strength, words } = values;
     const text = values.values.join(', ') === 'yes' ? '' : values.values.join(', ');
+    if (words !== undefined) return `${text} (own words)`;
     return strength === undefined ? text : `${text} (${STRENGTH_NAMES[strength]})`;
   }
   const { from, to } = values;

@@ -1,8 +1,10 @@
 /** What is wrong with limits as they are set, whatever they find. */
+import { phraseProblem } from '../designs/index.js';
 import { reversedYears } from '../query/index.js';
 import { limitText } from './apply.js';
 import { limitKind } from './kinds/index.js';
-import type { Limit, LimitValues } from './model.js';
+import type { LimitKind } from './kind.js';
+import type { Limit, LimitValues, OwnWords } from './model.js';
 
 /** The most values of one limit. */
 export const MOST_VALUES = 100;
@@ -33,7 +35,13 @@ export function valuesProblem(kindId: string, values: LimitValues): string | nul
   if (values.values.length === 0) return 'Choose at least one value.';
   if (kind.values === 'yes' && (values.values.length > 1 || values.values[0] !== 'yes'))
     return `${kind.name} is either on or off: it takes the value yes.`;
-  return null;
+  return values.words === undefined ? null : wordsProblem(kind, values.words);
+}
+
+function wordsProblem({ name, strengths }: LimitKind, { any, without }: OwnWords): string | null {
+  if (strengths !== true) return `${name} takes no words of one’s own.`;
+  if (any.length === 0) return 'Write at least one word or phrase that finds the design.';
+  return [...any, ...without].map(phraseProblem).find((problem) => problem !== null) ?? null;
 }
 
 /** Something to look at in a limit, before anything is counted. */

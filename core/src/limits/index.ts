@@ -1,7 +1,15 @@
 export type { ValuesOfKind, LimitKind } from './kind.js';
 export { LIMIT_KINDS, limitKind } from './kinds/index.js';
 export { LIMIT_WAYS } from './model.js';
-export type { DaysChosen, Limit, LimitValues, LimitWay, ValuesChosen, YearsChosen } from './model.js';
+export type {
+  DaysChosen,
+  OwnWords,
+  Limit,
+  LimitValues,
+  LimitWay,
+  ValuesChosen,
+  YearsChosen,
+} from './model.js';
 export { applyLimit, limitText, ownField, valuesText, waysOf, wayText } from './apply.js';
 export type { AppliedLimit, LimitsOfDatabase } from './apply.js';
 export { profileQueries, stepWarnings } from './profile.js';

@@ -240,6 +240,28 @@ describe('how databases apply a limit', () => {
     expect(found(applied.lacking ?? NOTHING, records)).toEqual([0]);
   });
 
+  test('words of one’s own take the place of the filter, with what may not be there', () => {
+    const words = { any: ['nap*', 'title:rest'], without: ['"night shift"'] };
+    const values: LimitValues = { kind: 'values', values: ['Randomised trial'], words };
+    const records = [
+      { ...base, title: 'Naps' },
+      { ...base, title: 'Rest' },
+      { ...base, title: 'Light', abstract: [{ label: null, text: 'Rest came later.' }] },
+      { ...base, title: 'Naps on the night shift' },
+    ];
+    expect(found(applyLimit(limit('design', values), bare).query ?? NOTHING, records)).toEqual([0, 1]);
+    expect(limitText(limit('design', values))).toBe('Study design Randomised trial (own words)');
+  });
+
+  test.each([
+    ['language', { any: ['x'], without: [] }, 'takes no words'],
+    ['design', { any: [], without: [] }, 'at least one word'],
+    ['design', { any: ['"open'], without: [] }, 'quotation mark'],
+    ['design', { any: ['nap'], without: ['a*'] }, 'letters'],
+  ])('%s with words %j is told as wrong', (kind, words, message) => {
+    expect(valuesProblem(kind, { kind: 'values', values: ['x'], words })).toContain(message);
+  });
+
   test('each strength of a filter finds what the narrower ones find, and more', () => {
     const records = [
       { ...base, title: 'Naps: a randomised trial' },

@@ -14,6 +14,16 @@ export interface ValuesChosen {
   values: readonly string[];
   /** how its words are set, for a kind that has several strengths; balanced where nothing is said */
   strength?: Strength;
+  /** words of one’s own in place of those that the kind would be said by */
+  words?: OwnWords;
+}
+
+/** Phrases as people type them; `title:` before one looks in titles alone. */
+export interface OwnWords {
+  /** any of them will do */
+  any: readonly string[];
+  /** none of them may be there */
+  without: readonly string[];
 }
 
 /** Days on which records came into the database, both ends included, as ISO dates; either may be open, not both. */

@@ -198,6 +198,26 @@ test('of changes at the same moment one is taken, and the others are told', asyn
   expect(answers.map(({ status }) => status).sort()).toEqual([200, 412, 412, 412, 412]);
 });
 
+test('words of one’s own are counted against the filter whose place they take', async () => {
+  const words = { any: ['"light 1"', '"light 2"'], without: [] };
+  const mine = {
+    id: 'tried',
+    kind: 'design',
+    values: { kind: 'values', values: ['Randomised trial'], words },
+    on: true,
+    ways: {},
+  };
+  const { steps } = await profile({ limits: [mine] });
+  expect(steps[0]).toMatchObject({ way: 'words', lost: 5, against: { gained: 2, missed: 0 } });
+  const unread = { ...mine, values: { ...mine.values, words: { any: ['"open'], without: [] } } };
+  const { errors } = (
+    await light.server
+      .post(`/api/reviews/${review.id}/profile`, { database: 'db', limits: [unread] })
+      .expect(400)
+  ).body as Problem;
+  expect(errors?.[0]?.message).toContain('quotation mark');
+});
+
 describe('limits in the strategy', () => {
   test('are lines behind those of the lanes, in the dialect, and what the strategy finds is what they leave', async () => {
     await add(since2005, inEnglish);

@@ -18,6 +18,7 @@ import type {
   LimitValueCounts,
   LimitValuesRequest,
   ProfileRequest,
+  StepPart,
   StepSample,
   StepSampleRequest,
   ValueCount,
@@ -26,7 +27,12 @@ import { In } from 'typeorm';
 import { ProblemException, notFound } from '../application/problem.js';
 import { AskingService } from '../databases/askingService.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { appliedIn, ReadingService, type ReviewReading } from '../databases/readingService.js';
+import {
+  appliedIn,
+  ReadingService,
+  type LimitInUse,
+  type ReviewReading,
+} from '../databases/readingService.js';
 import { RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { KeptRecords } from './keptRecords.js';
@@ -45,7 +51,25 @@ interface Compared {
 /** The steps of a profile, with what is asked for each. */
 interface Profiled {
   whole: Query | null;
-  steps: (StepQueries & { compared: Compared | null })[];
+  steps: ProfiledStep[];
+}
+
+interface ProfiledStep extends StepQueries {
+  compared: Compared | null;
+  against: { gained: Query; missed: Query } | null;
+}
+
+function partOf(step: ProfiledStep, part: StepPart): Query | null {
+  switch (part) {
+    case 'ownOnly':
+    case 'wordsOnly':
+      return step.compared?.[part] ?? null;
+    case 'gained':
+    case 'missed':
+      return step.against?.[part] ?? null;
+    default:
+      return step[part];
+  }
 }
 
 /** What limits take away, counted without logging anything. */
@@ -74,7 +98,7 @@ export class ProfileService {
     const [before, counted, kept] = await Promise.all([
       count(whole),
       Promise.all(
-        steps.map(({ remains, only, lacking, compared }) =>
+        steps.map(({ remains, only, lacking, compared, against }) =>
           Promise.all([
             count(remains),
             count(only),
@@ -82,6 +106,8 @@ export class ProfileService {
             count(compared?.ownOnly ?? null),
             count(compared?.both ?? null),
             count(compared?.wordsOnly ?? null),
+            count(against?.gained ?? null),
+            count(against?.missed ?? null),
           ]),
         ),
       ),
@@ -102,6 +128,8 @@ export class ProfileService {
         ownOnly = NOTHING,
         both = NOTHING,
         wordsOnly = NOTHING,
+        gained = NOTHING,
+        missed = NOTHING,
       ] = counted[i] ?? [];
       const line = strategies.said.lines.find(({ limitId }) => limitId === read.limit.id);
       const restricts = read.said !== null;
@@ -126,6 +154,7 @@ export class ProfileService {
           steps[i]?.compared == null
             ? null
             : { ownOnly: ownOnly.hits, both: both.hits, wordsOnly: wordsOnly.hits },
+        against: steps[i]?.against == null ? null : { gained: gained.hits, missed: missed.hits },
       };
     });
     const { name, release, simulated } = database.description;
@@ -150,7 +179,7 @@ export class ProfileService {
     const at = reading.limits.findIndex(({ limit }) => limit.id === limitId);
     const step = profiled(reading).steps[at];
     if (step === undefined) throw notFound('This limit');
-    const query = part === 'ownOnly' || part === 'wordsOnly' ? (step.compared?.[part] ?? null) : step[part];
+    const query = partOf(step, part);
     if (query === null) return { hits: 0, error: null, records: [], decisions: {} };
     const sample = await this.asking.sample(reading.database, query);
     const accession = In(sample.records.map((record) => record.accession));
@@ -243,6 +272,7 @@ function profiled({ strategies: { said }, limits, edits, database }: ReviewReadi
     steps: told.map((step, i) => ({
       ...step,
       compared: comparedAt(limits[i], told[i - 1]?.remains ?? whole, database),
+      against: againstFilter(limits[i], told[i - 1]?.remains ?? whole, database),
     })),
   };
 }
@@ -263,6 +293,27 @@ function comparedAt(
     ownOnly: { kind: 'not', include: within(own.query), exclude: words.query },
     both: within({ kind: 'and', operands: [own.query, words.query] }),
     wordsOnly: { kind: 'not', include: within(words.query), exclude: own.query },
+  };
+}
+
+/** Words of one's own against the filter that they take the place of. */
+function againstFilter(
+  read: ReviewReading['limits'][number] | undefined,
+  before: Query | null,
+  database: OpenDatabase,
+): ProfiledStep['against'] {
+  if (read === undefined || before === null || read.limit.values.kind !== 'values') return null;
+  const { words: own, ...values } = read.limit.values;
+  if (own === undefined) return null;
+  const by = (chosen: LimitInUse['values']) =>
+    applyLimit({ ...read.limit, values: chosen, ways: { [database.id]: 'words' } }, appliedIn(database))
+      .query;
+  const [mine, filter] = [by(read.limit.values), by(values)];
+  if (mine === null || filter === null) return null;
+  const within = (include: Query): Query => ({ kind: 'and', operands: [before, include] });
+  return {
+    gained: { kind: 'not', include: within(mine), exclude: filter },
+    missed: { kind: 'not', include: within(filter), exclude: mine },
   };
 }
 

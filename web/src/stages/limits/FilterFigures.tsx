@@ -15,8 +15,8 @@ export function FilterFigures({
 }: {
   database: DatabaseProfile;
   design: string;
-  /** what is applied now: a strength, or the own limit */
-  chosen: MeasuredFilter['how'];
+  /** what is applied now: a strength, or the own limit; null for what was not measured */
+  chosen: MeasuredFilter['how'] | null;
 }) {
   const designs = useDesigns();
   const measured = (designs?.figures ?? []).filter(

@@ -20,6 +20,7 @@ import { GuideLink } from '../../parts/GuideLink.js';
 import { Inspector } from '../../parts/Inspector.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { FilterFigures } from './FilterFigures.js';
+import { OwnWords } from './OwnWords.js';
 import { firstValues, type LimitInHand } from './limitInHand.js';
 import { StepRecords } from './StepRecords.js';
 import { ValuesChoice } from './ValuesChoice.js';
@@ -78,7 +79,10 @@ export function LimitInspector({
       {kind.strengths === true &&
         limit.values.kind === 'values' &&
         (step?.way === 'words' || step?.way === 'either') && (
-          <Strengths values={limit.values} onChange={setValues} />
+          <>
+            {limit.values.words === undefined && <Strengths values={limit.values} onChange={setValues} />}
+            <OwnWords values={limit.values} onChange={setValues} />
+          </>
         )}
       <Ways
         name={database?.name ?? ''}
@@ -215,7 +219,7 @@ function Strengths({ values, onChange }: { values: ValuesChosen; onChange: (valu
 /** The figures of one of the designs that were chosen; the others on request. */
 function Measured({
   database,
-  values: { values, strength = 'balanced' },
+  values: { values, strength = 'balanced', words },
   way,
 }: {
   database: DatabaseProfile;
@@ -237,7 +241,11 @@ function Measured({
           onChoose={setShown}
         />
       )}
-      <FilterFigures database={database} design={design} chosen={way === 'own' ? 'own limit' : strength} />
+      <FilterFigures
+        database={database}
+        design={design}
+        chosen={way === 'own' ? 'own limit' : words === undefined ? strength : null}
+      />
     </div>
   );
 }

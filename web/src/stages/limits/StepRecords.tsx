@@ -45,6 +45,20 @@ export function StepRecords({
             count: step.compared.wordsOnly,
           },
         ]),
+    ...(step.against === null
+      ? []
+      : [
+          {
+            id: 'gained' as const,
+            name: 'found by your words, not by the filter',
+            count: step.against.gained,
+          },
+          {
+            id: 'missed' as const,
+            name: 'found by the filter, not by your words',
+            count: step.against.missed,
+          },
+        ]),
     { id: 'remains', name: 'left after it', count: step.remains.hits },
   ];
   const { currentData, error } = limitApi.useStepSampleQuery({

@@ -38,6 +38,7 @@ const step = (parts: Partial<LimitStep> = {}): LimitStep => ({
   kept: [],
   warnings: [],
   compared: null,
+  against: null,
   ...parts,
 });
 const profile = (...steps: LimitStep[]): LimitProfile => ({

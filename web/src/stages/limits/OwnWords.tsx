@@ -1,0 +1,94 @@
+import { DESIGN_FILTERS, filterPhrases, phraseProblem, type ValuesChosen } from '@even-lantern/core';
+import { useState } from 'react';
+
+/** A design filter of one's own: the words that find the design, one on a line, beginning with those of the program. */
+export function OwnWords({
+  values,
+  onChange,
+}: {
+  values: ValuesChosen;
+  onChange: (values: ValuesChosen) => void;
+}) {
+  const { words, strength = 'balanced' } = values;
+  if (words === undefined) {
+    const begin = () => {
+      const filters = values.values.flatMap(
+        (value) => DESIGN_FILTERS.find(({ design }) => design === value) ?? [],
+      );
+      const phrases = filters.map((filter) => filterPhrases(filter, strength));
+      onChange({
+        ...values,
+        words: {
+          any: [...new Set(phrases.flatMap(({ any }) => any))],
+          // What speaks against one design may be another of those that are wanted.
+          without: phrases.length === 1 ? (phrases[0]?.without ?? []) : [],
+        },
+      });
+    };
+    return (
+      <button className="link self-start text-sm" disabled={values.values.length === 0} onClick={begin}>
+        Change its words
+      </button>
+    );
+  }
+  const { words: _words, ...filter } = values;
+  return (
+    <fieldset className="flex flex-col gap-1">
+      <legend className="small-head pb-1">Words of your own, one on a line</legend>
+      <Phrases
+        key={`any ${words.any.join()}`}
+        label="Any of these"
+        phrases={words.any}
+        onChange={(any) => onChange({ ...values, words: { ...words, any } })}
+      />
+      <Phrases
+        key={`without ${words.without.join()}`}
+        label="None of these"
+        phrases={words.without}
+        onChange={(without) => onChange({ ...values, words: { ...words, without } })}
+      />
+      <p className="quiet text-xs">
+        A phrase stands in quotation marks, * is any ending, and title: before a word looks in titles alone.
+        Below you see what they find that the filter does not, and the reverse.
+      </p>
+      <button className="link self-start text-sm" onClick={() => onChange(filter)}>
+        Back to the filter
+      </button>
+    </fieldset>
+  );
+}
+
+/** Saved when one leaves them, unless a line cannot be read. */
+function Phrases({
+  label,
+  phrases,
+  onChange,
+}: {
+  label: string;
+  phrases: readonly string[];
+  onChange: (phrases: string[]) => void;
+}) {
+  const [text, setText] = useState(phrases.join('\n'));
+  const lines = text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+  const problem = lines.map(phraseProblem).find((each) => each !== null) ?? null;
+  const commit = () => {
+    if (problem === null && lines.join('\n') !== phrases.join('\n')) onChange(lines);
+  };
+  return (
+    <label className="flex flex-col gap-0.5">
+      <span className="text-xs">{label}</span>
+      <textarea
+        className="textarea textarea-sm w-full font-mono text-xs"
+        rows={4}
+        value={text}
+        aria-invalid={problem !== null}
+        onChange={({ target }) => setText(target.value)}
+        onBlur={commit}
+      />
+      {problem !== null && <span className="problem text-xs">{problem}</span>}
+    </label>
+  );
+}
