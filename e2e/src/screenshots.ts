@@ -45,7 +45,7 @@ async function main(): Promise<void> {
     await (await browser.named('Question')).click();
     await browser.sees('without');
     await browser.driver.executeScript(`
-      for (const stage of ['question', 'concepts', 'searches', 'records'])
+      for (const stage of ['question', 'concepts', 'searches', 'limits', 'records'])
         localStorage.setItem('even-lantern-intro-' + stage, 'read');
     `);
     await browser.driver.navigate().refresh();
@@ -82,17 +82,6 @@ async function main(): Promise<void> {
     await browser.sees('Illumination effects');
     await shoot('concepts-across');
     await (await browser.named('All lanes')).click();
-    await (await browser.named('sleepi*')).click();
-    await (await browser.named('Endings of')).click();
-    await browser.sees('brings in');
-    await shoot('concepts-words');
-    await (await browser.find('[aria-label^="More about the lane night"]')).click();
-    await (await browser.named('Paste a list of terms')).click();
-    await browser.press(
-      '1. "night shift*" or "early start*" not jetlag 1,204\n2. Shift Work/\n3. night near5 duty\n4. limit 3 to english',
-    );
-    await browser.sees('in the lane already');
-    await shoot('concepts-paste');
     await (await browser.named('Searches')).click();
     await browser.sees('What it understood');
     await shoot('searches');
@@ -107,11 +96,6 @@ async function main(): Promise<void> {
     await shoot('searches-text');
     await (await browser.named('Take what the lanes give')).click();
     await browser.sees('phototherap*');
-    await (await browser.find('[role=combobox][aria-label^="Another database beside"]')).click();
-    await browser.press('Assay', Key.ENTER);
-    await browser.sees('subject >=');
-    await shoot('searches-beside');
-    await (await browser.named('One alone')).click();
     await (await browser.named('Where to search')).click();
     await browser.sees('Assayhouse Reviews & Trials');
     await browser.sees('in none of the others');
@@ -127,6 +111,21 @@ async function main(): Promise<void> {
     await browser.sees('A first search');
     await (await browser.find('option[value=corvane-subject-tree]')).click();
     await shoot('databases-add');
+    await (await browser.named('Limits')).click();
+    await browser.textWhen('[data-testid=remains]', (text) => /\d/.test(text));
+    await (await browser.find('[data-limit=years] button')).click();
+    await browser.sees('lost only through this limit');
+    await shoot('limits');
+    await (await browser.named('Evidence at hand')).click();
+    await browser.textWhen('main', (text) => /Opinion\s+answers the question\s+\d/.test(text));
+    await shoot('limits-evidence');
+    await (await browser.named('Try a limit to what answers')).click();
+    await browser.textWhen('[data-limit=design]', (text) => text.includes('merely lack the data'));
+    await browser.sees('95% intervals');
+    await browser.driver.executeScript("document.querySelector('aside[aria-label=Limit]').scrollTop = 330");
+    await shoot('limits-design');
+    await (await browser.find('h1')).click();
+    await browser.press(Key.ESCAPE);
     await (await browser.named('Records')).click();
     await browser.sees('Author keywords');
     await shoot('records');
