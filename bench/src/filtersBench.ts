@@ -63,7 +63,7 @@ export function filtersBench(write: boolean): Measurement[] {
   const told = measureAll();
   if (write) {
     const file = join(root, 'core', 'content', 'filter-figures.json');
-    writeFileSync(file, `${JSON.stringify(told, null, 1)}\n`);
+    writeFileSync(file, `${JSON.stringify(told, null, 2)}\n`);
   }
   const pooled = (design: string, how: Told['how']): FilterFigures => {
     const all = told.filter((each) => each.design === design && each.how === how).map(({ counts }) => counts);

@@ -31,6 +31,7 @@ import {
   type TermContent,
   type TermReading,
 } from '@even-lantern/core';
+import type { ReviewLimit } from '@even-lantern/contract';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { lanesOf, ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
@@ -71,6 +72,8 @@ export interface ReviewReading extends DatabaseReading {
   lanes: ReviewLane[];
   /** in their order, those that are off or cannot be applied as well */
   limits: ReadLimit[];
+  /** the limits of the review as they were when this was read */
+  keptLimits: readonly ReviewLimit[];
   database: OpenDatabase;
   /** lines that somebody wrote by hand, by their keys */
   written: ReadonlyMap<string, ReadLine>;
@@ -145,7 +148,16 @@ export class ReadingService {
       said: withWritten(compileLanes(lanes, said, saidEdits, parts.said)),
       ofLanes: compileLanes(lanes, meant, new Map(), parts.meant),
     };
-    return { lanes, limits, database, ...reading, written, edits: saidEdits, strategies };
+    return {
+      lanes,
+      limits,
+      keptLimits: review.limits,
+      database,
+      ...reading,
+      written,
+      edits: saidEdits,
+      strategies,
+    };
   }
 
   /**

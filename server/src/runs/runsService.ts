@@ -8,13 +8,10 @@ import {
 import {
   describeLine,
   formatCount,
-  limitText,
   translateLine,
-  wayText,
   type Dialect,
   type DialectContext,
   type Line,
-  type LedgerLimit,
   type LedgerLine,
 } from '@even-lantern/core';
 import {
@@ -31,8 +28,7 @@ import { badInput, conflict, notFound } from '../application/problem.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { within } from '../databases/patience.js';
-import { ReadingService, type ReviewReading } from '../databases/readingService.js';
-import { ReviewsService } from '../reviews/reviewsService.js';
+import { ReadingService } from '../databases/readingService.js';
 import { RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount } from '../records/recordCounts.js';
@@ -40,6 +36,7 @@ import { inBatches } from '../store/inBatches.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, shownOf, type RankedRecord } from './foundRecords.js';
 import { PATIENT, RunClosing } from './runClosing.js';
+import { loggedLimits } from './runLimits.js';
 import { askingOf, linesOf, marksOf, runOf } from './runState.js';
 
 interface ActiveRun {
@@ -68,7 +65,6 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     private readonly closing: RunClosing,
     private readonly readings: ReadingService,
     private readonly databases: DatabasesService,
-    private readonly reviews: ReviewsService,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
@@ -113,7 +109,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
         problems.map(({ termId, laneId, message }) => ({ path: termId ?? laneId ?? '', message })),
       );
     }
-    const limits = await this.limitsOf(reviewId, reading);
+    const limits = loggedLimits(reading);
     const { description } = database;
     await this.sureOfWhole(database, lines, dialect, context);
     if (release !== undefined && release !== description.release && !description.releases.includes(release)) {
@@ -162,39 +158,6 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     });
     this.active.set(row.id, { progress, stop, done });
     return runOf(row);
-  }
-
-  /**
-   * The limits as they are logged, before anything is counted; those that are switched off are not.
-   * @throws ProblemException for one without a reason, which is asked for now and never before
-   */
-  private async limitsOf(reviewId: string, { limits, strategies }: ReviewReading): Promise<LedgerLimit[]> {
-    const on = limits.filter(({ limit }) => limit.on);
-    const kept = new Map((await this.reviews.limits(reviewId)).map((limit) => [limit.id, limit]));
-    const without = on.filter(({ limit, said }) => said !== null && kept.get(limit.id)?.reason === '');
-    if (without.length > 0) {
-      throw badInput(
-        without.map(({ limit }) => ({
-          path: `limits/${limit.id}`,
-          message: `Say why there is the limit “${limitText(limit)}”: its reason is logged and reported.`,
-        })),
-      );
-    }
-    return on.map(({ limit, way, said, unavailable }) => {
-      const line = strategies.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
-      const { reason = '', changedBy = '', changedAt = '' } = kept.get(limit.id) ?? {};
-      return {
-        limit: limitText(limit),
-        reason,
-        way: said === null ? null : wayText(way),
-        notApplied: said === null ? (unavailable ?? 'not applied in this database, as somebody chose') : null,
-        line,
-        before: null,
-        after: null,
-        setBy: changedBy,
-        setAt: changedAt,
-      };
-    });
   }
 
   /** What a person asks by hand is run when the whole has been counted, or nothing could be fetched for it. */

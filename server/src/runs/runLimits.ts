@@ -1,0 +1,37 @@
+/** The limits of a run, as its ledger entry holds them. */
+import { limitText, wayText, type LedgerLimit } from '@even-lantern/core';
+import { badInput } from '../application/problem.js';
+import type { ReviewReading } from '../databases/readingService.js';
+
+/**
+ * The limits as they are logged, before anything is counted; those that are switched off are not.
+ * @throws ProblemException for one without a reason, which is asked for now and never before
+ */
+export function loggedLimits({ limits, keptLimits, strategies }: ReviewReading): LedgerLimit[] {
+  const on = limits.filter(({ limit }) => limit.on);
+  const kept = new Map(keptLimits.map((limit) => [limit.id, limit]));
+  const without = on.filter(({ limit, said }) => said !== null && kept.get(limit.id)?.reason === '');
+  if (without.length > 0) {
+    throw badInput(
+      without.map(({ limit }) => ({
+        path: `limits/${limit.id}`,
+        message: `Say why there is the limit “${limitText(limit)}”: its reason is logged and reported.`,
+      })),
+    );
+  }
+  return on.map(({ limit, way, said, unavailable }) => {
+    const line = strategies.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
+    const { reason = '', changedBy = '', changedAt = '' } = kept.get(limit.id) ?? {};
+    return {
+      limit: limitText(limit),
+      reason,
+      way: said === null ? null : wayText(way),
+      notApplied: said === null ? (unavailable ?? 'not applied in this database, as somebody chose') : null,
+      line,
+      before: null,
+      after: null,
+      setBy: changedBy,
+      setAt: changedAt,
+    };
+  });
+}
