@@ -1,6 +1,7 @@
 /**
  * How well the design filters, and databases’ own labels, find designs: in each database, against what the makers of its
- * records know. With `--write` the counts go into `core/content/filter-figures.json`, which the program shows.
+ * records know. With `--write` the counts go into `core/content/filter-figures.json`, which the program shows, and the
+ * designs of the records of some years into `core/content/known-designs.json`, by which it measures filters that people write.
  */
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -10,9 +11,12 @@ import {
   DESIGN_FILTERS,
   docsOf,
   evaluate,
+  filterCounts,
   filterFigures,
+  LEAST_KNOWN,
   limitsOfDatabase,
   STRENGTHS,
+  type DesignTree,
   type FilterCounts,
   type FilterFigures,
   type LimitWay,
@@ -46,8 +50,9 @@ const FAMILY: Readonly<Record<string, string>> = {
   overview: 'overview for practice',
   'care summary': 'overview for practice',
 };
-/** Fewer than this of a design say nothing about a filter. */
-const LEAST = 10;
+/** The years whose records are told by their design end here, and begin where there are enough. */
+const LAST_KNOWN_YEAR = 2019;
+const ENOUGH_KNOWN = 500;
 
 interface Told {
   database: string;
@@ -64,6 +69,13 @@ export function filtersBench(write: boolean): Measurement[] {
   if (write) {
     const file = join(root, 'core', 'content', 'filter-figures.json');
     writeFileSync(file, `${JSON.stringify(told, null, 2)}\n`);
+    const known = join(root, 'core', 'content', 'known-designs.json');
+    writeFileSync(
+      known,
+      `[\n${knownDesigns()
+        .map((each) => JSON.stringify(each))
+        .join(',\n')}\n]\n`,
+    );
   }
   const pooled = (design: string, how: Told['how']): FilterFigures => {
     const all = told.filter((each) => each.design === design && each.how === how).map(({ counts }) => counts);
@@ -94,12 +106,40 @@ export function filtersBench(write: boolean): Measurement[] {
   );
 }
 
-function measureAll(): Told[] {
+type StandIns = ReturnType<typeof openDatabases>;
+
+function withDatabases<T>(use: (databases: StandIns, designs: ReadonlyMap<string, string>) => T): T {
   const folder = mkdtempSync(join(tmpdir(), 'filters-'));
   try {
     const databases = openDatabases({ contentFolder: join(root, 'standins', 'content'), dataFolder: folder });
-    const designs = designsIn(folder);
-    return databases.flatMap((standIn) => {
+    return use(databases, designsIn(folder));
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** The records of some years in each database, by their design; those that are of no design under an empty name. */
+function knownDesigns() {
+  return withDatabases((databases, designs) =>
+    databases.map((standIn) => {
+      const { id, records } = standIn.present();
+      const within = (from: number) => records.filter(({ year }) => year >= from && year <= LAST_KNOWN_YEAR);
+      let from = LAST_KNOWN_YEAR;
+      while (within(from).length < ENOUGH_KNOWN) from -= 1;
+      const byDesign: Record<string, string[]> = {};
+      for (const { accession } of within(from)) {
+        const design = designs.get(accession) ?? '';
+        const label = DESIGN_FILTERS.find((each) => each.design.toLowerCase() === design)?.design ?? '';
+        (byDesign[label] ??= []).push(accession);
+      }
+      return { database: id, from, to: LAST_KNOWN_YEAR, designs: byDesign };
+    }),
+  );
+}
+
+function measureAll(): Told[] {
+  return withDatabases((databases, designs) =>
+    databases.flatMap((standIn) => {
       const { id, name, release, records, index, limits } = standIn.present();
       const described = limitsOfDatabase({ id, limits, dialect: null });
       const known = records.map(({ accession }) => designs.get(accession) ?? '');
@@ -107,7 +147,7 @@ function measureAll(): Told[] {
       return DESIGN_FILTERS.flatMap(({ design }): Told[] => {
         const of = design.toLowerCase();
         const all = known.filter((each) => each === of).length;
-        if (all < LEAST) return [];
+        if (all < LEAST_KNOWN) return [];
         const by = (way: LimitWay, strength?: Strength): Query | null => {
           const values = {
             kind: 'values' as const,
@@ -125,18 +165,16 @@ function measureAll(): Told[] {
           if (query === null) return [];
           const found = evaluate(query, index, { narrowerOf: () => null });
           if (!found.ok) throw new Error(found.error.message);
-          const docs = [...docsOf(found.documents)];
-          const right = docs.filter((doc) => known[doc] === of).length;
-          const wrong = docs.length - right;
-          const counts = { right, wrong, missed: all - right, passed: records.length - all - wrong };
+          const counts = filterCounts(docsOf(found.documents), known, of, NO_KINDS);
           return [{ database: id, measuredOn, design, how, counts }];
         });
       });
-    });
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+    }),
+  );
 }
+
+/** The designs are told by their families already. */
+const NO_KINDS: DesignTree = { designs: [], familyOf: () => null, below: () => [] };
 
 /** What the makers of the records know, by accession number: the family of each design. */
 function designsIn(folder: string): ReadonlyMap<string, string> {

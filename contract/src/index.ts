@@ -14,6 +14,7 @@ export * from './files.js';
 export * from './lineTexts.js';
 export * from './limits.js';
 export * from './studyDesigns.js';
+export * from './designFilters.js';
 export * from './translations.js';
 export * from './databaseChoices.js';
 export * from './addedDatabases.js';

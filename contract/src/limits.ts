@@ -2,14 +2,17 @@
 import {
   LIMIT_KINDS,
   LIMIT_WAYS,
+  LONGEST_FILTER_NAME,
   LONGEST_VALUE,
   MAX_TERM_LENGTH,
   MOST_VALUES,
   STRENGTHS,
   valuesProblem,
+  type FilterSource,
   type Limit,
   type LimitValues,
   type LimitWay,
+  type OwnWords,
   type StrategyProblem,
 } from '@even-lantern/core';
 import Joi from 'joi';
@@ -19,6 +22,8 @@ import type { Decision } from './decisions.js';
 /** A review has at most so many limits. */
 export const MOST_LIMITS = 40;
 const LONGEST_REASON = 1000;
+/** Phrases in each part of a filter of one’s own. */
+const MOST_PHRASES = 300;
 
 export interface ReviewLimit extends Limit {
   /** when it was last changed, and by whom */
@@ -154,7 +159,19 @@ export interface LimitValueCounts {
   hits: number | null;
 }
 
-const phrases = Joi.array().items(Joi.string().trim().min(1).max(MAX_TERM_LENGTH)).max(300);
+const phrases = Joi.array().items(Joi.string().trim().min(1).max(MAX_TERM_LENGTH)).max(MOST_PHRASES);
+const source = Joi.object<FilterSource>({
+  name: Joi.string().trim().min(1).max(LONGEST_FILTER_NAME).required(),
+  by: Joi.string().min(1).max(200).required(),
+  date: Joi.string().isoDate().required(),
+  changed: Joi.boolean(),
+});
+
+export const ownWordsSchema = Joi.object<OwnWords>({
+  any: phrases.required(),
+  without: phrases.required(),
+  from: source,
+});
 
 const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unknown(), {
   then: Joi.object({
@@ -181,7 +198,7 @@ const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unkn
         'string.empty': 'A value is empty. Write it, or take it away.',
       }),
     strength: Joi.string().valid(...STRENGTHS),
-    words: Joi.object({ any: phrases.required(), without: phrases.required() }),
+    words: ownWordsSchema,
   }),
 });
 

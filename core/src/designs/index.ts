@@ -15,6 +15,7 @@ export {
 } from './filters.js';
 export type { DesignFilter, Strength } from './filters.js';
 export { filterFigures, wilson } from './figures.js';
+export { enoughKnown, filterCounts, LEAST_KNOWN } from './known.js';
 export type { FilterCounts, FilterFigures, Share } from './figures.js';
 export { BACKGROUND_DESIGNS, proposedLadder } from './ladder.js';
 export type { LadderRung } from './ladder.js';

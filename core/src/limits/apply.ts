@@ -3,7 +3,7 @@ import { phrasesQuery, STRENGTH_NAMES, type Strength } from '../designs/index.js
 import type { Query, SearchField } from '../query/index.js';
 import type { LimitKind } from './kind.js';
 import { limitKind } from './kinds/index.js';
-import type { Limit, LimitValues, LimitWay } from './model.js';
+import type { Limit, LimitValues, LimitWay, OwnWords } from './model.js';
 
 /** What of a database decides how limits are applied there. */
 export interface LimitsOfDatabase {
@@ -250,13 +250,19 @@ export function valuesText(values: LimitValues): string {
   if (values.kind === 'values') {
     const { strength, words } = values;
     const text = values.values.join(', ') === 'yes' ? '' : values.values.join(', ');
-    if (words !== undefined) return `${text} (own words)`;
+    if (words !== undefined) return `${text} (${filterSourceText(words)})`;
     return strength === undefined ? text : `${text} (${STRENGTH_NAMES[strength]})`;
   }
   const { from, to } = values;
   if (from === null) return `up to ${to ?? ''}`;
   if (to === null) return `from ${from}`;
   return from === to ? String(from) : `${from} to ${to}`;
+}
+
+/** Whose words a filter has: “own words”, or “filter “Trials at night” by Ada, 2026-11-27”. */
+export function filterSourceText({ from }: OwnWords): string {
+  if (from === undefined) return 'own words';
+  return `filter “${from.name}” by ${from.by}, ${from.date}${from.changed === true ? ', changed here' : ''}`;
 }
 
 /** A limit in a few words: “Years of publication 2005 to 2026”. */

@@ -3,7 +3,6 @@ import { phraseProblem } from '../designs/index.js';
 import { reversedYears } from '../query/index.js';
 import { limitText } from './apply.js';
 import { limitKind } from './kinds/index.js';
-import type { LimitKind } from './kind.js';
 import type { Limit, LimitValues, OwnWords } from './model.js';
 
 /** The most values of one limit. */
@@ -35,11 +34,14 @@ export function valuesProblem(kindId: string, values: LimitValues): string | nul
   if (values.values.length === 0) return 'Choose at least one value.';
   if (kind.values === 'yes' && (values.values.length > 1 || values.values[0] !== 'yes'))
     return `${kind.name} is either on or off: it takes the value yes.`;
-  return values.words === undefined ? null : wordsProblem(kind, values.words);
+  if (values.words === undefined) return null;
+  return kind.strengths === true
+    ? filterWordsProblem(values.words)
+    : `${kind.name} takes no words of one’s own.`;
 }
 
-function wordsProblem({ name, strengths }: LimitKind, { any, without }: OwnWords): string | null {
-  if (strengths !== true) return `${name} takes no words of one’s own.`;
+/** Why the words of a filter cannot be; null where they can. */
+export function filterWordsProblem({ any, without }: OwnWords): string | null {
   if (any.length === 0) return 'Write at least one word or phrase that finds the design.';
   return [...any, ...without].map(phraseProblem).find((problem) => problem !== null) ?? null;
 }

@@ -1,8 +1,9 @@
 export type { ValuesOfKind, LimitKind } from './kind.js';
 export { LIMIT_KINDS, limitKind } from './kinds/index.js';
-export { LIMIT_WAYS } from './model.js';
+export { LIMIT_WAYS, LONGEST_FILTER_NAME } from './model.js';
 export type {
   DaysChosen,
+  FilterSource,
   OwnWords,
   Limit,
   LimitValues,
@@ -10,11 +11,11 @@ export type {
   ValuesChosen,
   YearsChosen,
 } from './model.js';
-export { applyLimit, limitText, ownField, valuesText, waysOf, wayText } from './apply.js';
+export { applyLimit, filterSourceText, limitText, ownField, valuesText, waysOf, wayText } from './apply.js';
 export type { AppliedLimit, LimitsOfDatabase } from './apply.js';
 export { profileQueries, stepWarnings } from './profile.js';
 export type { StepCounts, StepLimit, StepQueries } from './profile.js';
-export { limitFindings, LONGEST_VALUE, MOST_VALUES, valuesProblem } from './check.js';
+export { filterWordsProblem, limitFindings, LONGEST_VALUE, MOST_VALUES, valuesProblem } from './check.js';
 export type { LimitFinding } from './check.js';
 export { profilePicture } from './picture.js';
 export type { PictureStep, ProfilePicture } from './picture.js';

@@ -24,6 +24,21 @@ export interface OwnWords {
   any: readonly string[];
   /** none of them may be there */
   without: readonly string[];
+  /** the saved filter whose words they are, as it was when it was taken; left out where they are nobody else’s */
+  from?: FilterSource;
+}
+
+/** Characters in the name of a saved filter, at most. */
+export const LONGEST_FILTER_NAME = 100;
+
+/** Where a filter comes from. */
+export interface FilterSource {
+  name: string;
+  /** who made it or changed it last, and when (ISO date) */
+  by: string;
+  date: string;
+  /** whether its words were changed here afterwards */
+  changed?: boolean;
 }
 
 /** Days on which records came into the database, both ends included, as ISO dates; either may be open, not both. */

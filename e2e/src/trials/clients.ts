@@ -48,6 +48,8 @@ export interface Remembered {
   texts: Map<string, { acknowledged: string; unsure: string[] }>;
   /** lines written by hand, likewise */
   lines: Map<string, { acknowledged: string; unsure: string[] }>;
+  /** reasons of limits, likewise */
+  limits: Map<string, { acknowledged: string; unsure: string[] }>;
   /** runs whose start was acknowledged */
   runs: Set<string>;
   acknowledged: number;
@@ -60,6 +62,8 @@ export interface Client {
   step(): Promise<void>;
 }
 
+/** Limits that a client adds before it only changes them. */
+const MOST_LIMITS = 5;
 const WORDS = ['light', 'night', 'shift', 'nurse', 'sleep', 'lamp', 'ward', 'fatigue', 'alertness', 'roster'];
 
 export async function newClient(ask: Ask, title: string, chance: () => number): Promise<Client> {
@@ -75,6 +79,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     terms: new Map(),
     texts: new Map(),
     lines: new Map(),
+    limits: new Map(),
     runs: new Set(),
     acknowledged: 0,
     refused: new Map(),
@@ -122,6 +127,24 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
       (text) => ask('PUT', `/reviews/${review.id}/lines`, { ...change, text }),
     );
   };
+  /** A few limits are added, and then their reasons written anew. */
+  const limit = async () => {
+    const reason = `reason ${made}`;
+    if (remembered.limits.size < MOST_LIMITS) {
+      const values = { kind: 'years', from: 1990 + made, to: null };
+      const limits = [{ kind: 'years', values, reason, on: made % 2 === 0, ways: {} }];
+      const answer = await ask('POST', `/reviews/${review.id}/limits`, { limits });
+      const [added] = told(answer) ? (answer.body as { id: string }[]) : [];
+      if (added !== undefined) remembered.limits.set(added.id, { acknowledged: reason, unsure: [] });
+      return;
+    }
+    const now = (await ask('GET', `/reviews/${review.id}`))?.body as Review | undefined;
+    const present = now?.limits.find(({ id }) => id === pick([...remembered.limits.keys()]));
+    if (present === undefined) return;
+    await overwrite(remembered.limits, present.id, reason, (text) =>
+      ask('PATCH', `/limits/${present.id}`, { reason: text }, present.version),
+    );
+  };
   const overwrite = async (
     kept: Remembered['texts'],
     key: string,
@@ -143,7 +166,11 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     async step() {
       made += 1;
       const which = chance();
-      await (which < 0.5 ? addTerm() : which < 0.75 ? write() : which < 0.9 ? writeLine() : run());
+      if (which < 0.42) await addTerm();
+      else if (which < 0.62) await write();
+      else if (which < 0.77) await writeLine();
+      else if (which < 0.9) await limit();
+      else await run();
     },
   };
 }
@@ -151,7 +178,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
 /** What does not agree with what was acknowledged, in words; nothing when all does. */
 export async function missing(
   ask: Ask,
-  { review: id, terms, texts, lines, runs }: Remembered,
+  { review: id, terms, texts, lines, limits, runs }: Remembered,
 ): Promise<string[]> {
   const found: string[] = [];
   const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
@@ -163,6 +190,11 @@ export async function missing(
   for (const [element, { acknowledged, unsure }] of texts) {
     const text = review.elements.find((each) => each.id === element)?.text ?? '';
     if (![acknowledged, ...unsure].includes(text)) found.push(`the text “${acknowledged}”: it is “${text}”`);
+  }
+  for (const [limit, { acknowledged, unsure }] of limits) {
+    const reason = review.limits.find((each) => each.id === limit)?.reason ?? '';
+    if (![acknowledged, ...unsure].includes(reason))
+      found.push(`the reason “${acknowledged}”: it is “${reason}”`);
   }
   const translation = (await ask('GET', `/reviews/${id}/translation?database=corvane`))?.body as {
     lines: { key: string; written: { text: string } | null }[];

@@ -34,6 +34,9 @@ import { RecordsService } from '../records/recordsService.js';
 import { DesignContent, DESIGN_FOLDER } from '../designs/designContent.js';
 import { DesignsController } from '../designs/designsController.js';
 import { DesignsService } from '../designs/designsService.js';
+import { FilterFiguresService } from '../designs/filterFiguresService.js';
+import { KnownRecordsService } from '../designs/knownRecords.js';
+import { SavedFiltersService } from '../designs/savedFiltersService.js';
 import { KeptRecords } from '../limits/keptRecords.js';
 import { LimitsController } from '../limits/limitsController.js';
 import { LimitsService } from '../limits/limitsService.js';
@@ -152,6 +155,9 @@ class ApplicationModule {
         { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
         DesignsService,
+        SavedFiltersService,
+        KnownRecordsService,
+        FilterFiguresService,
         KeptRecords,
         ProfileService,
         VocabulariesService,

@@ -8,8 +8,18 @@ import type { MeasuredFilter, StudyDesigns } from '@even-lantern/contract';
 /** Where the files are. */
 export const DESIGN_FOLDER = Symbol('folder of the study designs');
 
+/** What is known of a database: the designs of all its records of some years. */
+export interface KnownDesigns {
+  database: string;
+  from: number;
+  to: number;
+  /** accession numbers by design; under an empty name those of no design that filters are for */
+  designs: Record<string, string[]>;
+}
+
 export interface DesignFiles extends StudyDesigns {
   turtle: string;
+  known: KnownDesigns[];
 }
 
 @Injectable()
@@ -25,10 +35,11 @@ export class DesignContent {
 
   private async read(): Promise<DesignFiles> {
     const file = (name: string) => readFile(join(this.folder, name), 'utf8');
-    const [turtle, rules, figures] = await Promise.all([
+    const [turtle, rules, figures, known] = await Promise.all([
       file('study-designs.ttl'),
       file('design-rules.txt'),
       file('filter-figures.json'),
+      file('known-designs.json'),
     ]);
     const read = await vocabularyFromTurtle(turtle);
     if (!read.ok) throw new Error(`study-designs.ttl: ${read.message}`);
@@ -37,6 +48,7 @@ export class DesignContent {
       taxonomy: read.vocabulary,
       rules,
       figures: JSON.parse(figures) as MeasuredFilter[],
+      known: JSON.parse(known) as KnownDesigns[],
     };
   }
 }

@@ -1,21 +1,33 @@
-import { Body, Controller, Get, Header, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Param, Patch, Post, Put } from '@nestjs/common';
 import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
+  filterFiguresSchema,
   ladderChangeSchema,
   newDesignJudgementSchema,
+  newSavedFilterSchema,
+  savedFilterChangeSchema,
+  type FilterFiguresRequest,
   type LadderChange,
   type NewDesignJudgement,
+  type NewSavedFilter,
   type Person,
+  type SavedFilterChange,
 } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { DesignsService } from './designsService.js';
+import { FilterFiguresService } from './filterFiguresService.js';
+import { SavedFiltersService } from './savedFiltersService.js';
 
 @ApiTags('study designs')
 @Controller()
 export class DesignsController {
-  constructor(private readonly designs: DesignsService) {}
+  constructor(
+    private readonly designs: DesignsService,
+    private readonly filters: SavedFiltersService,
+    private readonly figures: FilterFiguresService,
+  ) {}
 
   @Get('designs')
   @ApiOperation({ summary: 'The study designs, and the rules that tell them' })
@@ -41,6 +53,43 @@ export class DesignsController {
     @Actor() person: Person,
   ) {
     return this.designs.judge(id, design, person);
+  }
+
+  @Get('filters')
+  @ApiOperation({ summary: 'Design filters that people saved, for all reviews' })
+  savedFilters() {
+    return this.filters.list();
+  }
+
+  @Post('filters')
+  @ApiOperation({ summary: 'Save a design filter under a name of its own' })
+  @ApiBody(bodyOf(newSavedFilterSchema))
+  saveFilter(@Body(new Validated(newSavedFilterSchema)) filter: NewSavedFilter, @Actor() person: Person) {
+    return this.filters.add(filter, person);
+  }
+
+  @Patch('filters/:id')
+  @ApiOperation({ summary: 'Change, rename, take away or bring back a saved filter' })
+  @ApiBody(bodyOf(savedFilterChangeSchema))
+  @ApiHeader(VERSION_HEADER)
+  changeFilter(
+    @Param('id') id: string,
+    @Body(new Validated(savedFilterChangeSchema)) change: SavedFilterChange,
+    @IfMatch() version: number,
+    @Actor() person: Person,
+  ) {
+    return this.filters.change(id, change, version, person);
+  }
+
+  @Post('reviews/:id/filter-figures')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'How filters of a design do on records whose designs are known' })
+  @ApiBody(bodyOf(filterFiguresSchema))
+  filterFigures(
+    @Param('id') id: string,
+    @Body(new Validated(filterFiguresSchema)) request: FilterFiguresRequest,
+  ) {
+    return this.figures.measure(id, request);
   }
 
   @Put('reviews/:id/ladder')

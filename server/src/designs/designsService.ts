@@ -8,6 +8,7 @@ import { changeVersion } from '../store/changeVersion.js';
 import { ReviewRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { DesignContent } from './designContent.js';
+import { expectDesigns } from './expectDesigns.js';
 
 /** Study designs: what they are, what a person judges a record to be, and the ladder of a review. */
 @Injectable()
@@ -47,14 +48,6 @@ export class DesignsService {
   private async tree(): Promise<DesignTree> {
     return designTree((await this.content.get()).taxonomy);
   }
-}
-
-function expectDesigns(designs: readonly string[], tree: DesignTree, path: string): void {
-  const known = new Set(tree.designs.map(({ label }) => label));
-  const unknown = designs.find((design) => !known.has(design));
-  if (unknown === undefined) return;
-  const message = `There is no study design “${unknown}”. Take one of: ${[...known].join(', ')}.`;
-  throw badInput([{ path, message }]);
 }
 
 function expectLadder(rungs: readonly Rung[], tree: DesignTree): void {

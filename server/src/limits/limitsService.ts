@@ -8,12 +8,13 @@ import {
   type Person,
   type ReviewLimit,
 } from '@even-lantern/contract';
-import { IsNull, type EntityManager } from 'typeorm';
+import { IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { limitOf, limitsInOrder, ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
 import { LimitRow } from '../store/entities.js';
+import { placeBefore } from '../store/placeBefore.js';
 import { Store } from '../store/store.js';
 
 /** The limits of a review: their making, changing and moving. One that is taken away is kept, and can come back. */
@@ -82,7 +83,10 @@ export class LimitsService {
       const changed = await changeVersion(manager, LimitRow, { id, version }, columns, 'limit', (row) =>
         limitOf(row, nameOf(row.changedBy)),
       );
-      if (before !== undefined) await placeBefore(manager, present.reviewId, id, before);
+      if (before !== undefined) {
+        const limits = await limitsInOrder(manager, present.reviewId);
+        await placeBefore(manager, LimitRow, limits, id, before, 'limit');
+      }
       return changed;
     });
   }
@@ -90,22 +94,4 @@ export class LimitsService {
 
 function now(person: Person): Pick<LimitRow, 'changedAt' | 'changedBy'> {
   return { changedAt: new Date().toISOString(), changedBy: person.id };
-}
-
-/** @param before null for the end */
-async function placeBefore(
-  manager: EntityManager,
-  reviewId: string,
-  id: string,
-  before: string | null,
-): Promise<void> {
-  const limits = await limitsInOrder(manager, reviewId);
-  const moved = limits.find((limit) => limit.id === id);
-  const others = limits.filter((limit) => limit.id !== id);
-  const at = before === null ? others.length : others.findIndex((limit) => limit.id === before);
-  if (moved === undefined || at === -1) throw notFound('The limit that it moves before');
-  const ordered = [...others.slice(0, at), moved, ...others.slice(at)];
-  for (const [i, limit] of ordered.entries()) {
-    if (limit.position !== i + 1) await manager.update(LimitRow, { id: limit.id }, { position: i + 1 });
-  }
 }

@@ -12,6 +12,7 @@ import type {
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { badInput, changedMeanwhile, conflict, notFound } from '../application/problem.js';
 import { ElementRow, LaneRow, TermRow } from '../store/entities.js';
+import { placeBefore } from '../store/placeBefore.js';
 import { Store } from '../store/store.js';
 import { addLane, expectRoom, laneOf, lanesInOrder, ReviewsService } from './reviewsService.js';
 import { newTerm, nextTermPosition, noteStep } from './termSteps.js';
@@ -59,7 +60,7 @@ export class LanesService {
         ...(elementId === undefined ? {} : { elementId }),
       };
       if (Object.keys(columns).length > 0) await manager.update(LaneRow, { id }, columns);
-      if (before !== undefined) await placeBefore(manager, lane.reviewId, id, before);
+      if (before !== undefined) await placeLaneBefore(manager, lane.reviewId, id, before);
       if (elementId !== undefined && elementId !== lane.elementId) {
         await keepOneLane(manager, lane.reviewId, lane.elementId);
         await takePlace(manager, id, elementId);
@@ -216,25 +217,17 @@ async function copyTerms(manager: EntityManager, from: string, to: string, perso
 async function placeBehind(manager: EntityManager, id: string, other: LaneRow): Promise<void> {
   const lanes = await lanesInOrder(manager, other.reviewId);
   const next = lanes[lanes.findIndex((lane) => lane.id === other.id) + 1];
-  await placeBefore(manager, other.reviewId, id, next?.id === id ? null : (next?.id ?? null));
+  await placeLaneBefore(manager, other.reviewId, id, next?.id === id ? null : (next?.id ?? null));
 }
 
 /** @param before null for the end */
-async function placeBefore(
+async function placeLaneBefore(
   manager: EntityManager,
   reviewId: string,
   id: string,
   before: string | null,
 ): Promise<void> {
-  const lanes = await lanesInOrder(manager, reviewId);
-  const moved = lanes.find((lane) => lane.id === id);
-  const others = lanes.filter((lane) => lane.id !== id);
-  const at = before === null ? others.length : others.findIndex((lane) => lane.id === before);
-  if (moved === undefined || at === -1) throw notFound('This lane');
-  const ordered = [...others.slice(0, at), moved, ...others.slice(at)];
-  for (const [i, lane] of ordered.entries()) {
-    if (lane.position !== i + 1) await manager.update(LaneRow, { id: lane.id }, { position: i + 1 });
-  }
+  await placeBefore(manager, LaneRow, await lanesInOrder(manager, reviewId), id, before, 'lane');
 }
 
 /** An element has one lane at least. One whose last lane went gets an empty one, and is no longer searched on. */

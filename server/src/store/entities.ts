@@ -107,6 +107,22 @@ export class DesignJudgementRow {
   @Column('varchar') personId: string;
 }
 
+/** A design filter that somebody saved for all reviews. */
+@Entity({ name: 'saved_filter' })
+export class SavedFilterRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('text') name: string;
+  /** the labels of the designs that it finds, as JSON */
+  @Column('text') designs: string;
+  /** its words, as JSON */
+  @Column('text') words: string;
+  @Column('varchar') changedAt: string;
+  @Column('varchar') changedBy: string;
+  /** taken away, but kept */
+  @Column('varchar', { nullable: true }) removedAt: string | null;
+  @Column('integer') version: number;
+}
+
 @Entity({ name: 'term' })
 export class TermRow {
   @PrimaryColumn('varchar') id: string;
@@ -375,6 +391,7 @@ export const ENTITIES = [
   ShelfItemRow,
   LimitRow,
   DesignJudgementRow,
+  SavedFilterRow,
   WordingRow,
   TermRow,
   LaneEventRow,

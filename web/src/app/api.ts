@@ -74,6 +74,7 @@ export const api = createApi({
     'Answers',
     'Choices',
     'Databases',
+    'Filters',
     'Crosswalk',
     'Vocabularies',
     'Wordings',

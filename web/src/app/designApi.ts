@@ -1,5 +1,15 @@
 /** What the interface asks of the server about study designs. */
-import type { Review, ReviewRecord, Rung, StudyDesigns } from '@even-lantern/contract';
+import type {
+  FilterFiguresAnswer,
+  FilterFiguresRequest,
+  NewSavedFilter,
+  Review,
+  ReviewRecord,
+  Rung,
+  SavedFilter,
+  SavedFilterChange,
+  StudyDesigns,
+} from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
 
 export const designApi = api.injectEndpoints({
@@ -12,6 +22,28 @@ export const designApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         if (answer !== null) await dispatch(api.util.upsertQueryData('record', id, answer.data));
       },
+    }),
+    savedFilters: build.query<SavedFilter[], void>({
+      query: () => 'filters',
+      providesTags: ['Filters'],
+    }),
+    saveFilter: build.mutation<SavedFilter, NewSavedFilter>({
+      query: (body) => ({ url: 'filters', method: 'POST', body }),
+      invalidatesTags: ['Filters'],
+    }),
+    changeFilter: build.mutation<SavedFilter, { id: string; version: number; change: SavedFilterChange }>({
+      query: ({ id, version, change }) => ({
+        url: `filters/${id}`,
+        method: 'PATCH',
+        body: change,
+        headers: ifMatch(version),
+      }),
+      // Somebody else’s change is seen at once by whoever came too late.
+      invalidatesTags: ['Filters'],
+    }),
+    filterFigures: build.query<FilterFiguresAnswer, { review: string; body: FilterFiguresRequest }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/filter-figures`, method: 'POST', body }),
+      providesTags: ['Counts', 'Records'],
     }),
     changeLadder: build.mutation<Review, { review: string; version: number; rungs: Rung[] | null }>({
       query: ({ review, version, rungs }) => ({

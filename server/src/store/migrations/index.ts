@@ -14,6 +14,7 @@ import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 import { RecordLists1800000000002 } from './recordLists.js';
 import { RunStates1800000000001 } from './runStates.js';
+import { SavedFilters1800000000010 } from './savedFilters.js';
 import { Shelf1800000000007 } from './shelf.js';
 import { UniquePositions1800000000003 } from './uniquePositions.js';
 
@@ -35,4 +36,5 @@ export const MIGRATIONS = [
   Shelf1800000000007,
   Limits1800000000008,
   Designs1800000000009,
+  SavedFilters1800000000010,
 ];

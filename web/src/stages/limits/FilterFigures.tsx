@@ -1,37 +1,126 @@
-import { filterFigures, STRENGTH_NAMES, type FilterFigures as Figures, type Share } from '@even-lantern/core';
-import type { DatabaseProfile, MeasuredFilter } from '@even-lantern/contract';
+import {
+  counted,
+  filterFigures,
+  LEAST_KNOWN,
+  STRENGTH_NAMES,
+  type FilterCounts,
+  type FilterFigures as Figures,
+  type OwnWords,
+  type Share,
+  type Strength,
+} from '@even-lantern/core';
+import type { DatabaseProfile, FilterFiguresAnswer } from '@even-lantern/contract';
+import { useState } from 'react';
+import { designApi } from '../../app/designApi.js';
 import { useDesigns } from '../../app/useDesigns.js';
+import { useReview } from '../../app/useReview.js';
+import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 
 const WIDTH = 280;
 const HEIGHT = 132;
 const EDGE = { left: 34, right: 12, top: 12, bottom: 26 };
 
-/** How well labels and words find a design in a database, as it was measured: what is found against what is read for it. */
+/** A strength of the filter, words of one’s own, or the database’s own limit. */
+type How = Strength | 'own words' | 'own limit';
+
+/** On which records filters are measured. */
+const BASES = { shipped: 'all its records', known: 'records of known design', judged: 'records judged here' };
+type Basis = keyof typeof BASES;
+
+interface Measured {
+  measuredOn: string;
+  figures: { how: How; counts: FilterCounts }[];
+}
+
+/** How well labels and words find a design in a database: as it was measured, and as own words and own judgements do now. */
 export function FilterFigures({
   database,
   design,
+  words,
   chosen,
 }: {
   database: DatabaseProfile;
   design: string;
-  /** what is applied now: a strength, or the own limit; null for what was not measured */
-  chosen: MeasuredFilter['how'] | null;
+  /** words of one’s own, measured as they stand */
+  words: OwnWords | undefined;
+  /** what is applied now; null for what cannot be measured */
+  chosen: How | null;
 }) {
-  const designs = useDesigns();
-  const measured = (designs?.figures ?? []).filter(
-    (each) => each.database === database.id && each.design === design,
-  );
-  const points = measured.flatMap(({ how, counts }) => {
-    const figures = filterFigures(counts);
-    return figures.sensitivity === null || figures.toRead === null ? [] : [{ how, figures }];
+  const { review } = useReview();
+  const [wanted, setWanted] = useState<Basis | null>(null);
+  const shipped = useShipped(database.id, design);
+  const { data, isFetching } = designApi.useFilterFiguresQuery({
+    review: review.id,
+    body: { database: database.id, design, ...(words === undefined ? {} : { words }) },
   });
-  const [first] = measured;
-  if (first === undefined || points.length === 0) {
-    return (
-      <p className="quiet text-xs">How well it finds {design.toLowerCase()}s here has not been measured.</p>
-    );
-  }
+  const there: Partial<Record<Basis, Measured>> = {
+    ...(shipped === null ? {} : { shipped }),
+    ...(data?.known == null ? {} : { known: data.known }),
+    ...(data?.judged == null ? {} : { judged: data.judged }),
+  };
+  const bases = (Object.keys(BASES) as Basis[]).filter((basis) => there[basis] !== undefined);
+  const preferred: Basis = words !== undefined && there.known !== undefined ? 'known' : 'shipped';
+  const basis = wanted !== null && there[wanted] !== undefined ? wanted : preferred;
+  const measured = there[basis] ?? there.judged;
+  return (
+    <section className="flex flex-col gap-1" aria-busy={isFetching}>
+      <h3 className="small-head">
+        {design}: found, against read for each one{' '}
+        <GuideLink to="limits#study-design" label="Why: how filters are measured, in the guide">
+          why
+        </GuideLink>
+      </h3>
+      {bases.length > 1 && (
+        <ChoiceMenu
+          label="Records that filters are measured on"
+          text={`Measured on ${BASES[basis]}`}
+          className="btn-xs self-start"
+          choices={bases.map((id) => ({ id, name: BASES[id], detail: there[id]?.measuredOn ?? '' }))}
+          chosen={basis}
+          onChoose={(id) => setWanted(id as Basis)}
+        />
+      )}
+      {measured === undefined ? (
+        <p className="quiet text-xs">How well it finds {design.toLowerCase()}s here has not been measured.</p>
+      ) : (
+        <Drawn measured={measured} chosen={chosen} />
+      )}
+      {data?.trouble != null && (
+        <p className="problem text-xs">Your words could not be measured: {data.trouble}</p>
+      )}
+      {data !== undefined && <OnJudged answer={data} />}
+    </section>
+  );
+}
+
+function useShipped(database: string, design: string): Measured | null {
+  const designs = useDesigns();
+  const figures = (designs?.figures ?? []).filter(
+    (each) => each.database === database && each.design === design,
+  );
+  const [first] = figures;
+  return first === undefined ? null : { measuredOn: first.measuredOn, figures };
+}
+
+/** How far the judgements of the review are from measuring on them; nothing where nobody judged, or there are enough. */
+function OnJudged({ answer: { judged, judgedRecords } }: { answer: FilterFiguresAnswer }) {
+  const { ofDesign, others } = judgedRecords;
+  if (judged !== null || ofDesign + others === 0) return null;
+  return (
+    <p className="quiet text-xs">
+      Judged here so far: {counted(ofDesign, 'record')} of it, {others} of other designs. From {LEAST_KNOWN}{' '}
+      of each on, filters are measured on them too.
+    </p>
+  );
+}
+
+/** What is found against what is read for it, drawn and in figures. */
+function Drawn({ measured: { measuredOn, figures }, chosen }: { measured: Measured; chosen: How | null }) {
+  const points = figures.flatMap(({ how, counts }) => {
+    const of = filterFigures(counts);
+    return of.sensitivity === null ? [] : [{ how, figures: of }];
+  });
   const most = Math.max(2, ...points.map(({ figures }) => Math.min(figures.toRead?.to ?? 1, 20)));
   const least = Math.min(0.8, ...points.map(({ figures }) => figures.sensitivity?.from ?? 1));
   // Fewer to read lie to the right, so that the best is where both axes end.
@@ -40,13 +129,7 @@ export function FilterFigures({
   const y = (found: number) =>
     EDGE.top + ((1 - found) / (1 - least || 1)) * (HEIGHT - EDGE.top - EDGE.bottom);
   return (
-    <section className="flex flex-col gap-1">
-      <h3 className="small-head">
-        {design}: found, against read for each one{' '}
-        <GuideLink to="limits#study-design" label="Why: how filters are measured, in the guide">
-          why
-        </GuideLink>
-      </h3>
+    <>
       <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
         <line x1={EDGE.left} x2={EDGE.left} y1={EDGE.top} y2={HEIGHT - EDGE.bottom} stroke="var(--rule)" />
         <line
@@ -94,6 +177,8 @@ export function FilterFigures({
                   height={8}
                   fill={now ? colour : 'var(--color-base-100)'}
                 />
+              ) : how === 'own words' ? (
+                <path d={`M${cx} ${cy - 6}L${cx + 6} ${cy}L${cx} ${cy + 6}L${cx - 6} ${cy}Z`} />
               ) : (
                 <circle cx={cx} cy={cy} r={now ? 5 : 4} />
               )}
@@ -122,7 +207,7 @@ export function FilterFigures({
           {points.map(({ how, figures }) => (
             <tr key={how} className={how === chosen ? 'font-bold' : ''}>
               <th scope="row" className={`text-left ${how === chosen ? '' : 'font-normal'}`}>
-                {how === 'own limit' ? 'own limit' : STRENGTH_NAMES[how].replace('finds ', '')}
+                {nameOf(how)}
               </th>
               <td className="text-right">{percentText(figures.sensitivity)}</td>
               <td className="text-right">{percentText(figures.precision)}</td>
@@ -131,9 +216,14 @@ export function FilterFigures({
           ))}
         </tbody>
       </table>
-      <p className="quiet text-xs">Measured on {first.measuredOn}.</p>
-    </section>
+      <p className="quiet text-xs">Measured on {measuredOn}.</p>
+    </>
   );
+}
+
+function nameOf(how: How): string {
+  if (how === 'own limit') return how;
+  return how === 'own words' ? 'your words' : STRENGTH_NAMES[how].replace('finds ', '');
 }
 
 function percentText(share: Share | null): string {

@@ -244,7 +244,8 @@ function Measured({
       <FilterFigures
         database={database}
         design={design}
-        chosen={way === 'own' ? 'own limit' : words === undefined ? strength : null}
+        words={words}
+        chosen={way === 'own' ? 'own limit' : words === undefined ? strength : 'own words'}
       />
     </div>
   );

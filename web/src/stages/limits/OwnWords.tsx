@@ -1,5 +1,12 @@
-import { DESIGN_FILTERS, filterPhrases, phraseProblem, type ValuesChosen } from '@even-lantern/core';
+import {
+  DESIGN_FILTERS,
+  filterPhrases,
+  phraseProblem,
+  type OwnWords as OwnWordsOf,
+  type ValuesChosen,
+} from '@even-lantern/core';
 import { useState } from 'react';
+import { SaveFilter, TakeFilter } from './SavedFilters.js';
 
 /** A design filter of one's own: the words that find the design, one on a line, beginning with those of the program. */
 export function OwnWords({
@@ -26,12 +33,20 @@ export function OwnWords({
       });
     };
     return (
-      <button className="link self-start text-sm" disabled={values.values.length === 0} onClick={begin}>
-        Change its words
-      </button>
+      <div className="flex flex-wrap items-center gap-3">
+        <button className="link text-sm" disabled={values.values.length === 0} onClick={begin}>
+          Change its words
+        </button>
+        <TakeFilter values={values} onChange={onChange} />
+      </div>
     );
   }
   const { words: _words, ...filter } = values;
+  // Words that were changed are no longer those of the filter they came from.
+  const put = (changed: Partial<OwnWordsOf>) => {
+    const from = words.from === undefined ? {} : { from: { ...words.from, changed: true } };
+    onChange({ ...values, words: { ...words, ...changed, ...from } });
+  };
   return (
     <fieldset className="flex flex-col gap-1">
       <legend className="small-head pb-1">Words of your own, one on a line</legend>
@@ -39,20 +54,22 @@ export function OwnWords({
         key={`any ${words.any.join()}`}
         label="Any of these"
         phrases={words.any}
-        onChange={(any) => onChange({ ...values, words: { ...words, any } })}
+        onChange={(any) => put({ any })}
       />
       <Phrases
         key={`without ${words.without.join()}`}
         label="None of these"
         phrases={words.without}
-        onChange={(without) => onChange({ ...values, words: { ...words, without } })}
+        onChange={(without) => put({ without })}
       />
       <p className="quiet text-xs">
-        A phrase stands in quotation marks, * is any ending, and title: before a word looks in titles alone.
-        Below you see what they find that the filter does not, and the reverse.
+        A phrase stands in quotation marks, * is any ending, and title: before a word looks in titles alone.{' '}
+        <kbd className="font-mono">Ctrl Enter</kbd> measures them; below you see what they find that the
+        filter does not, and the reverse.
       </p>
+      <SaveFilter values={values} words={words} onChange={onChange} />
       <button className="link self-start text-sm" onClick={() => onChange(filter)}>
-        Back to the filter
+        Back to the filter of the program
       </button>
     </fieldset>
   );
@@ -87,6 +104,9 @@ function Phrases({
         aria-invalid={problem !== null}
         onChange={({ target }) => setText(target.value)}
         onBlur={commit}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) commit();
+        }}
       />
       {problem !== null && <span className="problem text-xs">{problem}</span>}
     </label>
