@@ -163,7 +163,9 @@ const phrases = Joi.array().items(Joi.string().trim().min(1).max(MAX_TERM_LENGTH
 const source = Joi.object<FilterSource>({
   name: Joi.string().trim().min(1).max(LONGEST_FILTER_NAME).required(),
   by: Joi.string().min(1).max(200).required(),
-  date: Joi.string().isoDate().required(),
+  date: Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/, 'date such as 2026-11-27')
+    .required(),
   changed: Joi.boolean(),
 });
 
