@@ -165,7 +165,7 @@ function measureAll(): Told[] {
           if (query === null) return [];
           const found = evaluate(query, index, { narrowerOf: () => null });
           if (!found.ok) throw new Error(found.error.message);
-          const counts = filterCounts(docsOf(found.documents), known, of, NO_KINDS);
+          const counts = filterCounts(docsOf(found.documents), known, [of], NO_KINDS);
           return [{ database: id, measuredOn, design, how, counts }];
         });
       });

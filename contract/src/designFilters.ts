@@ -50,7 +50,8 @@ export const savedFilterChangeSchema = Joi.object<SavedFilterChange>({
 
 export interface FilterFiguresRequest {
   database: string;
-  design: string;
+  /** any of which is wanted */
+  designs: string[];
   /** measured beside the filter of the program */
   words?: OwnWords;
 }
@@ -75,6 +76,6 @@ export interface FilterFiguresAnswer {
 
 export const filterFiguresSchema = Joi.object<FilterFiguresRequest>({
   database: Joi.string().required(),
-  design: Joi.string().max(200).required(),
+  designs: content.designs.required(),
   words: ownWordsSchema,
 });

@@ -191,9 +191,35 @@ test('a limit on designs shows what labels and words find without each other, an
   await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'title:nurs*', Key.TAB);
   await browser.textWhen(inspector, (text) => /found by the filter, not by your words\s+[1-9]/.test(text));
   await browser.textWhen(step('design'), (text) => text.includes('(own words)'));
+  // So do its figures, in the order in which words are given back and taken.
+  const figure = async (other?: string) =>
+    (
+      await browser.textWhen(inspector, (text) => {
+        const told = /your words\s+(\d+%)/.exec(text)?.[1];
+        return told !== undefined && told !== other;
+      })
+    ).replace(/.*your words\s+(\d+%).*/s, '$1');
+  const narrow = await figure();
+  await browser.sees('whose designs are known');
   await accessible('a filter of one’s own');
+  const again = await browser.find(`${inspector} fieldset textarea`);
+  await again.sendKeys(Key.chord(Key.CONTROL, 'a'), 'random*\ntrial*', Key.chord(Key.CONTROL, Key.ENTER));
+  const wide = await figure(narrow);
+  expect(number(wide)).toBeGreaterThan(number(narrow));
+  // It is saved for all reviews, and taken from there.
+  await (await browser.named('Save as a filter for all reviews')).click();
+  await browser.press('Trials, in few words', Key.ENTER);
+  await browser.sees('These are the words of “Trials, in few words”');
+  await browser.textWhen(step('design'), (text) => text.includes('filter “Trials, in few words” by Mara'));
+  await accessible('a saved filter');
   await (await browser.named('Back to the filter')).click();
-  await browser.textWhen(step('design'), (text) => !text.includes('(own words)'));
+  await browser.textWhen(step('design'), (text) => !text.includes('in few words'));
+  await browser.pick('Take a saved filter', 'Trials, in few words');
+  await browser.textWhen(step('design'), (text) => text.includes('filter “Trials, in few words” by Mara'));
+  await (await browser.named('Take that filter away')).click();
+  await browser.sees('Save as a filter for all reviews');
+  await (await browser.named('Back to the filter')).click();
+  await browser.textWhen(step('design'), (text) => !text.includes('in few words'));
   await (await browser.find('h1')).click();
   await browser.press(Key.ESCAPE);
 });

@@ -6,19 +6,19 @@ import type { DesignTree } from './taxonomy.js';
 export const LEAST_KNOWN = 10;
 
 /**
- * Counts what a filter finds of the records of a design and of others.
+ * Counts what a filter finds of the records of some designs and of others.
  *
  * @param found the places of the records that it finds
  * @param designs the design of each record by its place; null where it is not known, so that the record does not count
- * @param design the design that is wanted, with all its kinds
+ * @param wantedDesigns the designs that are wanted, any of which will do, with all their kinds
  */
 export function filterCounts(
   found: Iterable<number>,
   designs: readonly (string | null)[],
-  design: string,
+  wantedDesigns: readonly string[],
   tree: DesignTree,
 ): FilterCounts {
-  const wanted = new Set([design, ...tree.below(design)]);
+  const wanted = new Set(wantedDesigns.flatMap((design) => [design, ...tree.below(design)]));
   const counts: FilterCounts = { right: 0, wrong: 0, missed: 0, passed: 0 };
   const among = new Set(found);
   for (const [place, known] of designs.entries()) {

@@ -11,6 +11,7 @@ import {
   STRENGTHS,
   type DesignTree,
   type Query,
+  type Strength,
 } from '@even-lantern/core';
 import type { FilterFiguresAnswer, FilterFiguresRequest, MeasuredOnKnown } from '@even-lantern/contract';
 import { badInput, ProblemException } from '../application/problem.js';
@@ -40,24 +41,24 @@ export class FilterFiguresService {
 
   private async measured(
     reviewId: string,
-    { database: id, design, words }: FilterFiguresRequest,
+    { database: id, designs, words }: FilterFiguresRequest,
   ): Promise<FilterFiguresAnswer> {
     const tree = designTree((await this.content.get()).taxonomy);
-    expectDesigns([design], tree, 'design');
+    expectDesigns(designs, tree, 'designs');
     const problem = words === undefined ? null : filterWordsProblem(words);
     if (problem !== null) throw badInput([{ path: 'words', message: problem }]);
     await this.reviews.expect(reviewId);
     const database = await this.databases.open(id);
-    const filters = STRENGTHS.map((how) => ({ how, query: designFilter(design, how) }));
+    const filters = STRENGTHS.map((how) => ({ how, query: anyFilter(designs, how) }));
     const all: { how: Figures[number]['how']; query: Query | null }[] = [
       ...filters,
       { how: 'own words', query: words === undefined ? null : phrasesQuery(words) },
     ];
-    const figuresOn = (known: KnownRecords) => figuresOf(database, known, all, design, tree);
+    const figuresOn = (known: KnownRecords) => figuresOf(database, known, all, designs, tree);
 
     const judged = await this.records.judged(reviewId, id);
     const onJudged = figuresOn(judged);
-    const ofDesign = judged.designs.filter((each) => isOf(each, design, tree)).length;
+    const ofDesign = judged.designs.filter((each) => isOf(each, designs, tree)).length;
     // What ships was measured before; only words that are new are measured now, for which records must be fetched.
     const { known, trouble } =
       words === undefined ? { known: null, trouble: null } : await this.shipped(database, figuresOn);
@@ -92,15 +93,22 @@ export class FilterFiguresService {
   }
 }
 
-function isOf(known: string | null, design: string, tree: DesignTree): boolean {
-  return known !== null && (known === design || tree.below(design).includes(known));
+function isOf(known: string | null, designs: readonly string[], tree: DesignTree): boolean {
+  return known !== null && designs.some((design) => known === design || tree.below(design).includes(known));
+}
+
+/** What the filters of some designs find together; null where there is none. */
+function anyFilter(designs: readonly string[], how: Strength): Query | null {
+  const operands = designs.flatMap((design) => designFilter(design, how) ?? []);
+  const [only] = operands;
+  return operands.length > 1 ? { kind: 'or', operands } : (only ?? null);
 }
 
 function figuresOf(
   { vocabulary }: OpenDatabase,
   { index, designs }: KnownRecords,
   filters: readonly { how: Figures[number]['how']; query: Query | null }[],
-  design: string,
+  wanted: readonly string[],
   tree: DesignTree,
 ): Figures {
   const context = evaluationContextOf(vocabulary);
@@ -108,6 +116,6 @@ function figuresOf(
     if (query === null) return [];
     const found = evaluate(query, index, context);
     if (!found.ok) throw badInput([{ path: 'words', message: found.error.message }]);
-    return [{ how, counts: filterCounts(docsOf(found.documents), designs, design, tree) }];
+    return [{ how, counts: filterCounts(docsOf(found.documents), designs, wanted, tree) }];
   });
 }

@@ -123,7 +123,7 @@ describe('figures of filters', () => {
   const measure = (request: Partial<FilterFiguresRequest> = {}) =>
     light.server.post(`/api/reviews/${light.review.id}/filter-figures`, {
       database: 'db',
-      design: 'Randomised trial',
+      designs: ['Randomised trial'],
       words: { any: ['randomised'], without: [] },
       ...request,
     });
@@ -156,7 +156,7 @@ describe('figures of filters', () => {
 
   test('without words of one’s own nothing is fetched', async () => {
     const before = light.asked.length;
-    const request = { database: 'db', design: 'Randomised trial' };
+    const request = { database: 'db', designs: ['Randomised trial'] };
     await light.server.post(`/api/reviews/${light.review.id}/filter-figures`, request).expect(200);
     expect(light.asked.length).toBe(before);
   });
@@ -194,7 +194,7 @@ describe('figures of filters', () => {
   });
 
   test.each([
-    ['a design that there is not', { design: 'Moon study' }, 400],
+    ['a design that there is not', { designs: ['Moon study'] }, 400],
     ['words that cannot be read', { words: { any: ['"open'], without: [] } }, 400],
     ['a database that there is not', { database: 'moon' }, 404],
   ])('%s is refused', async (_what, request, status) => {
@@ -212,7 +212,11 @@ test('a database that fails leaves the figures out, says why, and is asked again
   try {
     Object.assign(await server.application.get(DesignContent).get(), { known: KNOWN });
     const review = (await server.post('/api/reviews', { title: 'Light' })).body as Review;
-    const body = { database: 'db', design: 'Randomised trial', words: { any: ['randomised'], without: [] } };
+    const body = {
+      database: 'db',
+      designs: ['Randomised trial'],
+      words: { any: ['randomised'], without: [] },
+    };
     const measured = async () =>
       (await server.post(`/api/reviews/${review.id}/filter-figures`, body).expect(200))
         .body as FilterFiguresAnswer;

@@ -17,7 +17,7 @@ export interface KnownRecords {
 
 const REMEMBERED = 20;
 /** Judged records beyond these are not measured on; the last ones judged count. */
-const MOST_JUDGED = 2000;
+const MOST_JUDGED = 1000;
 /** Rounds of fetching, after which a database is told to give no end of records. */
 const MOST_PAGES = 200;
 

@@ -36,12 +36,13 @@ interface Measured {
 /** How well labels and words find a design in a database: as it was measured, and as own words and own judgements do now. */
 export function FilterFigures({
   database,
-  design,
+  designs,
   words,
   chosen,
 }: {
   database: DatabaseProfile;
-  design: string;
+  /** any of which is wanted */
+  designs: readonly string[];
   /** words of one’s own, measured as they stand */
   words: OwnWords | undefined;
   /** what is applied now; null for what cannot be measured */
@@ -49,10 +50,11 @@ export function FilterFigures({
 }) {
   const { review } = useReview();
   const [wanted, setWanted] = useState<Basis | null>(null);
-  const shipped = useShipped(database.id, design);
+  const shipped = useShipped(database.id, designs);
+  const named = designs.length === 1 ? (designs[0] ?? '') : `Any of ${designs.length} designs`;
   const { data, isFetching } = designApi.useFilterFiguresQuery({
     review: review.id,
-    body: { database: database.id, design, ...(words === undefined ? {} : { words }) },
+    body: { database: database.id, designs: [...designs], ...(words === undefined ? {} : { words }) },
   });
   const there: Partial<Record<Basis, Measured>> = {
     ...(shipped === null ? {} : { shipped }),
@@ -66,7 +68,7 @@ export function FilterFigures({
   return (
     <section className="flex flex-col gap-1" aria-busy={isFetching}>
       <h3 className="small-head">
-        {design}: found, against read for each one{' '}
+        {named}: found, against read for each one{' '}
         <GuideLink to="limits#study-design" label="Why: how filters are measured, in the guide">
           why
         </GuideLink>
@@ -82,7 +84,9 @@ export function FilterFigures({
         />
       )}
       {measured === undefined ? (
-        <p className="quiet text-xs">How well it finds {design.toLowerCase()}s here has not been measured.</p>
+        <p className="quiet text-xs">
+          {isFetching ? 'Measuring …' : 'How well it finds them here has not been measured.'}
+        </p>
       ) : (
         <Drawn measured={measured} chosen={chosen} />
       )}
@@ -94,8 +98,11 @@ export function FilterFigures({
   );
 }
 
-function useShipped(database: string, design: string): Measured | null {
+/** What was measured of a design; of several together nothing was. */
+function useShipped(database: string, wanted: readonly string[]): Measured | null {
   const designs = useDesigns();
+  const [design] = wanted;
+  if (wanted.length !== 1) return null;
   const figures = (designs?.figures ?? []).filter(
     (each) => each.database === database && each.design === design,
   );

@@ -84,15 +84,15 @@ export function LimitInspector({
             <OwnWords values={limit.values} onChange={setValues} />
           </>
         )}
+      {kind.strengths === true && database !== null && limit.values.kind === 'values' && (
+        <Measured database={database} values={limit.values} way={step?.way ?? 'none'} />
+      )}
       <Ways
         name={database?.name ?? ''}
         step={step}
         way={step?.way ?? 'none'}
         onChoose={(way) => database !== null && onChange({ ways: { ...limit.ways, [database.id]: way } })}
       />
-      {kind.strengths === true && database !== null && limit.values.kind === 'values' && (
-        <Measured database={database} values={limit.values} way={step?.way ?? 'none'} />
-      )}
       <Reason
         key={`${limit.id} ${limit.reason}`}
         reason={limit.reason}
@@ -216,6 +216,9 @@ function Strengths({ values, onChange }: { values: ValuesChosen; onChange: (valu
   );
 }
 
+const TOGETHER = 'together';
+const ANY_OF_THEM = 'Any of them';
+
 /** The figures of one of the designs that were chosen; the others on request. */
 function Measured({
   database,
@@ -227,23 +230,28 @@ function Measured({
   way: LimitWay;
 }) {
   const [shown, setShown] = useState<string | null>(null);
-  const design = shown !== null && values.includes(shown) ? shown : values[0];
-  if (design === undefined) return null;
+  const one = shown !== null && values.includes(shown) ? shown : values[0];
+  if (one === undefined) return null;
+  // Words of one’s own are for all designs together; filters have figures for each.
+  const together = words !== undefined && values.length > 1 && (shown === null || shown === TOGETHER);
   return (
     <div className="flex flex-col gap-1">
       {values.length > 1 && (
         <ChoiceMenu
           label="Design whose figures are shown"
-          text={design}
+          text={together ? ANY_OF_THEM : one}
           className="btn-xs self-start"
-          choices={values.map((value) => ({ id: value, name: value }))}
-          chosen={design}
+          choices={[
+            ...(words === undefined ? [] : [{ id: TOGETHER, name: ANY_OF_THEM }]),
+            ...values.map((value) => ({ id: value, name: value })),
+          ]}
+          chosen={together ? TOGETHER : one}
           onChoose={setShown}
         />
       )}
       <FilterFigures
         database={database}
-        design={design}
+        designs={together ? values : [one]}
         words={words}
         chosen={way === 'own' ? 'own limit' : words === undefined ? strength : 'own words'}
       />
