@@ -19,6 +19,8 @@ export type RecordSort = 'relevance' | 'newest' | 'oldest';
 export interface RecordQuery {
   sort: RecordSort;
   decision: Decision | 'any';
+  /** of this study design with its kinds, as likely or judged; empty for those of which nothing tells any */
+  design?: string;
   /** how many to pass over, for a jump into the middle */
   offset: number;
   /** where the page before ended, as it said; goes before `offset`, and stays right while records come and go */
@@ -31,6 +33,7 @@ export const recordQuerySchema = Joi.object<RecordQuery>({
   decision: Joi.string()
     .valid('any', ...DECISIONS)
     .default('any'),
+  design: Joi.string().allow('').max(200),
   offset: Joi.number().integer().min(0).max(10_000_000).default(0),
   after: Joi.string().max(2000),
   limit: Joi.number().integer().min(1).max(200).default(100),
@@ -47,6 +50,19 @@ export interface RecordRow {
   version: number;
   /** the run that found it last */
   runId: string;
+  /** the study design that is likely or was judged; empty where nothing tells of any, null until that is worked out */
+  design: string | null;
+  /** whether a person judged the design */
+  designJudged: boolean;
+}
+
+/** How many records of a review have each design, by their decision. */
+export interface DesignCounts {
+  designs: { design: string; records: RecordCounts }[];
+  /** records whose designs are still to be worked out, which goes on meanwhile */
+  pending: number;
+  /** why it does not go on; null where nothing is wrong */
+  trouble: string | null;
 }
 
 export interface RecordPage {

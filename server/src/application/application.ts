@@ -36,6 +36,7 @@ import { DesignsController } from '../designs/designsController.js';
 import { DesignsService } from '../designs/designsService.js';
 import { FilterFiguresService } from '../designs/filterFiguresService.js';
 import { KnownRecordsService } from '../designs/knownRecords.js';
+import { PROGRAMS, RecordDesignsService } from '../designs/recordDesignsService.js';
 import { SavedFiltersService } from '../designs/savedFiltersService.js';
 import { KeptRecords } from '../limits/keptRecords.js';
 import { LimitsController } from '../limits/limitsController.js';
@@ -154,6 +155,8 @@ class ApplicationModule {
         LimitsService,
         { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
+        { provide: PROGRAMS, useValue: programs },
+        RecordDesignsService,
         DesignsService,
         SavedFiltersService,
         KnownRecordsService,

@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import { vocabularyFromTurtle } from '@even-lantern/core';
+import { designTree, vocabularyFromTurtle } from '@even-lantern/core';
 import type { MeasuredFilter, StudyDesigns } from '@even-lantern/contract';
 
 /** Where the files are. */
@@ -31,6 +31,11 @@ export class DesignContent {
   get(): Promise<DesignFiles> {
     this.known ??= this.read();
     return this.known;
+  }
+
+  /** A design with all its kinds. */
+  async withKinds(design: string): Promise<string[]> {
+    return [design, ...designTree((await this.get()).taxonomy).below(design)];
   }
 
   private async read(): Promise<DesignFiles> {

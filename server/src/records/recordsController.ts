@@ -13,12 +13,16 @@ import { bodyOf } from '../application/openApi.js';
 import { notFound } from '../application/problem.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
 import { Actor } from '../people/people.js';
+import { RecordDesignsService } from '../designs/recordDesignsService.js';
 import { RecordsService } from './recordsService.js';
 
 @ApiTags('records')
 @Controller()
 export class RecordsController {
-  constructor(private readonly records: RecordsService) {}
+  constructor(
+    private readonly records: RecordsService,
+    private readonly designs: RecordDesignsService,
+  ) {}
 
   @Get('reviews/:id/records')
   @ApiOperation({ summary: 'A page of the records that were found' })
@@ -30,6 +34,12 @@ export class RecordsController {
   @ApiOperation({ summary: 'How many records there are, by their decision' })
   counts(@Param('id') id: string) {
     return this.records.counts(id);
+  }
+
+  @Get('reviews/:id/records/designs')
+  @ApiOperation({ summary: 'How many records there are of each study design, which is worked out meanwhile' })
+  designCounts(@Param('id') id: string) {
+    return this.designs.counts(id);
   }
 
   @Get('records/:id')

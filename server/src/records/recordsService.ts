@@ -16,6 +16,7 @@ import {
 import { In, type EntityManager } from 'typeorm';
 import { badInput, notFound } from '../application/problem.js';
 import { changeVersion } from '../store/changeVersion.js';
+import { DesignContent } from '../designs/designContent.js';
 import { PeopleService } from '../people/people.js';
 import { DesignJudgementRow, RecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
@@ -41,6 +42,8 @@ const LISTED = {
   decision: true,
   version: true,
   lastRunId: true,
+  design: true,
+  designJudged: true,
 } as const;
 /** Records read at a time when all of them go out. */
 const EXPORTED_AT_ONCE = 100;
@@ -50,6 +53,7 @@ export class RecordsService {
   constructor(
     private readonly store: Store,
     private readonly people: PeopleService,
+    private readonly designs: DesignContent,
   ) {}
 
   async page(reviewId: string, query: RecordQuery): Promise<RecordPage> {
@@ -71,6 +75,8 @@ export class RecordsService {
         decision: row.decision as Decision,
         version: row.version,
         runId: row.lastRunId,
+        design: row.design,
+        designJudged: row.designJudged,
       })),
     };
   }
@@ -116,6 +122,7 @@ export class RecordsService {
       const at = new Date().toISOString();
       const row = { id: randomUUID(), reviewId: record.reviewId, recordId: id, position, design, at };
       await manager.insert(DesignJudgementRow, { ...row, personId: person.id });
+      await manager.update(RecordRow, { id }, { design, designJudged: design !== null });
     });
     return this.get(id);
   }
@@ -168,14 +175,16 @@ export class RecordsService {
   private async places(
     manager: EntityManager,
     reviewId: string,
-    { sort, decision, offset, after, limit }: RecordQuery,
+    { sort, decision, design, offset, after, limit }: RecordQuery,
   ): Promise<string[]> {
     const { by, down } = ORDERS[sort];
+    const designs = design === undefined ? null : await this.designs.withKinds(design);
     const builder = manager
       .createQueryBuilder(RecordRow, 'record')
       .select('record.id', 'id')
       .where('record.reviewId = :reviewId', { reviewId });
     if (decision !== 'any') builder.andWhere('record.decision = :decision', { decision });
+    if (designs !== null) builder.andWhere('record.design IN (:...designs)', { designs });
     if (after !== undefined) {
       const place = placeIn(after, by);
       const names = by.map((column) => `:${column}`);

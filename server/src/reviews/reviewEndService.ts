@@ -6,6 +6,7 @@ import { badInput, conflict } from '../application/problem.js';
 import {
   DatabaseChoiceRow,
   DesignJudgementRow,
+  DesignPassRow,
   ElementRow,
   LaneEventRow,
   LaneRow,
@@ -133,6 +134,7 @@ export class ReviewEndService implements OnApplicationBootstrap {
     await this.removeRows(ElementRow, { reviewId: id });
     await this.store.write(async (manager) => {
       await manager.delete(RecordCountRow, { reviewId: id });
+      await manager.delete(DesignPassRow, { reviewId: id });
       await manager.delete(ReviewRow, { id });
     });
   }

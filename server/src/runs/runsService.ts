@@ -48,7 +48,9 @@ interface ActiveRun {
 /** How long a run waits for the database to tell its release. */
 const PATIENCE_MS = 4000;
 const CUT_OFF = 'the application stopped during the run';
-const UNDECIDED = { decision: 'undecided', decidedBy: null, decidedAt: null, version: 1 };
+const UNDECIDED = {
+  decision: 'undecided', decidedBy: null, decidedAt: null, version: 1, design: null, designJudged: false,
+}; // prettier-ignore
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
 /**
@@ -319,15 +321,18 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       const accession = In(records.map(({ record }) => record.accession));
       const rows = await manager.find(RecordRow, {
         where: { reviewId, database, accession },
-        select: { id: true, accession: true },
+        select: { id: true, accession: true, record: true, designJudged: true },
       });
-      const known = new Map(rows.map((each) => [each.accession, each.id]));
+      const known = new Map(rows.map((each) => [each.accession, each]));
       const added: RecordRow[] = [];
       for (const { record, rank } of records) {
         const shown = shownOf(record, rank, row.id);
-        const id = known.get(record.accession);
-        if (id !== undefined) await manager.update(RecordRow, { id }, shown);
-        else {
+        const before = known.get(record.accession);
+        if (before !== undefined) {
+          // What the database says otherwise now may tell of another design.
+          const untold = before.record !== shown.record && !before.designJudged ? { design: null } : {};
+          await manager.update(RecordRow, { id: before.id }, { ...shown, ...untold });
+        } else {
           const own = { id: randomUUID(), reviewId, database, accession: record.accession };
           added.push({ ...own, ...shown, ...UNDECIDED });
         }

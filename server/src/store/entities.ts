@@ -318,6 +318,18 @@ export class RecordRow {
   @Column('text') publicationTypes: string;
   /** of the decision alone: what a later run says of the record leaves it as it is */
   @Column('integer') version: number;
+  /** the design that is likely or was judged; empty where nothing tells of any, null until somebody asks */
+  @Column('varchar', { nullable: true }) design: string | null;
+  /** whether a person judged the design, so that rules leave it as it is */
+  @Column('boolean') designJudged: boolean;
+}
+
+/** With which rules the designs of a review’s records were told. */
+@Entity({ name: 'design_pass' })
+export class DesignPassRow {
+  @PrimaryColumn('varchar') reviewId: string;
+  /** a digest of the rules */
+  @Column('varchar') rules: string;
 }
 
 /** How many records of a review stand at a decision. */
@@ -391,6 +403,7 @@ export const ENTITIES = [
   ShelfItemRow,
   LimitRow,
   DesignJudgementRow,
+  DesignPassRow,
   SavedFilterRow,
   WordingRow,
   TermRow,

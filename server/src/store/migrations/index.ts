@@ -12,6 +12,7 @@ import { Limits1800000000008 } from './limits.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
+import { RecordDesigns1800000000011 } from './recordDesigns.js';
 import { RecordLists1800000000002 } from './recordLists.js';
 import { RunStates1800000000001 } from './runStates.js';
 import { SavedFilters1800000000010 } from './savedFilters.js';
@@ -37,4 +38,5 @@ export const MIGRATIONS = [
   Limits1800000000008,
   Designs1800000000009,
   SavedFilters1800000000010,
+  RecordDesigns1800000000011,
 ];
