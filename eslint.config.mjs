@@ -49,6 +49,11 @@ export default typescript.config(
           selector: 'MemberExpression[property.name=/^(transaction|startTransaction|createQueryRunner)$/]',
           message: 'Changes go through Store.write, one after the other.',
         },
+        {
+          selector: 'CallExpression[callee.object.name="manager"][callee.property.name=/^(save|remove)$/]',
+          message:
+            'These open a transaction of their own within that of Store.write: insert, update, upsert or delete.',
+        },
       ],
     },
   },

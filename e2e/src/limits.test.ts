@@ -15,6 +15,7 @@ afterAll(async () => {
 });
 
 const number = (text: string) => Number((text.split(' was ')[0] ?? '').replace(/[^\d]/g, ''));
+const isPosition = (text: string) => /^\d+ of [\d\u2009]+$/.test(text);
 const isCount = (text: string) => /^\d[\d\u2009]*( was .*)?$/.test(text.trim());
 /** What remains, once it is what is waited for. */
 const remains = async (wanted: (count: number) => boolean = () => true) =>
@@ -178,7 +179,9 @@ test('a limit on designs shows what labels and words find without each other, an
   await browser.textWhen(inspector, (text) => /found by words, not by the own limit\s+[1-9]/.test(text));
   await browser.textWhen(inspector, (text) => /nearly all\s+\d+% \(\d+–\d+\)/.test(text));
   const own = await remains();
-  await browser.driver.findElement({ xpath: `//aside//label[normalize-space(.)="words"]/input` }).click();
+  await browser.driver
+    .findElement({ xpath: `//aside//label[normalize-space(.)="words"]/input` })
+    .sendKeys(Key.SPACE);
   const balanced = await remains((count) => count !== own);
   await browser.driver
     .findElement({ xpath: `//aside//label[normalize-space(.)="finds nearly all"]/input` })
@@ -224,7 +227,40 @@ test('a limit on designs shows what labels and words find without each other, an
   await browser.press(Key.ESCAPE);
 });
 
+test('the records are narrowed to a design, which a decision counts at once', async () => {
+  await browser.press(Key.chord(Key.ALT, '5'));
+  const narrow = 'select[aria-label="Narrow to a study design"]';
+  const all = number((await browser.textWhen('[data-testid=position]', isPosition)).split(' of ')[1] ?? '');
+  await browser.textWhen(narrow, (text) => /Randomised trial, \d/.test(text));
+  const trials = number(/Randomised trial, ([\d\u2009]+)/.exec(await browser.textOf(narrow))?.[1] ?? '');
+  expect(trials).toBeGreaterThan(10);
+  expect(trials).toBeLessThan(all);
+  await (await browser.find(narrow)).sendKeys('Randomised');
+  await browser.textWhen('[data-testid=position]', (text) => text === `1 of ${trials}`);
+  await accessible('records narrowed to a design');
+  // Among the undecided there is one less as soon as one is kept.
+  await browser.driver
+    .findElement({ xpath: `//fieldset//label[.//span[contains(.,"undecided")]]//input` })
+    .click();
+  const undecided = number(
+    (
+      await browser.textWhen(
+        '[data-testid=position]',
+        (text) => isPosition(text) && !text.endsWith(` ${trials}`),
+      )
+    ).split(' of ')[1] ?? '',
+  );
+  await (await browser.find('h1')).click();
+  await browser.press('u');
+  await browser.textWhen('[data-testid=position]', (text) => text.endsWith(` of ${undecided - 1}`));
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await browser.textWhen('[data-testid=position]', (text) => text.endsWith(` of ${undecided}`));
+  await browser.driver.navigate().refresh();
+  await browser.textWhen('[data-testid=position]', (text) => text.endsWith(` of ${undecided}`));
+});
+
 test('the design of a record is told with its words, and corrected by a person', async () => {
+  await browser.press(Key.chord(Key.ALT, '4'));
   await browser.press(Key.chord(Key.ALT, '5'));
   await browser.textWhen('section[aria-label="Study design"]', (text) =>
     /likely [A-Z].*for it: “/s.test(text),

@@ -17,6 +17,7 @@ import {
   type GivenRecords,
   type HandAnswer,
   type IndexWords,
+  type DesignCounts,
   type LaneEvent,
   type LanesRead,
   type LineConversion,
@@ -84,6 +85,7 @@ export const api = createApi({
     'Counts',
     'Ledger',
     'Records',
+    'RecordDesigns',
     'Record',
   ],
   endpoints: (build) => ({
@@ -347,11 +349,17 @@ export const api = createApi({
     }),
     records: build.query<RecordPage, { review: string } & RecordQuery>({
       query: ({ review, ...params }) => ({ url: `reviews/${review}/records`, params }),
-      providesTags: ['Records'],
+      // What is narrowed to a design changes when one is judged; other lists change in place.
+      providesTags: (_result, _error, { design }) =>
+        design === undefined ? ['Records'] : ['Records', 'RecordDesigns'],
     }),
     recordCounts: build.query<RecordCounts, string>({
       query: (review) => `reviews/${review}/records/counts`,
       providesTags: ['Records'],
+    }),
+    designCounts: build.query<DesignCounts, string>({
+      query: (review) => `reviews/${review}/records/designs`,
+      providesTags: ['Records', 'RecordDesigns'],
     }),
     record: build.query<ReviewRecord, string>({
       query: (id) => `records/${id}`,

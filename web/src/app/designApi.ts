@@ -22,6 +22,7 @@ export const designApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         if (answer !== null) await dispatch(api.util.upsertQueryData('record', id, answer.data));
       },
+      invalidatesTags: (_result, error) => (error === undefined ? ['Records', 'RecordDesigns'] : []),
     }),
     savedFilters: build.query<SavedFilter[], void>({
       query: () => 'filters',

@@ -1,5 +1,5 @@
 import { emptyRecord } from '@even-lantern/core';
-import type { Decision } from '@even-lantern/contract';
+import type { Decision, RecordRow } from '@even-lantern/contract';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Check, CircleHelp, X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
@@ -82,7 +82,8 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
                       />
                     </span>
                     <span className="quiet block truncate text-xs">
-                      {row.year} · {row.journal}
+                      {row.year}
+                      {designText(row)} · {row.journal}
                       {row.publicationTypes
                         .filter((type) => type !== 'Journal article')
                         .map((type) => ` · ${type.toLowerCase()}`)}
@@ -96,6 +97,14 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
       </div>
     </div>
   );
+}
+
+/** The design, unless it is what the database calls it anyway. */
+function designText({ design, designJudged, publicationTypes }: RecordRow): string {
+  if (design === null || design === '') return '';
+  const lower = design.toLowerCase();
+  if (designJudged) return ` · ${lower}, as judged`;
+  return publicationTypes.some((type) => type.toLowerCase() === lower) ? '' : ` · likely ${lower}`;
 }
 
 function DecisionMark({ decision }: { decision: Decision }) {

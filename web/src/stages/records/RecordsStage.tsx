@@ -11,9 +11,11 @@ import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { useNarrowScreen } from '../../parts/useNarrowScreen.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { NarrowByDesign } from './NarrowByDesign.js';
 import { ReadingPane } from './ReadingPane.js';
 import { RecordList } from './RecordList.js';
 import { useDecide } from './useDecide.js';
+import { useRecordDesigns } from './useRecordDesigns.js';
 import { useRecordPages } from './useRecordPages.js';
 
 const SORTS: readonly [RecordSort, string][] = [
@@ -28,7 +30,14 @@ export function RecordsStage() {
   const [params, setParams] = useSearchParams();
   const sort = SORTS.find(([name]) => name === params.get('sort'))?.[0] ?? 'relevance';
   const decision = DECISIONS.find((each) => each === params.get('decision')) ?? 'any';
-  const pages = useRecordPages(review.id, sort, decision);
+  const designs = useRecordDesigns(review.id);
+  const design = params.get('design');
+  const pages = useRecordPages(
+    review.id,
+    sort,
+    decision,
+    design === null ? null : { design, total: designs.numberOf(design, decision) },
+  );
   const decide = useDecide(review.id);
   const deciding = useRef(new Set<string>());
   const narrow = useNarrowScreen();
@@ -70,7 +79,7 @@ export function RecordsStage() {
     remember({
       what: `${next}: ${row.title}`,
       undo: async () => {
-        const undone = await decide(decided, before);
+        const undone = await decide({ ...decided, design: row.design }, before);
         if (undone.problem !== null) throw new Error(undone.problem.title);
       },
     });
@@ -133,6 +142,12 @@ export function RecordsStage() {
             </label>
           ))}
         </fieldset>
+        <NarrowByDesign
+          designs={designs}
+          decision={decision}
+          chosen={design}
+          onChoose={(next) => set({ design: next, record: null })}
+        />
         <label className="flex flex-col gap-1">
           <span className="small-head">Order</span>
           <select
@@ -173,7 +188,9 @@ export function RecordsStage() {
               </p>
             </div>
             {pages.total === 0 ? (
-              <p className="quiet px-4">No record has this decision.</p>
+              <p className="quiet px-4">
+                {design === null ? 'No record has this decision.' : 'No record has this decision and design.'}
+              </p>
             ) : (
               <RecordList
                 pages={pages}

@@ -21,13 +21,13 @@ export function useDecide(review: string) {
   const dispatch = useDispatch<Dispatch>();
   const { getState } = useStore<State>();
   return useCallback(
-    async (row: Pick<RecordRow, 'id' | 'decision' | 'version'>, decision: Decision) => {
+    async (row: Pick<RecordRow, 'id' | 'decision' | 'version' | 'design'>, decision: Decision) => {
       const answer = await decide({ id: row.id, decision, version: row.version });
       const problem: Problem | null = answer.error === undefined ? null : problemOf(answer.error);
       const decided = answer.data ?? (problem?.current as Decided | undefined) ?? null;
       if (decided !== null) {
         dispatch(api.util.updateQueryData('record', row.id, (record) => void Object.assign(record, decided)));
-        changeCounts(dispatch, review, row.decision, decided.decision);
+        changeCounts(dispatch, review, row, decided.decision);
         for (const lists of listsOf(getState(), review)) changeLists(dispatch, getState(), lists, decided);
       }
       return { decided, problem };
@@ -36,7 +36,20 @@ export function useDecide(review: string) {
   );
 }
 
-function changeCounts(dispatch: Dispatch, review: string, before: Decision, after: Decision): void {
+function changeCounts(
+  dispatch: Dispatch,
+  review: string,
+  { decision: before, design }: Pick<RecordRow, 'decision' | 'design'>,
+  after: Decision,
+): void {
+  dispatch(
+    api.util.updateQueryData('designCounts', review, ({ designs }) => {
+      const own = designs.find((each) => each.design === design);
+      if (own === undefined) return;
+      own.records[before] -= 1;
+      own.records[after] += 1;
+    }),
+  );
   dispatch(
     api.util.updateQueryData('recordCounts', review, (counts) => {
       counts[before] -= 1;
@@ -57,7 +70,7 @@ function listsOf(state: State, review: string): List[][] {
   const lists = new Map<string, List[]>();
   for (const page of api.util.selectCachedArgsForQuery(state, 'records')) {
     if (page.review !== review) continue;
-    const key = `${page.sort} ${page.decision}`;
+    const key = JSON.stringify([page.sort, page.decision, page.design]);
     lists.set(key, [...(lists.get(key) ?? []), page]);
   }
   return [...lists.values()];

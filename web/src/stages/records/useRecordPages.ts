@@ -15,12 +15,26 @@ import { PAGE_SIZE } from './useDecide.js';
 type State = ReturnType<typeof store.getState>;
 
 /** The records of a review as one long list, of which pages are fetched as they are needed. */
-export function useRecordPages(review: string, sort: RecordSort, decision: Decision | 'any') {
+export function useRecordPages(
+  review: string,
+  sort: RecordSort,
+  decision: Decision | 'any',
+  /** a design to which the list is narrowed, and how many records that leaves; null for all */
+  narrowed: { design: string; total: number | null } | null,
+) {
+  const design = narrowed?.design;
   const dispatch = useDispatch<typeof store.dispatch>();
   const [needed, setNeeded] = useState<readonly number[]>([0]);
   const argument = useCallback(
-    (page: number) => ({ review, sort, decision, offset: page * PAGE_SIZE, limit: PAGE_SIZE }),
-    [review, sort, decision],
+    (page: number) => ({
+      review,
+      sort,
+      decision,
+      ...(design === undefined ? {} : { design }),
+      offset: page * PAGE_SIZE,
+      limit: PAGE_SIZE,
+    }),
+    [review, sort, decision, design],
   );
   const subscriptions = useRef(new Map<string, { unsubscribe(): void }>());
   useEffect(() => {
@@ -51,6 +65,8 @@ export function useRecordPages(review: string, sort: RecordSort, decision: Decis
     (state: State) => selectors.map((select) => select(state).data),
     (a, b) => a.length === b.length && a.every((page, i) => page === b[i]),
   );
+  const total =
+    narrowed === null ? (counts === undefined ? 0 : totalOf(counts, decision)) : (narrowed.total ?? 0);
   const need = useCallback((at: number) => {
     const page = Math.floor(Math.max(0, at) / PAGE_SIZE);
     setNeeded((pages) => (pages.includes(page) ? pages : [...pages, page]));
@@ -67,14 +83,14 @@ export function useRecordPages(review: string, sort: RecordSort, decision: Decis
     for (const [page, { rows }] of pages)
       rows.forEach((row, i) => positions.set(row.id, page * PAGE_SIZE + i));
     return {
-      total: counts === undefined ? 0 : totalOf(counts, decision),
+      total,
       counts: first.data === undefined ? null : (counts ?? null),
       error: first.data === undefined ? first.error : undefined,
       row: (at: number): RecordRow | undefined => pages.get(Math.floor(at / PAGE_SIZE))?.rows[at % PAGE_SIZE],
       positionOf: (id: string | null): number | null => (id === null ? null : (positions.get(id) ?? null)),
       need,
     };
-  }, [needed, loaded, first.data, first.error, counts, decision, need]);
+  }, [needed, loaded, first.data, first.error, counts, total, need]);
 }
 
 /** How many records are in a list. */
