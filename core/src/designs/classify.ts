@@ -5,7 +5,13 @@
  */
 import type { BibRecord } from '../records/index.js';
 import { tokenise, type Token } from '../text/index.js';
-import { LONGEST_GAP, type DesignRule, type PatternPart, type RulePlace } from './rules.js';
+import {
+  LONGEST_GAP,
+  SHORTEST_BEGINNING,
+  type DesignRule,
+  type PatternPart,
+  type RulePlace,
+} from './rules.js';
 import type { DesignTree } from './taxonomy.js';
 
 /** Words of a record that a rule matched. */
@@ -121,14 +127,15 @@ function signsIn(
           ]),
         ]),
   ];
-  const index = indexOf(rules);
   const found = new Map<DesignRule, Sign>();
   for (const [where, passage] of passages) {
+    const index = indexOf(rules, where);
     for (const { tokens, text, place } of sentencesOf(passage)) {
-      for (const [at, first] of tokens.entries()) {
-        for (const rule of rulesBeginning(first.word, index)) {
-          if (found.has(rule) || !looksIn(rule.place, where)) continue;
-          const last = endOfMatch(tokens, rule.pattern, at, 0);
+      for (const [at, { word }] of tokens.entries()) {
+        for (const { rule, offset } of rulesAt(word, index)) {
+          const first = tokens[at - offset];
+          if (first === undefined || found.has(rule)) continue;
+          const last = endOfMatch(tokens, rule.pattern, at - offset, 0);
           if (last === null) continue;
           const { start } = first;
           const end = tokens[last]?.end ?? first.end;
@@ -144,51 +151,85 @@ function looksIn(place: RulePlace, where: RulePlace): boolean {
   return place === where || (place === 'text' && (where === 'title' || where === 'abstract'));
 }
 
-/** Rules by the word that their pattern begins with, so that each word of a text meets only those it can begin. */
-interface RuleIndex {
-  words: ReadonlyMap<string, readonly DesignRule[]>;
-  /** by the first letters of a word with any ending */
-  beginnings: ReadonlyMap<string, readonly DesignRule[]>;
-  numbers: readonly DesignRule[];
+/** A rule, and which word of its pattern it is looked up by: the rarest before its first gap, so far as lengths tell. */
+interface AnchoredRule {
+  rule: DesignRule;
+  offset: number;
 }
 
-const BEGINNING = 3;
-const indexes = new WeakMap<readonly DesignRule[], RuleIndex>();
+/** Rules of a place by a word of their pattern, so that each word of a text meets only those it may belong to. */
+interface RuleIndex {
+  /** what was looked up before: most words of a language begin none */
+  known: Map<string, readonly AnchoredRule[]>;
+  words: ReadonlyMap<string, readonly AnchoredRule[]>;
+  /** by the first letters of a word with any ending */
+  beginnings: ReadonlyMap<string, readonly AnchoredRule[]>;
+  numbers: readonly AnchoredRule[];
+}
 
-function indexOf(rules: readonly DesignRule[]): RuleIndex {
-  const known = indexes.get(rules);
+const MOST_KNOWN = 20_000;
+const indexes = new WeakMap<readonly DesignRule[], Map<RulePlace, RuleIndex>>();
+
+function indexOf(rules: readonly DesignRule[], where: RulePlace): RuleIndex {
+  const byPlace = indexes.get(rules) ?? new Map<RulePlace, RuleIndex>();
+  indexes.set(rules, byPlace);
+  const known = byPlace.get(where);
   if (known !== undefined) return known;
-  const words = new Map<string, DesignRule[]>();
-  const beginnings = new Map<string, DesignRule[]>();
-  const numbers: DesignRule[] = [];
-  const put = (map: Map<string, DesignRule[]>, key: string, rule: DesignRule) => {
+  const words = new Map<string, AnchoredRule[]>();
+  const beginnings = new Map<string, AnchoredRule[]>();
+  const numbers: AnchoredRule[] = [];
+  const put = (map: Map<string, AnchoredRule[]>, key: string, rule: AnchoredRule) => {
     const list = map.get(key);
     if (list === undefined) map.set(key, [rule]);
     else list.push(rule);
   };
-  for (const rule of rules) {
-    const [first] = rule.pattern;
-    if (first?.kind !== 'word') continue;
-    for (const { text, anyEnding, number } of first.anyOf) {
-      if (number) numbers.push(rule);
-      else if (anyEnding) put(beginnings, text.slice(0, BEGINNING), rule);
-      else put(words, text, rule);
+  for (const rule of rules.filter(({ place }) => looksIn(place, where))) {
+    const offset = anchorOf(rule.pattern);
+    const part = rule.pattern[offset];
+    if (part?.kind !== 'word') continue;
+    const anchored = { rule, offset };
+    for (const { text, anyEnding, number } of part.anyOf) {
+      if (number) numbers.push(anchored);
+      else if (anyEnding) put(beginnings, text.slice(0, SHORTEST_BEGINNING), anchored);
+      else put(words, text, anchored);
     }
   }
-  const index = { words, beginnings, numbers };
-  indexes.set(rules, index);
+  const index = { known: new Map<string, readonly AnchoredRule[]>(), words, beginnings, numbers };
+  byPlace.set(where, index);
   return index;
 }
 
-function rulesBeginning(word: string, { words, beginnings, numbers }: RuleIndex): readonly DesignRule[] {
+/** Before the first gap, every word stands at a fixed distance from the first. */
+function anchorOf(pattern: readonly PatternPart[]): number {
+  const gap = pattern.findIndex(({ kind }) => kind === 'gap');
+  const fixed = pattern.slice(0, gap === -1 ? pattern.length : gap);
+  const lengths = fixed.map((part) =>
+    part.kind === 'gap' ? 0 : Math.min(...part.anyOf.map(({ text, number }) => (number ? 0 : text.length))),
+  );
+  return lengths.indexOf(Math.max(...lengths));
+}
+
+function rulesAt(word: string, index: RuleIndex): readonly AnchoredRule[] {
+  const { known } = index;
+  let rules = known.get(word);
+  if (rules === undefined) {
+    // Words without end come from texts without end.
+    if (known.size >= MOST_KNOWN) known.clear();
+    rules = rulesWith(word, index);
+    known.set(word, rules);
+  }
+  return rules;
+}
+
+function rulesWith(word: string, { words, beginnings, numbers }: RuleIndex): readonly AnchoredRule[] {
   const exact = words.get(word);
-  const begun = beginnings.get(word.slice(0, BEGINNING));
+  const begun = beginnings.get(word.slice(0, SHORTEST_BEGINNING));
   const counted = isNumber(word) ? numbers : undefined;
   if (begun === undefined && counted === undefined) return exact ?? NONE;
   return [...(exact ?? NONE), ...(begun ?? NONE), ...(counted ?? NONE)];
 }
 
-const NONE: readonly DesignRule[] = [];
+const NONE: readonly AnchoredRule[] = [];
 
 interface Passage {
   place: Sign['place'];

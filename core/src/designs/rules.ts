@@ -38,6 +38,8 @@ export interface DesignRules {
 
 /** Words that a gap may stand for, at most. */
 export const LONGEST_GAP = 6;
+/** Letters before any ending, at least. */
+export const SHORTEST_BEGINNING = 3;
 const PLACES: readonly RulePlace[] = ['text', 'title', 'abstract', 'type', 'heading', 'shape'];
 const RULE = /^([+-])(\d+)(!?)(?: ([a-z]+))?: *(.+)$/;
 
@@ -100,6 +102,9 @@ function patternOf(written: string): PatternPart[] | string {
           : [{ text: token.word, anyEnding: each.endsWith('*'), number: false }];
       });
       if (anyOf.length === 0) return `“${word}” has no letters.`;
+      const short = anyOf.find((each) => each.anyEnding && each.text.length < SHORTEST_BEGINNING);
+      if (short !== undefined)
+        return `“${short.text}*” is too short: write at least ${SHORTEST_BEGINNING} letters before *.`;
       parts.push({ kind: 'word', anyOf });
     }
     if (gap !== null) parts.push({ kind: 'gap' });
