@@ -16,6 +16,23 @@ export interface Chance {
   some<T>(items: readonly T[], count: number): T[];
 }
 
+/** Drawn and thrown away, since what comes first of seeds that lie near each other is alike. */
+const THROWN_AWAY = 8;
+
+/** The chance of one of many: like seeds and numbers give the same, and none has to do with the others. */
+export function chanceOf(seed: number, number: number): Chance {
+  const own = chance(mixed(mixed(seed) ^ number));
+  for (let i = 0; i < THROWN_AWAY; i += 1) own.int(0, 1);
+  return own;
+}
+
+/** Every bit bears on every other: the finishing steps of a hash of 32 bits, by the usual constants. */
+function mixed(value: number): number {
+  let bits = Math.imul(value ^ (value >>> 16), 0x85ebca6b);
+  bits = Math.imul(bits ^ (bits >>> 13), 0xc2b2ae35);
+  return (bits ^ (bits >>> 16)) | 0;
+}
+
 export function chance(seed: number): Chance {
   const generator = xoroshiro128plus(seed);
   const int = (low: number, high: number) => uniformInt(generator, low, high);

@@ -1,8 +1,9 @@
 import { join } from 'node:path';
+import type { BibRecord } from '@even-lantern/core';
 import { readContent } from './application.js';
 import { generateRecords, journalsFor, writeRecords } from './generate.js';
 import { STUDY_DESIGNS } from './designs.js';
-import { fitTogether } from './writing.js';
+import { fitTogether } from './cast.js';
 
 const content = readContent(join(__dirname, '..', 'content'));
 const records = generateRecords(content, { seed: 7, size: 800 });
@@ -51,15 +52,68 @@ test('a conclusion of no clear effect goes with an interval that holds zero, and
   expect(seen).toBeGreaterThan(200);
 });
 
+const textOf = ({ title, abstract }: BibRecord) => [title, ...abstract.map(({ text }) => text)].join(' ');
+
 describe('what goes together', () => {
   const written = writeRecords(content, { seed: 11, size: 3000 });
 
   test('a journal fits its articles', () => {
-    for (const { record, topic } of written)
-      expect(journalsFor(topic, content.people)).toContain(record.journal);
-    const wound = written.filter(({ record }) => record.journal === 'Journal of Applied Shift Studies');
-    expect(wound.length).toBeGreaterThan(10);
-    expect(wound.filter(({ topic }) => /newborn|foot|honey/.test(topic.id))).toEqual([]);
+    const inJournal = (name: string) => written.filter(({ record }) => record.journal === name);
+    const shifts = inJournal('Journal of Applied Shift Studies');
+    expect(shifts.length).toBeGreaterThan(10);
+    expect(shifts.filter(({ topic }) => /newborn|foot|honey/.test(topic.id))).toEqual([]);
+    // Words are met from their beginning: burnout is no burn, and feedback no back.
+    expect(inJournal('Wound Matters').filter(({ topic }) => /burnout|mindful/.test(topic.id))).toEqual([]);
+    for (const { record, topic } of inJournal('Maternal Care Today')) {
+      const text = [record.title, ...record.abstract.map((each) => each.text), ...topic.keywords].join(' ');
+      expect(text).toMatch(/mother|birth|breast|bab(y|ies)|midwi|labour|pregnan/i);
+    }
+    expect(journalsFor('Feedback on burnout afterwards', content.people)).toEqual([
+      'Mind and Ward', 'Open Trials in Care', 'Archives of Everyday Health',
+    ]); // prettier-ignore
+  });
+
+  test('a patient is as old as the people, and of their sex', () => {
+    const reports = written
+      .filter(({ design }) => design === 'case report')
+      .map(({ record }) => textOf(record));
+    expect(reports.length).toBeGreaterThan(15);
+    expect(
+      reports.filter((text) =>
+        /year-old (woman|man|boy|girl), one of our (newborn|neonat|preterm)/.test(text),
+      ),
+    ).toEqual([]);
+    expect(
+      reports.filter((text) => /\b(man|boy)\b.*(mothers|women|midwives)|man in her|woman in his/.test(text)),
+    ).toEqual([]);
+    expect(
+      reports.filter((text) => /[345]\d-year-old \w+, one of our (older|teenagers|children)/.test(text)),
+    ).toEqual([]);
+  });
+
+  test('parts are fewer than wholes: people in groups, ways of measuring in reports', () => {
+    const numbers = [...Array(41).keys()].map(String);
+    const words = 'no one two three four five six seven eight nine ten eleven twelve'.split(' ');
+    const count = (text: string | undefined) =>
+      Math.max(numbers.indexOf(text ?? ''), words.indexOf(text?.toLowerCase() ?? ''));
+    let seen = 0;
+    for (const { record } of written) {
+      const [, groups, people] = /\((\w+) groups, (\w+) /.exec(textOf(record)) ?? [];
+      const [, reports, ways] =
+        /Reports numbered (\w+)\. .* in (\w+) different ways/.exec(textOf(record)) ?? [];
+      if (groups !== undefined) expect(count(people)).toBeGreaterThanOrEqual(3 * count(groups));
+      if (reports !== undefined) expect(count(ways)).toBeLessThan(count(reports));
+      if (groups !== undefined || reports !== undefined) seen += 1;
+    }
+    expect(seen).toBeGreaterThan(5);
+  });
+
+  test('nobody asks after years for what was over in a month', () => {
+    const late = written
+      .map(({ record }) => textOf(record))
+      .filter((text) => /survey \w+ years ago|answered a form each year/.test(text));
+    expect(late.length).toBeGreaterThan(20);
+    expect(late.filter((text) => /measured [^.]*(within|at 30 days|on the first)/.test(text))).toEqual([]);
   });
 
   test('a place fits its people', () => {

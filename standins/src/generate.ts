@@ -6,12 +6,12 @@ import {
   type HeadingAssignment,
   type Vocabulary,
 } from '@even-lantern/core';
-import { chance as seededChance, type Chance } from './chance.js';
+import { chance as seededChance, chanceOf, type Chance } from './chance.js';
 import type { PeopleAndPlaces, Topic } from './content.js';
 import type { Design, OtherDesign, StudyDesign } from './designs.js';
 import { asIndexedOn, isoDay } from './releases.js';
 import type { StudyTemplate } from './studies.js';
-import { tell } from './writing.js';
+import { tell, type Told } from './writing.js';
 import type { Content } from './writtenContent.js';
 
 export type { Content };
@@ -125,12 +125,14 @@ export function writeRecords(
     types,
   }: GenerateOptions,
 ): WrittenRecord[] {
-  const chance = seededChance(seed);
+  const days = seededChance(seed);
   const weighted = content.topics.map((topic) => [topic, EMPHASIS[topic.id] ?? 1] as const);
   const indexer = indexerOf(content.vocabulary, indexing, Date.UTC(firstYear, 0, 1), until);
-  const entered = [...entryDays(size, firstYear, until, chance), ...laterDays(size, until, last, chance)];
+  const entered = [...entryDays(size, firstYear, until, days), ...laterDays(size, until, last, days)];
   const titles = new Set<string>();
   return entered.map((day, i): WrittenRecord => {
+    // Each has a chance of its own, so that what is mended in one leaves the others as they are.
+    const chance = chanceOf(seed, i);
     const topic = chance.weighted(weighted);
     const design = designFor(designs, topic, chance);
     let told = tell(design, topic, content, chance);
@@ -140,7 +142,7 @@ export function writeRecords(
     titles.add(told.title);
     const year = new Date(day).getUTCFullYear();
     const outcomeHeadings = told.outcomes.flatMap((outcome) => outcome.headings);
-    const journal = chance.pick(journalsFor(topic, content.people));
+    const journal = chance.pick(journalsFor(subjectOf(told, topic), content.people));
     const volume = year - (year < MODERN ? 1880 : 1975) + (journal.length % 20);
     const firstPage = chance.int(1, 880);
     const number = i + 1;
@@ -270,14 +272,17 @@ const TAKEN_FOR: Readonly<Record<string, string>> = {
   'interview study': 'Cross-sectional survey',
 };
 
-/** Journals that print what a topic is about, and those that print anything. */
-export function journalsFor(topic: Topic, { journals }: PeopleAndPlaces): string[] {
-  const about = [topic.id, ...topic.people, ...topic.interventions, ...topic.keywords, ...topic.places]
-    .join(' ')
-    .toLowerCase();
+/** Journals that print what a text is about, and those that print anything. */
+export function journalsFor(text: string, { journals }: PeopleAndPlaces): string[] {
   return journals
-    .filter((journal) => journal.about.length === 0 || journal.about.some((word) => about.includes(word)))
+    .filter(({ about }) => about.length === 0 || new RegExp(`\\b(${about.join('|')})`, 'i').test(text))
     .map(({ name }) => name);
+}
+
+/** What a study is about, without how it was made. */
+function subjectOf({ title, abstract }: Told, { keywords }: Topic): string {
+  const begins = abstract.length > 1 ? (abstract[0]?.text ?? '') : '';
+  return [title, begins, ...keywords].join(' ');
 }
 
 function assignHeadings(
@@ -307,6 +312,8 @@ function assignHeadings(
     if (i === 0 ? chance.happens(0.92) : chance.happens(0.7)) assign(label, chance.happens(0.2));
   });
   for (const label of outcomeHeadings) if (chance.happens(0.72)) assign(label, chance.happens(0.3));
+  // An indexer finds something to say of every record.
+  if (assignments.size === 0) topic.peopleHeadings.slice(0, 1).forEach((label) => assign(label, false));
   return [...assignments.values()];
 }
 

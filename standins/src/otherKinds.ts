@@ -85,7 +85,7 @@ function tellDissertation(cast: Cast, topic: Topic, chance: Chance): ToldOther {
       `On ${intervention}: ${words(chance.int(3, 5))} studies of ${people}`,
     ]),
     abstract: plain(
-      `This dissertation asks how ${intervention} ${verb(intervention, 'bears', 'bear')} on ${name} in ${people}. The first part reviews earlier work. The second reports a study of ${n} ${people} ${place}, in which ${name} was measured with ${outcome.instrument}. The third draws on conversations about ${subject}. The parts do not always agree, and the last chapter says why.`,
+      `This dissertation asks how ${intervention} ${verb(intervention, 'bears', 'bear')} on ${name} in ${people}. The first part reviews earlier work. The second reports a study of ${n} ${people} ${place}, in which ${name} ${verb(name, 'was', 'were')} measured with ${outcome.instrument}. The third draws on conversations about ${subject}. The parts do not always agree, and the last chapter says why.`,
     ),
   };
 }

@@ -19,6 +19,8 @@ export interface StudyTemplate {
   against: string | null;
   /** whether the people of the study are the topic's informants */
   informants: boolean;
+  /** tags of methods that take years */
+  lasting: string[];
   /** whether it begins with what it is to live with something, rather than with what something does */
   lived: boolean;
   titles: Tagged[];
@@ -48,7 +50,7 @@ export function parseStudies(text: string): ReadonlyMap<string, StudyTemplate> {
     if (mark === 'study') {
       const design = value.toLowerCase();
       study = {
-        design, label: value, size: [10, 100], against: null, informants: false, lived: false,
+        design, label: value, size: [10, 100], against: null, informants: false, lasting: [], lived: false,
         titles: [], methods: [], results: [], conclusions: [],
       }; // prettier-ignore
       studies.set(design, study);
@@ -58,6 +60,7 @@ export function parseStudies(text: string): ReadonlyMap<string, StudyTemplate> {
     if (mark === 'label') study.label = value;
     else if (mark === 'against') study.against = value;
     else if (mark === 'informants') study.informants = true;
+    else if (mark === 'lasting') study.lasting = value.split(/\s+/);
     else if (mark === 'lived') study.lived = true;
     else if (mark === 'size') {
       const [from = NaN, to = NaN] = value.split(' ').map(Number);
@@ -102,9 +105,22 @@ export interface ToldStudy {
   sections: string[];
 }
 
-export function tellStudy(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance): ToldStudy {
-  const fill = filler(study, cast, topic, chance);
-  const chosen = chance.pick(study.methods);
+/** Outcomes that are over soon, so that nobody asks for them years later. */
+const MOMENT =
+  /\b(within|at \d|first|after|until|healing|infection|injur\w*|nausea|on duty|shift|night|day|morning|hours?|dawn|labour|birth)\b/i;
+
+/** @param asked those of the topic's informants whom one can ask where the study is made */
+export function tellStudy(
+  study: StudyTemplate,
+  cast: Cast,
+  asked: readonly string[],
+  topic: Topic,
+  chance: Chance,
+): ToldStudy {
+  const fill = filler(study, cast, asked, topic, chance);
+  const lasts = !MOMENT.test(cast.outcomes[0]?.name ?? '');
+  const fitting = study.methods.filter(({ tag }) => lasts || tag === null || !study.lasting.includes(tag));
+  const chosen = chance.pick(fitting);
   const method = fill(chosen.text);
   const going = study.titles.filter(({ tag }) => tag === null || tag === chosen.tag);
   const ofTag = going.filter(({ tag }) => tag !== null);
@@ -117,13 +133,20 @@ export function tellStudy(study: StudyTemplate, cast: Cast, topic: Topic, chance
 
 type Fill = (template: string) => string;
 
-function filler(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance): Fill {
+function filler(
+  study: StudyTemplate,
+  cast: Cast,
+  askable: readonly string[],
+  topic: Topic,
+  chance: Chance,
+): Fill {
   const numbers = numbersOf(study, chance);
   const [first, other] = cast.outcomes;
   if (first === undefined) throw new RangeError('a topic needs an outcome');
   const second = other ?? first;
   const people = cast.people;
-  const informants = chance.pick(topic.informants);
+  const asked = study.design === 'diagnostic accuracy study' ? judgedOutcome(cast) : first;
+  const informants = chance.pick(askable);
   const against = study.against ?? cast.comparison;
   const compared = { people, intervention: cast.intervention, comparison: against };
   const effect = compare(first.outcome, numbers.a, numbers.b, chance);
@@ -136,8 +159,9 @@ function filler(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance):
     intervention: cast.intervention,
     detail: cast.detail,
     comparison: against,
-    outcome: first.name,
-    instrument: first.outcome.instrument,
+    ...patientOf(people),
+    outcome: asked.name,
+    instrument: asked.outcome.instrument,
     outcome2: second.name,
     place: cast.place,
     subject: chance.pick(topic.subjects),
@@ -145,8 +169,8 @@ function filler(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance):
     themes: listed(told),
     themes2: listed(themes.slice(1, 3)),
     themesnumber: words(told.length),
-    wasoutcome: verb(first.name, 'was', 'were'),
-    bad: troubleOf(first.outcome),
+    wasoutcome: verb(asked.name, 'was', 'were'),
+    bad: troubleOf(asked.outcome),
     was: verb(cast.intervention, 'was', 'were'),
     matters: verb(first.name, 'matters', 'matter'),
     oddsratio: oddsRatio(numbers),
@@ -159,16 +183,80 @@ function filler(study: StudyTemplate, cast: Cast, topic: Topic, chance: Chance):
     verdict: effect.conclusion(first, compared, chance),
   };
   return (template) => {
-    const chosen = template.replace(/\[([^\]]+)\]/g, (_, options: string) => {
-      const option = chance.pick(options.split(';'));
-      return option === '-' ? '' : option;
-    });
-    const filled = chosen.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const filled = template.replace(/\{(\w+)\}/g, (_, name: string) => {
       const value = values[name];
       if (value === undefined) throw new ContentError(`studies.txt: “${name}” is no word in braces`);
       return value;
     });
-    return sentences(filled);
+    const chosen = filled.replace(/\[([^\]]+)\]/g, (_, options: string) => {
+      const option = chance.pick(options.split(';'));
+      return option === '-' ? '' : option;
+    });
+    return sentences(chosen);
+  };
+}
+
+/** What a short form can stand for: an outcome on a scale, where there is one. */
+export function judgedOutcome({ outcomes }: Cast): NamedOutcome {
+  const scored = outcomes.find(({ outcome }) => outcome.unit === 'points') ?? outcomes[0];
+  if (scored === undefined) throw new RangeError('a topic needs an outcome');
+  return scored;
+}
+
+/** Ages by what people are called, the first that fits; each with what one of them is called. */
+const AGES: readonly { called: RegExp; old: string; aged: string; person: string }[] = [
+  {
+    called: /^(neonates|newborn|preterm babies)/i,
+    old: '[three;four;five;six;seven]-week-old',
+    aged: 'aged [three;four;five;six;seven] weeks',
+    person: '[girl;boy]',
+  },
+  {
+    called: /^teenagers/i,
+    old: '[13;14;15;16;17]-year-old',
+    aged: 'aged [13;14;15;16;17]',
+    person: '[girl;boy]',
+  },
+  {
+    called: /^(school)?children/i,
+    old: '[6;7;8;9;10]-year-old',
+    aged: 'aged [6;7;8;9;10]',
+    person: '[girl;boy]',
+  },
+  {
+    called: /^older|over [67]\d|with dementia|^care home residents|frailty|fallen/i,
+    old: '[71;76;79;83;88]-year-old',
+    aged: 'aged [73;77;80;84;89]',
+    person: '[woman;man]',
+  },
+  {
+    called: /students?\b/i,
+    old: '[19;20;21;23;25]-year-old',
+    aged: 'aged [19;20;22;24;26]',
+    person: '[woman;man]',
+  },
+];
+const GROWN = {
+  old: '[34;41;47;52;58]-year-old',
+  aged: 'aged [37;44;49;55;61]',
+  person: '[woman;man]',
+};
+const CARERS = /mother|parent|relative|carer|health workers/i;
+const WOMEN = /mother|women|girl|midwi|pregnan/i;
+
+/** One patient among people: how old, and what to call them. */
+function patientOf(people: string): Record<'yearsold' | 'aged' | 'person' | 'came' | 'she', string> {
+  const { old, aged, person } =
+    (CARERS.test(people) ? undefined : AGES.find(({ called }) => called.test(people))) ?? GROWN;
+  const small = person === '[girl;boy]';
+  const [she, her] = small ? ['girl', 'boy'] : ['woman', 'man'];
+  const women = WOMEN.test(people);
+  return {
+    yearsold: old,
+    aged,
+    person: women ? `[${she};${she}]` : `[${she};${her}]`,
+    came: small ? 'was brought' : 'came',
+    she: women ? '[She;She]' : '[She;He]',
   };
 }
 
@@ -220,6 +308,8 @@ interface Numbers {
   a: number;
   b: number;
   small: number;
+  groups: number;
+  ways: number;
   women: number;
   some: number;
   lost: number;
@@ -244,6 +334,8 @@ interface Numbers {
   few1: number;
 }
 
+const PEOPLE_IN_A_GROUP = 6;
+
 /** Numbers that agree with each other: parts are smaller than wholes, and groups add up. */
 function numbersOf(study: StudyTemplate, chance: Chance): Numbers {
   const [from, to] = study.size;
@@ -254,6 +346,7 @@ function numbersOf(study: StudyTemplate, chance: Chance): Numbers {
     : Math.max(1, Math.round(a * chance.real(0.7, 1.6)));
   const crossover = study.design === 'cross-over trial';
   const small = chance.int(Math.min(7, from), Math.min(38, Math.max(9, to)));
+  const some = chance.int(2, Math.max(2, small - 2));
   const trials = chance.int(4, 31);
   const participants = trials * chance.int(38, 160);
   const review = study.design === 'systematic review' || study.design === 'meta-analysis';
@@ -267,7 +360,9 @@ function numbersOf(study: StudyTemplate, chance: Chance): Numbers {
     n,
     small,
     women: chance.int(Math.ceil(small / 3), Math.max(1, small - 1)),
-    some: chance.int(2, Math.max(2, small - 2)),
+    groups: Math.max(2, Math.round(small / PEOPLE_IN_A_GROUP)),
+    ways: Math.min(some, trials - 1),
+    some,
     lost: chance.int(1, Math.max(1, Math.min(12, Math.floor(n / 10)))),
     sites: chance.int(3, 20) * 2,
     trials,

@@ -3,14 +3,14 @@
  * Every design has its own teller; all draw on the same topic.
  */
 import type { AbstractSection } from '@even-lantern/core';
-import type { Cast } from './cast.js';
+import { fitTogether, type Cast } from './cast.js';
 import type { Chance } from './chance.js';
 import type { Fit, Outcome, Topic } from './content.js';
 import type { Content } from './writtenContent.js';
 import { STUDY_DESIGNS, type OtherDesign, type StudyDesign } from './designs.js';
 import { OTHER_TELLERS } from './otherKinds.js';
 import { americanSpelling, capitalise, verb } from './english.js';
-import { tellStudy } from './studies.js';
+import { judgedOutcome, tellStudy } from './studies.js';
 
 export interface Told {
   title: string;
@@ -40,11 +40,15 @@ export function tell(
   }
   const study = studies.get(design);
   if (study === undefined) throw new RangeError(`studies.txt does not tell “${design}”`);
-  const written = tellStudy(study, cast, topic, chance);
+  const written = tellStudy(study, cast, askedIn(topic, cast, fits), topic, chance);
   const { title } = written;
   const begins = study.informants
     ? livedBackground(cast, topic, chance)
-    : background(cast, cast.outcomes[0]?.name ?? '', chance);
+    : background(
+        cast,
+        (design === 'diagnostic accuracy study' ? judgedOutcome(cast) : cast.outcomes[0])?.name ?? '',
+        chance,
+      );
   // What states an opinion goes straight to it, or has no abstract at all.
   const opinion = written.sections.length === 1;
   const sections = opinion ? (chance.happens(0.4) ? [] : written.sections) : [begins, ...written.sections];
@@ -68,17 +72,6 @@ function isStudy(design: StudyDesign | OtherDesign): design is StudyDesign {
   return (STUDY_DESIGNS as readonly string[]).includes(design);
 }
 
-/** Whether people can be found in a place: every rule that knows one of them has to hold of the other. */
-export function fitTogether(people: string, place: string, fits: readonly Fit[]): boolean {
-  return fits.every((fit) => {
-    if ('people' in fit && new RegExp(fit.people, 'i').test(people))
-      return new RegExp(fit.onlyIn, 'i').test(place);
-    if ('place' in fit && new RegExp(fit.place, 'i').test(place))
-      return new RegExp(fit.onlyFor, 'i').test(people);
-    return true;
-  });
-}
-
 function livedBackground({ people, intervention }: Cast, topic: Topic, chance: Chance): string {
   const subject = chance.pick(topic.subjects);
   return chance.pick([
@@ -89,6 +82,12 @@ function livedBackground({ people, intervention }: Cast, topic: Topic, chance: C
     `What ${people} themselves make of it is seldom asked.`,
     `To learn how those who know it best see ${subject}.`,
   ]);
+}
+
+/** Whom one can ask where a study is made: those of the topic's informants who are found there. */
+function askedIn({ informants }: Topic, { people, place }: Cast, fits: readonly Fit[]): string[] {
+  const there = informants.filter((each) => fitTogether(each, place, fits));
+  return there.length > 0 ? there : [people];
 }
 
 function castOf(topic: Topic, fits: readonly Fit[], chance: Chance): Cast {

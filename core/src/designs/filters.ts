@@ -56,7 +56,7 @@ const WORDS: Readonly<Record<string, Words>> = {
     only: ['"case-control"', '"cases were"', '"cases and"', '"matched controls"', 'referents'],
     also: ['"odds ratio"', '"of cases"', 'controls', '"hundred cases"', '"with and without"'],
     wide: ['cases', 'matched', 'odds', 'past', 'earlier'],
-    without: ['"systematic review"'],
+    without: ['"systematic review"', 'chapters'],
   },
   'Cross-sectional study': {
     only: ['"cross-sectional"', 'title:survey', '"questionnaire study"', '"random sample"', 'title:questionnaire'],
@@ -72,7 +72,7 @@ const WORDS: Readonly<Record<string, Words>> = {
   'Diagnostic accuracy study': {
     only: ['"diagnostic accuracy"', 'sensitivity', '"reference standard"', '"gold standard"'],
     also: ['specificity', '"area under the curve"', '"short form"', 'cut-offs', '"the reference"'],
-    wide: ['accuracy', 'reference', 'cleared', 'test', 'screening', 'form'],
+    wide: ['accuracy', 'reference', 'cleared', 'test', 'screening', 'form', 'judged', '"set against"'],
   },
   'Qualitative study': {
     only: ['qualitative', '"focus group*"', '"in-depth interviews"', '"semi-structured interviews"', 'ethnograph*', '"grounded theory"', 'phenomenolog*', '"lived experience"', '"participant observation"', '"core category"'],

@@ -38,6 +38,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['X', 'switch it off or on'],
     ['Alt ↑ or Alt ↓', 'move it'],
     ['Delete', 'take it away'],
+    ['Ctrl Enter', 'in the words of a filter: measure them'],
     ['Esc', 'close the inspector, or drop what is tried'],
   ],
   records: [
