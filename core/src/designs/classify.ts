@@ -62,7 +62,9 @@ export function likelyDesigns(
   const signs = signsIn(record, rules, withoutLabels);
   const familyOf = (design: string) => tree.familyOf(design) ?? design;
   const own = totals(signs, ({ design }) => design);
-  const base = totals(signs, ({ design }) => familyOf(design));
+  // What speaks against one kind says nothing against its family.
+  const ofFamilies = signs.filter(({ rule }) => rule.weight > 0 || familyOf(rule.design) === rule.design);
+  const base = totals(ofFamilies, ({ design }) => familyOf(design));
   const scores = new Map(base);
   for (const { rule } of signs) {
     const family = familyOf(rule.design);

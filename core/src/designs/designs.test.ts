@@ -32,6 +32,21 @@ const record = (title: string, text: string, parts: Partial<BibRecord> = {}): Bi
 });
 const first = (each: BibRecord, options = {}) => likelyDesigns(each, rules, tree, options)[0];
 
+describe('what is drawn by chance', () => {
+  test.each([
+    ['Twelve hospitals were randomised to bright light or to dim light.', 'Cluster-randomised trial'],
+    ['In this study 30 wards, not patients, were randomised.', 'Cluster-randomised trial'],
+    ['198 people in two hospitals were randomised to bright light or to dim light.', 'Randomised trial'],
+    ['Nurses on four medical wards were randomly assigned to naps.', 'Randomised trial'],
+    [
+      "Of 240 women, seen in people's homes, half had it. Those in people's homes were randomly assigned.",
+      'Randomised trial',
+    ],
+  ])('%s', (text, design) => {
+    expect(first(record('Light: a randomised trial on four wards', text))?.design).toBe(design);
+  });
+});
+
 describe('the designs', () => {
   test('are read from their SKOS file, each with a definition, once', () => {
     expect(tree.designs.length).toBeGreaterThan(25);

@@ -21,6 +21,7 @@ import { LimitInspector } from './LimitInspector.js';
 import { LimitRow } from './LimitRow.js';
 import { asTried, firstValues, isFilled, type Draft, type LimitInHand } from './limitInHand.js';
 import { SavePicture } from './SavePicture.js';
+import { useDrafts } from './useDrafts.js';
 import { useLimitEdits } from '../../app/useLimitEdits.js';
 
 const IN_ALL = 'all';
@@ -33,8 +34,7 @@ export function LimitsStage() {
   const { undoLast } = useUndo();
   const edits = useLimitEdits();
   const [params, setParams] = useSearchParams();
-  const [drafts, setDrafts] = useState<Draft[]>([]);
-  const [gathering, setGathering] = useState(false);
+  const { drafts, gathering, setDrafts, setGathering } = useDrafts(review.id);
   const [problem, setProblem] = useState<Problem | null>(null);
   const [thisYear] = useState(() => new Date().getFullYear());
   const menu = useRef<HTMLDivElement>(null);
@@ -83,7 +83,7 @@ export function LimitsStage() {
   };
   const begin = (kind: string, values = firstValues(kind, thisYear)) => {
     const id = `tried-${crypto.randomUUID()}`;
-    setDrafts([...drafts, { id, kind, values, on: true, ways: {}, reason: '' }]);
+    setDrafts((now) => [...now, { id, kind, values, on: true, ways: {}, reason: '' }]);
     setProblem(null);
     setParams(
       (before) => {
@@ -95,7 +95,7 @@ export function LimitsStage() {
     );
   };
   const drop = (id: string) => {
-    setDrafts(drafts.filter((draft) => draft.id !== id));
+    setDrafts((now) => now.filter((draft) => draft.id !== id));
     select(null);
   };
   const keep = async (wanted: readonly Draft[]) => {
@@ -111,7 +111,7 @@ export function LimitsStage() {
     }
     const added = await edits.add(filled.map(({ id: _id, ...limit }) => limit));
     if (added === null) return;
-    setDrafts(drafts.filter((draft) => !filled.includes(draft)));
+    setDrafts((now) => now.filter((draft) => !filled.includes(draft)));
     setGathering(false);
     select(filled.length === 1 ? (added[0]?.id ?? null) : null);
   };
@@ -172,7 +172,7 @@ export function LimitsStage() {
                 <button
                   className="btn btn-quiet btn-sm"
                   onClick={() => {
-                    setDrafts([]);
+                    setDrafts(() => []);
                     setGathering(false);
                     select(null);
                   }}
@@ -343,7 +343,7 @@ function Tabs({
       key={id}
       role="tab"
       aria-selected={chosen === id}
-      className={`-mb-px cursor-pointer border-b-2 px-3 py-1.5 whitespace-nowrap ${
+      className={`-mb-px cursor-pointer border-b-2 px-2 py-1.5 whitespace-nowrap ${
         chosen === id ? 'border-base-content font-bold' : 'border-transparent'
       }`}
       onClick={() => onChoose(id)}
