@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
 const WAIT_MS = 30_000;
@@ -66,14 +66,25 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     downloadPath: downloads,
   });
 
-  const find = async (selector: string) => {
+  /** The first element found that is visible; looked for anew where the page was redrawn in between. */
+  const visible = async (by: By, otherwise: string): Promise<WebElement> => {
     const element = await driver.wait(
-      until.elementLocated(By.css(selector)),
+      async () => {
+        try {
+          const [first] = await driver.findElements(by);
+          return first !== undefined && (await first.isDisplayed()) ? first : null;
+        } catch (trouble) {
+          if (trouble instanceof error.StaleElementReferenceError) return null;
+          throw trouble;
+        }
+      },
       WAIT_MS,
-      `no element ${selector}`,
+      otherwise,
     );
-    return driver.wait(until.elementIsVisible(element), WAIT_MS, `${selector} is not visible`);
+    if (element === null) throw new Error(otherwise);
+    return element;
   };
+  const find = (selector: string) => visible(By.css(selector), `no element ${selector} is there and visible`);
   const pageText = async () => (await driver.findElement(By.css('body'))).getText();
   const textOf = async (selector: string) => (await find(selector)).getText();
   return {
@@ -84,12 +95,7 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     async named(name) {
       const literal = name.includes('"') ? `'${name}'` : `"${name}"`;
       const path = `//*[self::button or self::a or self::summary or @role="option"][normalize-space(.)=${literal} or starts-with(normalize-space(.), ${literal}) or @aria-label=${literal}]`;
-      const element = await driver.wait(
-        until.elementLocated(By.xpath(path)),
-        WAIT_MS,
-        `nothing is named ${name}`,
-      );
-      return driver.wait(until.elementIsVisible(element), WAIT_MS, `${name} is not visible`);
+      return visible(By.xpath(path), `nothing that is visible is named ${name}`);
     },
     async sees(text) {
       let last = '';
@@ -118,7 +124,18 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     },
     async press(...keys) {
       // Through the focused element, since only there are chords held down together.
-      for (const key of keys) await driver.switchTo().activeElement().sendKeys(key);
+      for (const key of keys) {
+        await driver.wait(async () => {
+          try {
+            await driver.switchTo().activeElement().sendKeys(key);
+            return true;
+          } catch (trouble) {
+            // Redrawn between finding and pressing, so that nothing was pressed.
+            if (trouble instanceof error.StaleElementReferenceError) return false;
+            throw trouble;
+          }
+        }, WAIT_MS);
+      }
     },
     async pick(menu, text) {
       const button = await find(`button[aria-label^="${menu}"]`);
