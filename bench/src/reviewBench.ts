@@ -50,6 +50,9 @@ export function reviewBench(size: number): Promise<Measurement[]> {
         await timedAsync(() => json(`${api}/records/${id}`, { decision: 'unsure' }, change, 'PATCH')),
       );
     }
+    const told = await telling(api, review, headers);
+    const byDesign = await asked((i) => `${records}?${sort(i)}&design=${encodeURIComponent('Cohort study')}`);
+    const designCounts = await asked(() => `${records}/designs`);
     const exported = await exporting(`${api}/reviews/${review}/kept.ris`, server.process);
     const deleted = await deleting(api, review, headers);
     return [
@@ -59,6 +62,11 @@ export function reviewBench(size: number): Promise<Measurement[]> {
       measured('review', 'counts-p95', counts, 'ms', '< 20'),
       measured('review', 'decision-p95', quantile(decisions, 0.95), 'ms', '< 20'),
       measured('review', 'list-of-reviews-p95', reviews, 'ms', '< 20'),
+      measured('review', 'designs-told', told.records, 'records'),
+      measured('review', 'designs-told-in', told.seconds, 's'),
+      measured('review', 'others-wait-while-designs-are-told', told.waitMs, 'ms', '< 100'),
+      measured('review', 'design-counts-p95', designCounts, 'ms', '< 50'),
+      measured('review', 'first-page-of-a-design-p95', byDesign, 'ms', '< 50'),
       measured('review', 'export-kept-records', exported.records, 'records'),
       measured('review', 'export-kept-time', exported.ms, 'ms'),
       measured('review', 'export-kept-more-memory', exported.moreMb, 'MB', '< 150'),
@@ -105,6 +113,14 @@ function fill(path: string, review: string, person: string, size: number): void 
 }
 
 const AT = '2026-11-01T00:00:00.000Z';
+const DESIGNS = [
+  'a cohort study',
+  'a randomised trial',
+  'a systematic review',
+  'interviews',
+  'a survey',
+  'thoughts',
+];
 const TEXT =
   'Staff on night duty were given timed bright light or usual lighting, and sleep was told by diary. ';
 
@@ -112,7 +128,7 @@ function recordOf(i: number): BibRecord {
   return {
     ...emptyRecord(),
     accession: `B${String(i).padStart(7, '0')}`,
-    title: `Bright light for staff of ward ${i} on night duty: what ${i % 97} nights tell`,
+    title: `Bright light for staff of ward ${i} on night duty: ${DESIGNS[i % DESIGNS.length]} of ${i % 97} nights`,
     abstract: [{ label: null, text: TEXT.repeat(14) }],
     authors: [{ family: `Ortvik${i % 300}`, given: 'L' }],
     journal: `Annals of Ward ${i % 40}`,
@@ -120,6 +136,27 @@ function recordOf(i: number): BibRecord {
     publicationTypes: ['Journal article'],
     keywords: ['night work', 'light'],
   };
+}
+
+/** Has the designs of all records told, and watches how long others wait meanwhile, also those who change something. */
+async function telling(api: string, review: string, headers: Record<string, string>) {
+  const from = performance.now();
+  const left = async () =>
+    ((await json(`${api}/reviews/${review}/records/designs`)) as { pending: number }).pending;
+  const records = await left();
+  let waitMs = 0;
+  let asked = performance.now();
+  for (let i = 0; ; i += 1) {
+    waitMs = Math.max(waitMs, await timedAsync(() => json(`${api}/health`)));
+    waitMs = Math.max(
+      waitMs,
+      await timedAsync(() => json(`${api}/people`, { name: `Reader ${i}` }, headers)),
+    );
+    if (performance.now() - asked < 1000) continue;
+    asked = performance.now();
+    if ((await left()) === 0) break;
+  }
+  return { records, seconds: (performance.now() - from) / 1000, waitMs };
 }
 
 /** Deletes the review, and watches how long others wait until all of it has gone. */

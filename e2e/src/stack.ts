@@ -1,8 +1,9 @@
 /** The whole product as real processes on ports of their own, with an empty data folder. */
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomInt } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer as createHttpServer, request } from 'node:http';
-import { createServer, type AddressInfo } from 'node:net';
+import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { keepRecords, takeRecords } from './generatedRecords.js';
@@ -49,7 +50,7 @@ export async function startStack(options: StackOptions = {}): Promise<Stack> {
   let standIns: ChildProcess | null = null;
   const startStandIns = async () => {
     standIns = start('standins/dist/main.js', standInsPort, temporary);
-    await answering(`http://127.0.0.1:${standInsPort}/`);
+    await answering(`http://127.0.0.1:${standInsPort}/`, standIns);
     keepRecords(temporary);
   };
   const stopStandIns = async () => {
@@ -59,7 +60,7 @@ export async function startStack(options: StackOptions = {}): Promise<Stack> {
   let server: ChildProcess | null = null;
   const startServer = async () => {
     server = start('server/dist/main.js', linePort, options.data ?? temporary);
-    await answering(`http://127.0.0.1:${port}/api/health`);
+    await answering(`http://127.0.0.1:${port}/api/health`, server);
   };
   const stop = async () => {
     line.close();
@@ -130,16 +131,27 @@ async function openLine(port: number, target: number) {
   };
 }
 
+/**
+ * A port that nobody listens on. It lies below those that systems give to outgoing connections, so that no
+ * connection takes it before the program that it is meant for has started, or while that one is started anew.
+ */
 export async function freePort(): Promise<number> {
-  const server = createServer();
-  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-  const { port } = server.address() as AddressInfo;
-  await new Promise((resolve) => server.close(resolve));
-  return port;
+  for (;;) {
+    const port = randomInt(15_000, 30_000);
+    const server = createServer();
+    const free = await new Promise<boolean>((resolve) => {
+      server.once('error', () => resolve(false));
+      server.listen(port, () => resolve(true));
+    });
+    if (!free) continue;
+    await new Promise((resolve) => server.close(resolve));
+    return port;
+  }
 }
 
-async function answering(address: string): Promise<void> {
+async function answering(address: string, program: ChildProcess): Promise<void> {
   for (let tries = 0; tries < 1200; tries += 1) {
+    if (program.exitCode !== null) throw new Error(`what should answer at ${address} has ended`);
     try {
       if ((await fetch(address)).ok) return;
     } catch {

@@ -15,7 +15,7 @@ import type { DesignTask } from './designTask.js';
 export const PROGRAMS = Symbol('folder of the compiled programs');
 
 /** Records told at a time. A change of so many rows is over before anybody notices. */
-const AT_ONCE = 200;
+const AT_ONCE = 100;
 const MOST_MS = 30_000;
 const IDLE_MS = 5000;
 /** Between two changes, so that others have their turn. */
