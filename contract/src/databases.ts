@@ -104,6 +104,7 @@ export interface ShownLine {
   laneId: string | null;
   termId: string | null;
   limitId: string | null;
+  ownId: string | null;
   description: string;
   /** what is searched otherwise than the term says, since this database has other headings or cannot say it */
   changes: string[];

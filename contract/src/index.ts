@@ -1,5 +1,6 @@
 // What the interface needs at run time stands in files without schemas, so that it does not carry their library.
 export * from './databases.js';
+export * from './effects.js';
 export * from './decisions.js';
 export * from './people.js';
 export * from './personHeader.js';
@@ -13,6 +14,7 @@ export * from './vocabularies.js';
 export * from './files.js';
 export * from './lineTexts.js';
 export * from './limits.js';
+export * from './ownLines.js';
 export * from './studyDesigns.js';
 export * from './designFilters.js';
 export * from './translations.js';

@@ -3,7 +3,7 @@ import Joi from 'joi';
 /** Writes a line of a strategy by hand for one database; without a text it is taken back to what the lanes give. */
 export interface LineTextChange {
   database: string;
-  /** `term:`, `lane:` or `limit:` and its id, or `whole` */
+  /** `term:`, `lane:`, `limit:` or `own:` and its id, or `whole` */
   line: string;
   /** the database’s own dialect, or CQL */
   language: 'own' | 'cql';
@@ -33,7 +33,7 @@ export const lineConversionSchema = Joi.object<LineConversion>({
 export const lineTextChangeSchema = Joi.object<LineTextChange>({
   database: Joi.string().required(),
   line: Joi.string()
-    .pattern(/^(?:(?:term|lane|limit):.{1,100}|whole)$/)
+    .pattern(/^(?:(?:term|lane|limit|own):.{1,100}|whole)$/)
     .required(),
   language: Joi.string().valid('own', 'cql').required(),
   text: Joi.string()

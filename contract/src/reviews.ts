@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { ReviewLimit } from './limits.js';
+import type { ReviewOwnLine } from './ownLines.js';
 import type { Rung } from './studyDesigns.js';
 import {
   EARLIER_LANES_FORM,
@@ -62,6 +63,8 @@ export interface Review {
   shelf: ShelfItem[];
   /** in the order in which they are applied */
   limits: ReviewLimit[];
+  /** lines that people wrote beside those of the lanes, in their order */
+  ownLines: ReviewOwnLine[];
   /** which designs answer the question best, as the review sees it; null where it is as the program proposes */
   ladder: Rung[] | null;
 }

@@ -235,7 +235,7 @@ describe('reading headings in a database that has another vocabulary', () => {
       terms: [{ id: 't', content: term(), origin: 'lookup' as const, heldBack: null }],
     };
     const words = reading([settle('Lanterns', null, 'words')]);
-    const { lines, problems } = compileLanes([lane], words);
+    const { lines, problems } = compileLanes([lane], { read: words });
     expect(problems).toEqual([]);
     const [first] = lines;
     if (first === undefined) throw new Error('no line');
@@ -244,7 +244,7 @@ describe('reading headings in a database that has another vocabulary', () => {
       ['searched as words'],
     ]);
     expect(laneParts(lane, words)).toMatchObject({ headings: null, words: { kind: 'or' } });
-    expect(compileLanes([lane], reading([])).problems[0]?.termId).toBe('t');
+    expect(compileLanes([lane], { read: reading([]) }).problems[0]?.termId).toBe('t');
   });
 
   test('confirmed headings go before words chosen earlier', () => {

@@ -383,10 +383,9 @@ describe('limits as lines', () => {
   }); // prettier-ignore
 
   test('they stand behind the lanes, each restricting the line before it', () => {
-    const { lines } = compileLanes([lane], asWritten, new Map(), [
-      part('l1', 'language'),
-      part('l2', 'ageGroup'),
-    ]);
+    const { lines } = compileLanes([lane], {
+      limits: [part('l1', 'language'), part('l2', 'ageGroup')],
+    });
     expect(lines.map(({ kind }) => kind)).toEqual(['term', 'lane', 'whole', 'limit', 'limit']);
     expect(lines.slice(3).map((line) => [describeLine(line, [lane]), lineKeyOf(line)])).toEqual([
       ['L3 within l1 (own limit)', 'limit:l1'],
@@ -399,7 +398,7 @@ describe('limits as lines', () => {
   });
 
   test('without anything to search there is nothing to limit', () => {
-    expect(compileLanes([], asWritten, new Map(), [part('l1', 'language')]).lines).toEqual([]);
+    expect(compileLanes([], { limits: [part('l1', 'language')] }).lines).toEqual([]);
   });
 });
 

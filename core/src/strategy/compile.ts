@@ -13,7 +13,19 @@ import {
   type SearchField,
   type WordsQuery,
 } from '../query/index.js';
-import { laneKey, lineKeyOf, renumbered, termKey, WHOLE_LINE, type Edits, type LineKey } from './edits.js';
+import {
+  laneKey,
+  limitKey,
+  lineKeyOf,
+  ownKey,
+  renumbered,
+  termKey,
+  WHOLE_LINE,
+  type EditedLine,
+  type Edits,
+  type LineKey,
+} from './edits.js';
+import type { OwnLineRole, OwnPart } from './ownLines.js';
 import { missingFields, searchFieldsOf, type TermField } from './termFields.js';
 import type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
 import type { Lane, LimitPart, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
@@ -91,27 +103,36 @@ function anyOfRead(parts: readonly ReadTerm[], further: readonly string[] = []):
   return { ok: true, query, changes: [...changes] };
 }
 
+/** What a strategy is made of beside its lanes. */
+export interface StrategyParts {
+  /** how terms are said in the database at hand */
+  read?: TermReading;
+  /** lines that somebody wrote by hand for it, which take the place of what the lanes give */
+  edits?: Edits;
+  /** lines that people wrote beside those of the lanes, in their order */
+  own?: readonly OwnPart[];
+  /** those that are applied, in their order */
+  limits?: readonly LimitPart[];
+}
+
 /**
- * Numbers the lines: each term, then its lane as the OR of its terms, then all lanes joined with AND, without what the
- * lanes find that are left out; at the end each limit, joined with AND to the line before it.
- * Terms and lanes that cannot be searched are left out and named in `problems`.
- * @param edits lines that somebody wrote by hand, which take the place of what the lanes give
- * @param limits those that are applied, in their order
+ * Numbers the lines: each term, then its lane as the OR of its terms; then own lines; then the whole, which joins the
+ * lanes and the own lines that take part (`joinParts`); behind it each limit, joined with AND to the line before it; at
+ * the end own lines that look at the whole or at what limits leave of it.
+ * What cannot be searched is left out and named in `problems`.
  */
 export function compileLanes(
   lanes: readonly Lane[],
-  read: TermReading = asWritten,
-  edits: Edits = NO_EDITS,
-  limits: readonly LimitPart[] = [],
+  { read = asWritten, edits = NO_EDITS, own = [], limits = [] }: StrategyParts = {},
 ): Strategy {
   const lines: Line[] = [];
   const problems: StrategyProblem[] = [];
   const numbers = new Map<LineKey, number>();
   const add = (
     given: Pick<Line, 'kind' | 'query' | 'changes'> &
-      Partial<Pick<Line, 'laneId' | 'termId' | 'limitId' | 'text'>>,
+      Partial<Pick<Line, 'laneId' | 'termId' | 'limitId' | 'ownId' | 'text'>>,
   ): number => {
-    const line = { laneId: null, termId: null, limitId: null, text: null, ...given };
+    const line = { laneId: null, termId: null, limitId: null, ownId: null, text: null, ...given };
     const key = lineKeyOf(line);
     const edit = edits.get(key);
     const number = lines.length + 1;
@@ -125,7 +146,7 @@ export function compileLanes(
     numbers.set(key, number);
     return number;
   };
-  const laneLines: JoinedLane[] = [];
+  const parts: JoinedPart[] = [];
   for (const lane of lanes) {
     const termLines: number[] = [];
     for (const term of searchedTerms(lane)) {
@@ -148,9 +169,27 @@ export function compileLanes(
       query: { kind: 'or', operands: termLines.map(lineRef) },
       changes: [],
     });
-    laneLines.push({ query: lineRef(number), leftOut: lane.leftOut });
+    parts.push({ query: lineRef(number), role: lane.leftOut ? 'leavesOut' : 'narrows' });
   }
-  const whole = joinLanes(laneLines);
+  const addOwn = ({ id }: OwnPart, { query, changes }: EditedLine): number =>
+    add({ kind: 'own', ownId: id, query, changes });
+  const behind: { part: OwnPart; line: EditedLine }[] = [];
+  for (const [i, part] of own.entries()) {
+    const placed = placeOwn(part, { numbers, others: own, behind: behind.map((each) => each.part.id) });
+    if (placed === null) continue;
+    if (typeof placed === 'string') {
+      const aside = part.role === 'looks' ? { aside: true as const } : {};
+      problems.push({ laneId: null, termId: null, line: ownKey(part.id), ...aside, message: placed });
+    } else if (placed.behind) {
+      behind.push({ part, line: placed.line });
+    } else {
+      const query = renumbered(placed.line, numbers);
+      if (query === null) throw new RangeError(`own line ${i} refers to a line that has no number`);
+      const number = addOwn(part, { ...placed.line, query });
+      if (part.role !== 'looks') parts.push({ query: lineRef(number), role: part.role });
+    }
+  }
+  const whole = joinParts(parts);
   if (whole !== null || edits.has(WHOLE_LINE)) {
     const query: Query = whole ?? { kind: 'and', operands: [] };
     let last = add({ kind: 'whole', query, changes: [] });
@@ -163,7 +202,7 @@ export function compileLanes(
         changes,
       });
     }
-  } else if (laneLines.length > 0) {
+  } else if (parts.length > 0) {
     const message =
       'All lanes are left out, so there is nothing to leave them out of. Search on one of them.';
     problems.push({ laneId: null, termId: null, message });
@@ -172,29 +211,116 @@ export function compileLanes(
       'No element of the question is searched yet. Switch on “search on this” for at least one.';
     problems.push({ laneId: null, termId: null, message });
   }
+  for (const { part, line } of behind) {
+    const query = renumbered(line, numbers);
+    // Where there is no whole, there is nothing to look at yet.
+    if (query !== null) addOwn(part, { ...line, query });
+  }
   return { lines, problems };
 }
 
-/** What a lane finds, and whether that is left out. */
-export interface JoinedLane {
+/** What takes part in the whole: a lane, or a line of one’s own. */
+export interface JoinedPart {
   query: Query;
-  leftOut: boolean;
+  role: Exclude<OwnLineRole, 'looks'>;
 }
 
-/** What all lanes find that are asked for, without what any finds that is left out; null when none is asked for. */
-export function joinLanes(lanes: readonly JoinedLane[]): Query | null {
-  const asked = lanes.filter(({ leftOut }) => !leftOut).map(({ query }) => query);
-  const leftOut = lanes.filter((lane) => lane.leftOut).map(({ query }) => query);
-  const [onlyLeftOut] = leftOut;
-  if (asked.length === 0) return null;
-  const include: Query = { kind: 'and', operands: asked };
-  if (onlyLeftOut === undefined) return include;
-  const [onlyAsked] = asked;
-  return {
-    kind: 'not',
-    include: asked.length === 1 && onlyAsked !== undefined ? onlyAsked : include,
-    exclude: leftOut.length === 1 ? onlyLeftOut : { kind: 'or', operands: leftOut },
-  };
+/**
+ * The whole: what all parts find that narrow it, or any that is added to it, without what any finds that is left out.
+ * So it does not depend on the order of the parts. Null when nothing is asked for.
+ */
+export function joinParts(parts: readonly JoinedPart[]): Query | null {
+  const [narrowing, added, leftOut] = (['narrows', 'adds', 'leavesOut'] as const).map((role) =>
+    parts.filter((part) => part.role === role).map(({ query }) => query),
+  ) as [Query[], Query[], Query[]];
+  if (narrowing.length + added.length === 0) return null;
+  const within: Query = { kind: 'and', operands: narrowing };
+  const asked: Query =
+    added.length === 0 ? within : anyOf(narrowing.length === 0 ? added : [single(within), ...added]);
+  if (leftOut.length === 0) return asked;
+  return { kind: 'not', include: single(asked), exclude: single(anyOf(leftOut)) };
+}
+
+const anyOf = (operands: readonly Query[]): Query => ({ kind: 'or', operands });
+
+/** A query that joins but one part, as that part. */
+function single(query: Query): Query {
+  const [only, second] = query.kind === 'and' || query.kind === 'or' ? query.operands : [];
+  return only !== undefined && second === undefined ? only : query;
+}
+
+/** The line that tells what a strategy finds; undefined where nothing is searched yet. */
+export function foundLine<L extends Pick<Line, 'kind'>>(lines: readonly L[]): L | undefined {
+  return lines.findLast(({ kind }) => kind === 'limit' || kind === 'whole');
+}
+
+/** The lines up to what the strategy finds: those that are run. */
+export function linesToRun<L extends Pick<Line, 'kind'>>(lines: readonly L[]): L[] {
+  const found = foundLine(lines);
+  return found === undefined ? [...lines] : lines.slice(0, lines.indexOf(found) + 1);
+}
+
+/**
+ * Where a line of one’s own stands.
+ * @param others all own lines in their order
+ * @param behind the ids of those before it that stand behind the whole
+ * @returns null for one that is switched off or empty, or why it cannot be a line
+ */
+function placeOwn(
+  { id, role, on, line, error }: OwnPart,
+  {
+    numbers,
+    others,
+    behind,
+  }: { numbers: ReadonlyMap<LineKey, number>; others: readonly OwnPart[]; behind: readonly string[] },
+): { line: EditedLine; behind: boolean } | string | null {
+  if (!on) return null;
+  if (error !== null) return `A line of your own cannot be read: ${error.message}`;
+  if (line === null) return null;
+  let isBehind = false;
+  for (const key of Object.values(line.refersTo)) {
+    if (numbers.has(key)) continue;
+    if (key === ownKey(id)) return 'A line of your own refers to itself, so that nothing could be counted.';
+    const other = others.find((each) => ownKey(each.id) === key);
+    if (isWhole(key) || (other !== undefined && behind.includes(other.id))) {
+      isBehind = true;
+      continue;
+    }
+    if (other === undefined) {
+      return 'A line of your own refers to a line that is not searched here, or is not there any more.';
+    }
+    if (!other.on) return 'A line of your own refers to a line that is switched off. Switch that on again.';
+    if (leadsTo(other, id, others)) {
+      return 'Lines of your own refer to each other in a circle, so that neither could be counted.';
+    }
+    return others.indexOf(other) > others.findIndex((each) => each.id === id)
+      ? 'A line of your own refers to a line that stands behind it. Move it down, or that one up.'
+      : 'A line of your own refers to a line that cannot be searched itself.';
+  }
+  if (isBehind && role !== 'looks') {
+    return 'A line of your own takes part in the whole and refers to it, so that neither could be counted. Let it only look.';
+  }
+  return { line, behind: isBehind };
+}
+
+function isWhole(key: LineKey): boolean {
+  return key === WHOLE_LINE || key.startsWith(limitKey(''));
+}
+
+/** Whether a line refers, through others, to the one of that id. */
+function leadsTo(from: OwnPart, id: string, others: readonly OwnPart[]): boolean {
+  const seen = new Set<string>();
+  const open = [from];
+  for (let part = open.pop(); part !== undefined; part = open.pop()) {
+    if (seen.has(part.id)) continue;
+    seen.add(part.id);
+    for (const key of Object.values(part.line?.refersTo ?? {})) {
+      if (key === ownKey(id)) return true;
+      const next = others.find((each) => ownKey(each.id) === key);
+      if (next !== undefined) open.push(next);
+    }
+  }
+  return false;
 }
 
 const NO_EDITS: Edits = new Map();
@@ -316,6 +442,7 @@ function describeNarrower(narrower: boolean | readonly string[]): string {
 export function describeLine(line: Line, lanes: readonly Lane[]): string {
   if (line.edited) return `${plainSentence(line.query)} (written by hand)`;
   if (line.kind === 'limit') return `L${line.number - 1} within ${line.text ?? ''}`;
+  if (line.kind === 'own') return plainSentence(line.query);
   if (line.kind !== 'term') return describeJoined(line.query);
   const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
   if (term === undefined) return '';

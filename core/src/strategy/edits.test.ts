@@ -40,7 +40,7 @@ const written = (line: string, text: string, parts: Partial<LineText> = {}, id =
   return result.said;
 };
 const linesWith = (edits: Record<string, EditedLine>, of: Lane[] = lanes) =>
-  compileLanes(of, asWritten, new Map(Object.entries(edits)));
+  compileLanes(of, { edits: new Map(Object.entries(edits)) });
 const strings = (edits: Record<string, EditedLine>, of: Lane[] = lanes) => {
   const { lines } = linesWith(edits, of);
   return lines.map((line) => translateLine(line, lines, dialect('corvane'), context).alone.text);

@@ -21,7 +21,7 @@ import { describeLoss } from './saying.js';
 /** How CQL is read without parentheses (OASIS searchRetrieve 1.0 part 5, section 2.2). */
 const CQL_PRECEDENCE = 'they are read from left to right';
 
-/** Names a line of a strategy whatever its number is: a term’s, a lane’s, a limit’s, or the whole. */
+/** Names a line of a strategy whatever its number is: a term’s, a lane’s, a limit’s, one of a person’s own, or the whole. */
 export type LineKey = string;
 
 export const WHOLE_LINE: LineKey = 'whole';
@@ -31,7 +31,8 @@ export function lineKeyOf({
   laneId,
   termId,
   limitId,
-}: Pick<Line, 'kind' | 'laneId' | 'termId' | 'limitId'>): LineKey {
+  ownId,
+}: Pick<Line, 'kind' | 'laneId' | 'termId' | 'limitId' | 'ownId'>): LineKey {
   switch (kind) {
     case 'whole':
       return WHOLE_LINE;
@@ -41,6 +42,8 @@ export function lineKeyOf({
       return laneKey(laneId ?? '');
     case 'limit':
       return limitKey(limitId ?? '');
+    case 'own':
+      return ownKey(ownId ?? '');
   }
 }
 
@@ -48,6 +51,7 @@ const TERM = 'term:';
 export const termKey = (id: string): LineKey => TERM + id;
 export const laneKey = (id: string): LineKey => `lane:${id}`;
 export const limitKey = (id: string): LineKey => `limit:${id}`;
+export const ownKey = (id: string): LineKey => `own:${id}`;
 
 /** A line as it was written. */
 export interface LineText {

@@ -1,11 +1,13 @@
 export {
   addsQuery,
   asWritten,
-  joinLanes,
   compileLanes,
   describeLine,
   describeTerm,
+  foundLine,
+  joinParts,
   laneParts,
+  linesToRun,
   namedField,
   searchedTerms,
   standaloneQuery,
@@ -18,6 +20,7 @@ export {
   limitKey,
   lineKeyOf,
   linesIn,
+  ownKey,
   convertLine,
   parseLine,
   readEdit,
@@ -35,7 +38,21 @@ export {
 } from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane, ShelfDocument } from './laneExport.js';
 export { sameTerm } from './sameTerm.js';
-export type { JoinedLane } from './compile.js';
+export { queryWidened, queryWithout } from './effects.js';
+export type { JoinedPart, StrategyParts } from './compile.js';
+export {
+  joinedText,
+  linesReferredTo,
+  mergedText,
+  OWN_LINE_ROLES,
+  readOwnLine,
+  reference,
+  splitText,
+  textReferringTo,
+  textToKeep,
+  textToShow,
+} from './ownLines.js';
+export type { OwnLine, OwnLineRole, OwnPart } from './ownLines.js';
 export { LINE_KINDS, TERM_ORIGINS } from './model.js';
 export type {
   Lane,

@@ -46,10 +46,11 @@ export interface Lane {
 }
 
 /**
- * What a line is: a term, a lane, all lanes joined, or a limit on what the line before it finds. The last line of a
- * strategy is what it finds, so it is a limit where there is one.
+ * What a line is: a term, a lane, one of a person’s own, the whole that they give together, or a limit on what the line
+ * before it finds. What a strategy finds is its last limit, or the whole where there is none (`foundLine`); behind it
+ * stand only own lines that look.
  */
-export const LINE_KINDS = ['term', 'lane', 'whole', 'limit'] as const;
+export const LINE_KINDS = ['term', 'lane', 'own', 'whole', 'limit'] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 
 /** One numbered step of a strategy. */
@@ -60,6 +61,8 @@ export interface Line {
   laneId: string | null;
   termId: string | null;
   limitId: string | null;
+  /** the line of a person’s own that it is */
+  ownId: string | null;
   /** may refer to earlier lines */
   query: Query;
   /** what is searched otherwise than the term says, since the database at hand has other headings */
@@ -89,6 +92,8 @@ export interface StrategyProblem {
   termId: string | null;
   /** the line, where what somebody wrote for it is to mend */
   line?: string;
+  /** it is a line that only looks, so that the strategy can be run all the same */
+  aside?: true;
   message: string;
 }
 

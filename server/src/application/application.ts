@@ -18,6 +18,7 @@ import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { AskingService } from '../databases/askingService.js';
 import { DatabaseEventsService } from '../databases/databaseEventsService.js';
+import { EffectsService } from '../databases/effectsService.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import type { WatchTimes } from '../databases/databaseWatch.js';
 import { CandidatesService } from '../databases/candidatesService.js';
@@ -55,6 +56,8 @@ import { LedgerService } from '../runs/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { OwnLinesController } from '../ownLines/ownLinesController.js';
+import { OwnLinesService } from '../ownLines/ownLinesService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 import { TranslationController } from '../translation/translationController.js';
 import { TranslationService } from '../translation/translationService.js';
@@ -122,6 +125,7 @@ class ApplicationModule {
         LanesController,
         ShelfController,
         LimitsController,
+        OwnLinesController,
         DesignsController,
         ReviewsController,
         VocabulariesController,
@@ -153,6 +157,7 @@ class ApplicationModule {
         LanesService,
         ShelfService,
         LimitsService,
+        OwnLinesService,
         { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
         { provide: PROGRAMS, useValue: programs },
@@ -171,6 +176,7 @@ class ApplicationModule {
         AddedDatabasesService,
         CandidatesService,
         RehearsalService,
+        EffectsService,
         OverlapService,
         TranslationService,
         LedgerService,

@@ -18,6 +18,7 @@ import { DatabaseEventsService } from './databaseEventsService.js';
 import { DatabasesService } from './databasesService.js';
 import { CandidatesService } from './candidatesService.js';
 import { ChoicesService } from './choicesService.js';
+import { EffectsService } from './effectsService.js';
 import { OverlapService } from './overlapService.js';
 import { RehearsalService } from './rehearsalService.js';
 
@@ -28,6 +29,7 @@ export class DatabasesController {
     private readonly databases: DatabasesService,
     private readonly candidates: CandidatesService,
     private readonly rehearsals: RehearsalService,
+    private readonly effects: EffectsService,
     private readonly choices: ChoicesService,
     private readonly overlaps: OverlapService,
     private readonly events: DatabaseEventsService,
@@ -117,5 +119,11 @@ export class DatabasesController {
   @ApiOperation({ summary: 'All counts of a review’s strategy in a database, not logged' })
   rehearse(@Param('id') id: string, @Query('database') database: string | undefined) {
     return this.rehearsals.rehearse(id, String(database ?? ''));
+  }
+
+  @Get('reviews/:id/effects')
+  @ApiOperation({ summary: 'What each part of a strategy does to the whole in a database, not logged' })
+  effectsOf(@Param('id') id: string, @Query('database') database: string | undefined) {
+    return this.effects.of(id, String(database ?? ''));
   }
 }

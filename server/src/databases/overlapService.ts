@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { sharedWorks, translateLine, workSigns, type WorkSigns } from '@even-lantern/core';
+import { foundLine, sharedWorks, translateLine, workSigns, type WorkSigns } from '@even-lantern/core';
 import type { Overlap } from '@even-lantern/contract';
 import { LRUCache } from 'lru-cache';
 import { ProblemException } from '../application/problem.js';
@@ -75,9 +75,8 @@ export class OverlapService {
     strategies,
   }: ReviewReading): Promise<WorkSigns[] | string> {
     const { lines } = strategies.meant;
-    const whole = lines.at(-1);
-    if (whole === undefined || whole.kind === 'term' || whole.kind === 'lane')
-      return 'There is nothing to search yet.';
+    const whole = foundLine(lines);
+    if (whole === undefined) return 'There is nothing to search yet.';
     const text = translateLine(whole, lines, dialect, context).alone.text;
     const { connector, description } = database;
     const key = `${database.id}\n${description.release}\n${text}`;

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   applyLimit,
+  asWritten,
   childrenOf,
   compileLanes,
   inFields,
@@ -10,6 +11,7 @@ import {
   parseLine,
   patternsToSpell,
   readEdit,
+  readOwnLine,
   sayIn,
   sayingIn,
   termQuery,
@@ -31,7 +33,7 @@ import {
   type TermContent,
   type TermReading,
 } from '@even-lantern/core';
-import type { ReviewLimit } from '@even-lantern/contract';
+import type { ReviewLimit, ReviewOwnLine } from '@even-lantern/contract';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { lanesOf, ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
@@ -72,6 +74,8 @@ export interface ReviewReading extends DatabaseReading {
   lanes: ReviewLane[];
   /** in their order, those that are off or cannot be applied as well */
   limits: ReadLimit[];
+  /** lines that people wrote beside those of the lanes */
+  ownLines: readonly ReviewOwnLine[];
   /** the limits of the review as they were when this was read */
   keptLimits: readonly ReviewLimit[];
   database: OpenDatabase;
@@ -120,12 +124,23 @@ export class ReadingService {
       ...applyLimit(limit, appliedIn(database)),
     }));
     const inLimits = applied.flatMap(({ query }) => query ?? []);
-    const reading = await this.readingFor(database, terms, { texts, release, further: inLimits });
+    const { ownLines } = review;
+    const asTexts = ownLines.map(({ text }) => ({ language: 'cql' as const, text }));
+    const inOwn = ownLines.flatMap((each) => this.meantBy(database, each));
+    const reading = await this.readingFor(database, terms, {
+      texts: [...texts, ...asTexts],
+      release,
+      further: [...inLimits, ...inOwn],
+    });
     const { dialect, context, meant, said } = reading;
     const limits = applied.map((each) => readLimit(each, dialect, context));
     const parts = {
       meant: limits.flatMap((each) => partOf(each, each.query)),
       said: limits.flatMap((each) => partOf(each, each.said)),
+    };
+    const own = {
+      meant: ownLines.map((each) => readOwnLine(each, context, meant, null)),
+      said: ownLines.map((each) => readOwnLine(each, context, said, dialect)),
     };
     const meantEdits = new Map<string, EditedLine>();
     const saidEdits = new Map<string, EditedLine>();
@@ -144,13 +159,18 @@ export class ReadingService {
       problems: [...strategy.problems, ...unreadable(written, strategy.lines)],
     });
     const strategies = {
-      meant: withWritten(compileLanes(lanes, meant, meantEdits, parts.meant)),
-      said: withWritten(compileLanes(lanes, said, saidEdits, parts.said)),
-      ofLanes: compileLanes(lanes, meant, new Map(), parts.meant),
+      meant: withWritten(
+        compileLanes(lanes, { read: meant, edits: meantEdits, own: own.meant, limits: parts.meant }),
+      ),
+      said: withWritten(
+        compileLanes(lanes, { read: said, edits: saidEdits, own: own.said, limits: parts.said }),
+      ),
+      ofLanes: compileLanes(lanes, { read: meant, own: own.meant, limits: parts.meant }),
     };
     return {
       lanes,
       limits,
+      ownLines,
       keptLimits: review.limits,
       database,
       ...reading,
@@ -172,7 +192,7 @@ export class ReadingService {
       release,
       further = [],
     }: {
-      texts?: readonly LineText[];
+      texts?: readonly Pick<LineText, 'language' | 'text'>[];
       release?: string | undefined;
       further?: readonly Query[];
     } = {},
@@ -194,6 +214,14 @@ export class ReadingService {
     });
     const spelling = await this.withWords(database, dialect, context, [...queries, ...further], release);
     return { dialect, context: spelling, meant, said: sayingIn(dialect, spelling, meant) };
+  }
+
+  /** What a line of one’s own asks, before headings are settled; nothing where it cannot be read. */
+  private meantBy(database: OpenDatabase, line: ReviewOwnLine): Query[] {
+    const { dialect } = database;
+    const read = dialect === null ? asWritten : inFields(dialect.abilities.fields, asWritten);
+    const { line: meant } = readOwnLine(line, contextOf(database), read, null);
+    return meant === null ? [] : [meant.query];
   }
 
   /** What a text is printed with: the database's own vocabulary, and the words of its index for patterns it cannot have. */
@@ -264,7 +292,10 @@ function partOf({ limit, way, said, changes }: ReadLimit, query: Query | null): 
 }
 
 /** The vocabularies that a line in CQL names; in its own dialect a database has but its own. */
-function vocabulariesIn({ language, text }: LineText, database: OpenDatabase): string[] {
+function vocabulariesIn(
+  { language, text }: Pick<LineText, 'language' | 'text'>,
+  database: OpenDatabase,
+): string[] {
   if (language === 'own') return [];
   const read = parseLine({ language, text }, null, contextOf(database));
   const named = (query: Query): string[] =>

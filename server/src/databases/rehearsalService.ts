@@ -2,13 +2,13 @@ import { Injectable } from '@nestjs/common';
 import {
   addsQuery,
   describeLine,
-  joinLanes,
+  foundLine,
+  joinParts,
   laneKey,
   laneParts,
   searchedTerms,
   standaloneQuery,
   type Edits,
-  type JoinedLane,
   type TermReading,
   type Lane,
   type Line,
@@ -22,8 +22,8 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
-import type { ReviewLane } from '../reviews/reviewsService.js';
 import { ReadingService } from './readingService.js';
+import { partsOfLines, type PartOfLine } from './strategyLines.js';
 import { askedText, AskingService } from './askingService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
 
@@ -50,12 +50,13 @@ export class RehearsalService {
     const {
       lanes,
       database,
+      ownLines,
       said: read,
       edits,
       strategies,
     } = await this.readings.ofReview(reviewId, databaseId);
     const strategy = strategies.said;
-    const joined = lanesOfLines(lanes, strategy.lines);
+    const joined = partsOfLines(lanes, ownLines, strategy.lines);
     const [lines, adds, bridges, without, withoutElements, parts] = await Promise.all([
       Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
       this.countAdditions(database, lanes, read, edits),
@@ -78,7 +79,7 @@ export class RehearsalService {
         termCounts[problem.termId] = { hits: null, adds: null, error: problem.message };
     }
     const whole = lines.find(({ kind }) => kind === 'whole');
-    const last = lines.at(-1);
+    const last = foundLine(lines);
     const found = ({ hits, error }: RehearsedLine): Counted => ({ hits, error });
     return {
       database: database.id,
@@ -110,6 +111,7 @@ export class RehearsalService {
       laneId: line.laneId,
       termId: line.termId,
       limitId: line.limitId,
+      ownId: line.ownId,
       description: describeLine(line, lanes),
       changes: line.changes,
       string: askedText(database, query).text,
@@ -173,13 +175,13 @@ export class RehearsalService {
    */
   private async countWithout(
     database: OpenDatabase,
-    lanes: readonly LaneOfLine[],
-    keyOf: (lane: LaneOfLine) => string | null,
+    parts: readonly PartOfLine[],
+    keyOf: (part: PartOfLine) => string | null,
   ): Promise<Record<string, Counted | null>> {
-    const keys = [...new Set(lanes.map(keyOf))].filter((key) => key !== null);
+    const keys = [...new Set(parts.map(keyOf))].filter((key) => key !== null);
     const counts = await Promise.all(
       keys.map(async (key): Promise<[string, Counted | null]> => {
-        const query = joinLanes(lanes.filter((lane) => keyOf(lane) !== key));
+        const query = joinParts(parts.filter((part) => keyOf(part) !== key));
         return [key, query === null ? null : await this.asking.count(database, query)];
       }),
     );
@@ -187,28 +189,14 @@ export class RehearsalService {
   }
 
   /** Between two lanes: how many records the lanes so far find together. */
-  private countBridges(database: OpenDatabase, lanes: readonly LaneOfLine[]): Promise<Bridge[]> {
+  private countBridges(database: OpenDatabase, parts: readonly PartOfLine[]): Promise<Bridge[]> {
+    const lanes = parts.flatMap(({ laneId, ...part }) => (laneId === null ? [] : [{ ...part, laneId }]));
     return Promise.all(
       lanes.slice(0, -1).map(async ({ laneId }, i) => {
-        const query = joinLanes(lanes.slice(0, i + 2));
+        const query = joinParts(lanes.slice(0, i + 2));
         const counted = query === null ? NOTHING : await this.asking.count(database, query);
         return { afterLaneId: laneId, ...counted };
       }),
     );
   }
-}
-
-/** A lane that is searched, with what it finds. */
-interface LaneOfLine extends JoinedLane {
-  laneId: string;
-  elementId: string | null;
-}
-
-function lanesOfLines(lanes: readonly ReviewLane[], lines: readonly Line[]): LaneOfLine[] {
-  return lines.flatMap((line) => {
-    const lane = lanes.find(({ id }) => id === line.laneId);
-    if (line.kind !== 'lane' || lane === undefined) return [];
-    const elementId = lane.element?.id ?? null;
-    return [{ laneId: lane.id, elementId, leftOut: lane.leftOut, query: standaloneQuery(line, lines) }];
-  });
 }

@@ -17,6 +17,7 @@ import {
   RecordRow,
   ReviewRow,
   RunRecordRow,
+  OwnLineRow,
   RunRow,
   ShelfItemRow,
   TermRow,
@@ -40,6 +41,7 @@ const OF_REVIEWS = [
   DatabaseChoiceRow,
   ShelfItemRow,
   LimitRow,
+  OwnLineRow,
   LaneRow,
 ] as const;
 

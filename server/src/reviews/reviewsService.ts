@@ -21,6 +21,7 @@ import {
   type ReviewChange,
   type ReviewElement,
   type ReviewLimit,
+  type ReviewOwnLine,
   type ReviewTerm,
   type ShelfItem,
   type Wording,
@@ -33,6 +34,7 @@ import {
   ElementRow,
   LaneRow,
   LimitRow,
+  OwnLineRow,
   ReviewRow,
   ShelfItemRow,
   TermRow,
@@ -100,6 +102,7 @@ export class ReviewsService {
       ),
       shelf: (await itemsOnShelf(manager, id)).map(shelfItemOf),
       limits: await this.limits(id, manager),
+      ownLines: await this.ownLines(id, manager),
       ladder: review.ladder === null ? null : (JSON.parse(review.ladder) as Review['ladder']),
     };
   }
@@ -175,6 +178,17 @@ export class ReviewsService {
       manager,
     );
     return rows.map((row) => limitOf(row, nameOf(row.changedBy)));
+  }
+
+  /** The lines of people’s own of a review, in their order. */
+  async ownLines(reviewId: string, manager = this.store.read): Promise<ReviewOwnLine[]> {
+    const rows = await ownLinesInOrder(manager, reviewId);
+    if (rows.length === 0) return [];
+    const nameOf = await this.people.namesOf(
+      rows.map(({ changedBy }) => changedBy),
+      manager,
+    );
+    return rows.map((row) => ownLineOf(row, nameOf(row.changedBy)));
   }
 
   /** The lanes of a review that are searched. */
@@ -283,6 +297,15 @@ export function shelfItemOf(row: ShelfItemRow): ShelfItem {
 
 export function limitsInOrder(manager: EntityManager, reviewId: string): Promise<LimitRow[]> {
   return manager.find(LimitRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
+}
+
+export function ownLinesInOrder(manager: EntityManager, reviewId: string): Promise<OwnLineRow[]> {
+  return manager.find(OwnLineRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
+}
+
+export function ownLineOf(row: OwnLineRow, changedBy: string): ReviewOwnLine {
+  const { id, role, on, text, note, changedAt, version } = row;
+  return { id, role, on, text, note, changedAt, changedBy, version };
 }
 
 export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {

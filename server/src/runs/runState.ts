@@ -4,6 +4,7 @@ import {
   standaloneQuery,
   type DialectContext,
   type LedgerLine,
+  type OwnLine,
   type Strategy,
 } from '@even-lantern/core';
 import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
@@ -37,12 +38,20 @@ export function runOf(row: RunRow): Run {
 }
 
 /**
- * What the run looks for, by lane, as the database was told it: lines written by hand included. Where the whole was
- * written by hand, it stands for all lanes.
+ * What the run looks for, by lane and by line of one’s own, as the database was told it: lines written by hand
+ * included. Where the whole was written by hand, it stands for all of them.
  */
-export function marksOf({ lines }: Strategy, { vocabulary, limitFields }: DialectContext): RunMark[] {
+export function marksOf(
+  { lines }: Strategy,
+  ownLines: readonly OwnLine[],
+  { vocabulary, limitFields }: DialectContext,
+): RunMark[] {
   const last = lines.findLast(({ kind, edited }) => edited && (kind === 'whole' || kind === 'limit'));
-  const marking = last !== undefined ? [last] : lines.filter(({ kind }) => kind === 'lane');
+  const asking = ownLines.filter(({ role }) => role === 'narrows' || role === 'adds').map(({ id }) => id);
+  const marking =
+    last !== undefined
+      ? [last]
+      : lines.filter(({ kind, ownId }) => kind === 'lane' || (ownId !== null && asking.includes(ownId)));
   return marking.map((line) => ({
     laneId: line.laneId,
     vocabulary,

@@ -7,6 +7,7 @@ import {
 } from '@nestjs/common';
 import {
   describeLine,
+  linesToRun,
   formatCount,
   translateLine,
   type Dialect,
@@ -102,9 +103,11 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     }
     const reading = await this.readings.ofReview(reviewId, databaseId, { release });
     const { lanes, database, dialect, context, strategies } = reading;
-    const { lines, problems } = strategies.meant;
+    const lines = linesToRun(strategies.meant.lines);
+    // A line that only looks is no part of what is run.
+    const problems = strategies.meant.problems.filter(({ aside }) => aside !== true);
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
-    const changes = strategies.said.lines.map((line) => line.changes);
+    const changes = linesToRun(strategies.said.lines).map((line) => line.changes);
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
       throw badInput(
@@ -143,7 +146,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       most,
       lastAt: new Date().toISOString(),
       remarks: '[]',
-      marks: JSON.stringify(marksOf(strategies.said, context)),
+      marks: JSON.stringify(marksOf(strategies.said, reading.ownLines, context)),
       limits: JSON.stringify(limits),
     };
     await this.store.write(async (manager) => {

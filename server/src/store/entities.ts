@@ -1,4 +1,5 @@
 /** The tables. Plain columns only, so that another SQL engine can carry them. Dates are ISO 8601 text in UTC. */
+import type { OwnLineRole } from '@even-lantern/core';
 import { Column, Entity, PrimaryColumn, VersionColumn } from 'typeorm';
 
 @Entity({ name: 'person' })
@@ -86,6 +87,26 @@ export class LimitRow {
   @Column('boolean') on: boolean;
   /** by database, how it is applied where somebody chose, as JSON */
   @Column('text') ways: string;
+  @Column('varchar') changedAt: string;
+  @Column('varchar') changedBy: string;
+  /** taken away, but kept */
+  @Column('varchar', { nullable: true }) removedAt: string | null;
+  @Column('integer') version: number;
+}
+
+/** A line that somebody wrote beside those of the lanes, for all databases. */
+@Entity({ name: 'own_line' })
+export class OwnLineRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order within the review */
+  @Column('integer') position: number;
+  /** what it does to the whole */
+  @Column('varchar') role: OwnLineRole;
+  @Column('boolean') on: boolean;
+  /** in CQL, other lines named by their keys */
+  @Column('text') text: string;
+  @Column('text') note: string;
   @Column('varchar') changedAt: string;
   @Column('varchar') changedBy: string;
   /** taken away, but kept */
@@ -271,7 +292,7 @@ export class LineTextRow {
   @PrimaryColumn('varchar') id: string;
   @Column('varchar') reviewId: string;
   @Column('varchar') database: string;
-  /** `term:`, `lane:` or `limit:` and its id, or `whole` */
+  /** `term:`, `lane:`, `limit:` or `own:` and its id, or `whole` */
   @Column('varchar') line: string;
   /** 1 and up */
   @Column('integer') version: number;
@@ -402,6 +423,7 @@ export const ENTITIES = [
   LaneRow,
   ShelfItemRow,
   LimitRow,
+  OwnLineRow,
   DesignJudgementRow,
   DesignPassRow,
   SavedFilterRow,

@@ -121,6 +121,7 @@ export class TranslationService {
       laneId: line.laneId,
       termId: line.termId,
       limitId: line.limitId,
+      ownId: line.ownId,
       description: describeLine(line, lanes),
       changes: changesOf(line, lines, lanes),
       text: referring.text,
@@ -173,7 +174,8 @@ function shownText({
 
 /** What a line says otherwise than its terms; a lane and the whole tell it of each of theirs. */
 function changesOf(line: Line, lines: readonly Line[], lanes: readonly Lane[]): string[] {
-  if (line.kind === 'term' || line.kind === 'limit' || line.edited) return line.changes;
+  if (line.kind !== 'lane' && line.kind !== 'whole') return line.changes;
+  if (line.edited) return line.changes;
   return lines
     .filter(({ kind, laneId }) => kind === 'term' && (line.kind === 'whole' || laneId === line.laneId))
     .flatMap((term) => term.changes.map((change) => `${describeLine(term, lanes)}: ${change}`));

@@ -104,6 +104,7 @@ export function reviewWith(terms: ReviewTerm[]): Review {
     lanes: [lane('l-p', 'e-p', []), lane('l-i', 'e-i', terms)],
     shelf: [],
     limits: [],
+    ownLines: [],
     ladder: null,
   };
 }

@@ -38,6 +38,11 @@ export interface CqlOptions {
    * heading, and every other relation searches words.
    */
   own?: { indexes: ReadonlyMap<string, string>; heading: string | null; oneLetter: boolean };
+  /**
+   * For lines that are named otherwise than by their numbers: which number a name stands for in the query that is
+   * given; null where there is no such line. A word like L4 that no index stands before then names a line too.
+   */
+  lineNamed?: (name: string) => number | null;
 }
 
 export type CqlResult =
@@ -181,7 +186,8 @@ function interpretClause(clause: CqlClause, options: CqlOptions): Query {
   // An index of our own set may be named after one of another, dot and all.
   const name = index.slice(set.length + 1);
 
-  if (index === 'cql.resultsetid') return interpretLine(clause);
+  if (index === 'cql.resultsetid' || (options.lineNamed !== undefined && isLineNumber(clause)))
+    return interpretLine(clause, options);
   if (index === 'cql.allrecords') return { kind: 'everything' };
   if (set !== 'el' && set !== 'cql' && set !== 'dc') {
     stop(15, clause.at, written, 'an index of el, cql or dc', `The context set “${set}” is not known.`);
@@ -324,8 +330,21 @@ function refuseOtherVocabulary(clause: CqlClause, { vocabulary }: CqlOptions): v
   }
 }
 
-function interpretLine(clause: CqlClause): Query {
-  const match = /^L([1-9]\d{0,5})$/i.exec(unescapeQuoted(clause.term.text));
+const LINE_NUMBER = /^L([1-9]\d{0,5})$/i;
+
+function isLineNumber({ index, term }: CqlClause): boolean {
+  return index === null && !term.quoted && LINE_NUMBER.test(term.text);
+}
+
+function interpretLine(clause: CqlClause, { lineNamed }: CqlOptions): Query {
+  const name = unescapeQuoted(clause.term.text);
+  if (lineNamed !== undefined) {
+    const line = lineNamed(name);
+    if (line !== null) return { kind: 'line', line };
+    const message = `There is no line ${name} to refer to. To search it as a word, put it in quotation marks.`;
+    stop(51, clause.term.at, name, 'a line of this strategy', message);
+  }
+  const match = LINE_NUMBER.exec(name);
   if (match === null) {
     return stop(51, clause.term.at, clause.term.text, 'L and a number', 'A line is named L1, L2 and so on.');
   }

@@ -11,6 +11,7 @@ import { LatestLines1800000000000 } from './latestLines.js';
 import { Limits1800000000008 } from './limits.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
+import { OwnLines1800000000012 } from './ownLines.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 import { RecordDesigns1800000000011 } from './recordDesigns.js';
 import { RecordLists1800000000002 } from './recordLists.js';
@@ -39,4 +40,5 @@ export const MIGRATIONS = [
   Designs1800000000009,
   SavedFilters1800000000010,
   RecordDesigns1800000000011,
+  OwnLines1800000000012,
 ];

@@ -1,8 +1,20 @@
 import { linesBeside } from './linesBeside.js';
 
-const term = (laneId: string, termId: string) => ({ kind: 'term' as const, laneId, termId, limitId: null });
-const lane = (laneId: string) => ({ kind: 'lane' as const, laneId, termId: null, limitId: null });
-const whole = { kind: 'whole' as const, laneId: null, termId: null, limitId: null };
+const term = (laneId: string, termId: string) => ({
+  kind: 'term' as const,
+  laneId,
+  termId,
+  limitId: null,
+  ownId: null,
+});
+const lane = (laneId: string) => ({
+  kind: 'lane' as const,
+  laneId,
+  termId: null,
+  limitId: null,
+  ownId: null,
+});
+const whole = { kind: 'whole' as const, laneId: null, termId: null, limitId: null, ownId: null };
 
 const names = (rows: ReturnType<typeof linesBeside>) =>
   rows.map((row) => row.map((line) => (line === undefined ? '' : (line.termId ?? line.laneId ?? 'all'))));

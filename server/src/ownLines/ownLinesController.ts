@@ -1,0 +1,82 @@
+import { Body, Controller, HttpCode, Param, Patch, Post } from '@nestjs/common';
+import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  newOwnLinesSchema,
+  ownLineChangeSchema,
+  ownLineMergeSchema,
+  ownLinesStateSchema,
+  type NewOwnLines,
+  type OwnLineChange,
+  type OwnLineMerge,
+  type OwnLinesState,
+  type Person,
+} from '@even-lantern/contract';
+import { bodyOf } from '../application/openApi.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { Actor } from '../people/people.js';
+import { OwnLinesService } from './ownLinesService.js';
+
+/** Lines that people write beside those of the lanes. */
+@ApiTags('own lines')
+@Controller()
+export class OwnLinesController {
+  constructor(private readonly lines: OwnLinesService) {}
+
+  @Post('reviews/:id/own-lines')
+  @ApiOperation({ summary: 'Add lines of one’s own; all of them, or none' })
+  @ApiBody(bodyOf(newOwnLinesSchema))
+  add(
+    @Param('id') id: string,
+    @Body(new Validated(newOwnLinesSchema)) lines: NewOwnLines,
+    @Actor() person: Person,
+  ) {
+    return this.lines.add(id, lines, person);
+  }
+
+  @Patch('own-lines/:id')
+  @ApiOperation({ summary: 'Change, switch, move, annotate, take away or bring back a line' })
+  @ApiBody(bodyOf(ownLineChangeSchema))
+  @ApiHeader(VERSION_HEADER)
+  change(
+    @Param('id') id: string,
+    @Body(new Validated(ownLineChangeSchema)) change: OwnLineChange,
+    @IfMatch() version: number,
+    @Actor() person: Person,
+  ) {
+    return this.lines.change(id, change, version, person);
+  }
+
+  @Post('own-lines/:id/merge')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Make two lines one; what referred to either refers to it' })
+  @ApiBody(bodyOf(ownLineMergeSchema))
+  @ApiHeader(VERSION_HEADER)
+  merge(
+    @Param('id') id: string,
+    @Body(new Validated(ownLineMergeSchema)) merge: OwnLineMerge,
+    @IfMatch() version: number,
+    @Actor() person: Person,
+  ) {
+    return this.lines.merge(id, merge, version, person);
+  }
+
+  @Post('own-lines/:id/split')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Make the parts that a line joins lines of their own, which it then joins' })
+  @ApiHeader(VERSION_HEADER)
+  split(@Param('id') id: string, @IfMatch() version: number, @Actor() person: Person) {
+    return this.lines.split(id, version, person);
+  }
+
+  @Post('reviews/:id/own-lines/restore')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Put lines back as they were before they were merged or split' })
+  @ApiBody(bodyOf(ownLinesStateSchema))
+  restore(
+    @Param('id') id: string,
+    @Body(new Validated(ownLinesStateSchema)) state: OwnLinesState,
+    @Actor() person: Person,
+  ) {
+    return this.lines.restore(id, state, person);
+  }
+}
