@@ -3,7 +3,6 @@ import { dialectFrom, DIALECTS, parseCql, printCql, SEARCH_FIELDS, type Query } 
 import type { BibRecord } from '../records/index.js';
 import { buildIndex, docsOf, evaluate } from '../search/index.js';
 import {
-  asWritten,
   compileLanes,
   describeLine,
   lineKeyOf,
