@@ -19,7 +19,7 @@ import type { Line } from './model.js';
 import { describeLoss } from './saying.js';
 
 /** How CQL is read without parentheses (OASIS searchRetrieve 1.0 part 5, section 2.2). */
-const CQL_PRECEDENCE = 'they are read from left to right';
+export const CQL_PRECEDENCE = 'they are read from left to right';
 
 /** Names a line of a strategy whatever its number is: a term’s, a lane’s, a limit’s, one of a person’s own, or the whole. */
 export type LineKey = string;

@@ -46,6 +46,7 @@ export {
   mergedText,
   OWN_LINE_ROLES,
   readOwnLine,
+  readShownText,
   reference,
   splitText,
   textReferringTo,

@@ -9,6 +9,7 @@ import {
   mapQuery,
   parseCql,
   parseCqlSyntax,
+  precedenceCaution,
   printCql,
   unescapeQuoted,
   type CqlClause,
@@ -16,9 +17,10 @@ import {
   type Dialect,
   type DialectContext,
   type DialectError,
+  type DialectResult,
   type Query,
 } from '../query/index.js';
-import type { EditedLine, LineKey } from './edits.js';
+import { CQL_PRECEDENCE, type EditedLine, type LineKey } from './edits.js';
 import { sayIn } from './saying.js';
 import type { TermReading } from './termReading.js';
 
@@ -154,6 +156,37 @@ export function reference(key: LineKey): string {
 }
 
 /**
+ * Reads a text as it stands on a sheet, for whoever writes it.
+ * @param has whether the sheet has a line of that number
+ * @returns the query, in which lines have their numbers; or what is wrong, with its place in the text
+ */
+export function readShownText(
+  text: string,
+  context: DialectContext,
+  has: (number: number) => boolean,
+): DialectResult {
+  const lineNamed = (name: string): number | null => {
+    const number = NUMBERED.exec(name)?.[1];
+    // A key stands where a line has no number on this sheet; whether it is there, the strategy tells.
+    if (number === undefined) return 1;
+    return has(Number(number)) ? Number(number) : null;
+  };
+  const parsed = parseCql(text, {
+    vocabulary: context.vocabulary ?? '',
+    limitFields: limitFieldsFor(context),
+    lineNamed,
+  });
+  if (!parsed.ok) return { ok: false, error: parsed.error };
+  const cautions = parsed.mixed.flatMap((met) => precedenceCaution(met, CQL_PRECEDENCE) ?? []);
+  return { ok: true, query: parsed.query, cautions };
+}
+
+/** Limits that this database has, and those that others may have. */
+function limitFieldsFor({ limitFields }: DialectContext): string[] {
+  return [...new Set([...limitFields, ...LIMIT_KINDS.flatMap(({ fields }) => fields)])];
+}
+
+/**
  * A line of one’s own as a database reads it.
  * @param read how its headings and words are said there
  * @param dialect in which limits within it are said; null to leave them as they are meant
@@ -173,7 +206,7 @@ export function readOwnLine(
     if (!keys.includes(key)) keys.push(key);
     return keys.indexOf(key) + 1;
   };
-  const limitFields = [...new Set([...context.limitFields, ...LIMIT_KINDS.flatMap(({ fields }) => fields)])];
+  const limitFields = limitFieldsFor(context);
   const parsed = parseCql(text, { vocabulary: context.vocabulary ?? '', limitFields, lineNamed });
   if (!parsed.ok) return { ...part, line: null, error: parsed.error };
   const changes = new Set<string>();

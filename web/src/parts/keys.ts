@@ -24,7 +24,13 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
   ],
   searches: [
     ['R', 'run and log'],
+    ['N', 'write a line of your own'],
+    ['J', 'choose lines, and join them'],
+    ['1 … 9', 'go to that sheet'],
     ['↑ ↓', 'on a line: the one before and after'],
+    ['X', 'on a line of your own: switch it off or on'],
+    ['Alt ↑ or Alt ↓', 'on a line of your own: move it'],
+    ['Delete', 'on a line of your own: take it away'],
     ['Alt C', 'copy the string'],
     ['Alt Shift C', 'side by side: copy the string on the right'],
     ['E', 'edit the line as text'],

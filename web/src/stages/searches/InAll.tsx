@@ -1,3 +1,4 @@
+import { lineKeyOf } from '@even-lantern/core';
 import type { DatabaseList, DatabaseProfile, Rehearsal, Review } from '@even-lantern/contract';
 import { lanesOfReview } from '../../app/lanes.js';
 import { useEachRehearsal } from '../../app/useEach.js';
@@ -50,11 +51,14 @@ export function InAll({ review, databases, failed }: InAllProps) {
             const lane = lanes.find(({ id }) => id === line.laneId);
             return (
               <tr
-                key={`${line.kind} ${line.termId} ${line.laneId} ${line.limitId}`}
-                className={`rule border-b ${line.kind === 'term' ? '' : 'bg-base-300 font-bold'}`}
+                key={lineKeyOf(line)}
+                className={`rule border-b ${line.kind === 'term' || line.kind === 'own' ? '' : 'bg-base-300 font-bold'}`}
               >
-                <th scope="row" className={`p-2 text-left ${line.kind === 'term' ? 'font-normal' : ''}`}>
-                  {line.kind === 'term' ? (
+                <th
+                  scope="row"
+                  className={`p-2 text-left ${line.kind === 'term' || line.kind === 'own' ? 'font-normal' : ''}`}
+                >
+                  {line.kind === 'term' || line.kind === 'own' ? (
                     <span className="line-clamp-2">{line.description}</span>
                   ) : line.kind === 'whole' ? (
                     'All concepts'

@@ -1,4 +1,4 @@
-import { counted, formatCount } from '@even-lantern/core';
+import { counted, formatCount, foundLine } from '@even-lantern/core';
 import type { DatabaseProfile, RehearsedLine, Translation } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Copy, PenLine } from 'lucide-react';
@@ -32,11 +32,8 @@ export function LinePane(props: LinePaneProps) {
     props;
   const translated = translation?.lines.find(({ number }) => number === line.number);
   return (
-    <section
-      aria-label="String"
-      className="flex flex-col gap-3 lg:sticky lg:top-3 lg:max-h-[calc(100vh-10rem)] lg:self-start lg:overflow-auto lg:p-1"
-    >
-      <div className="flex items-center justify-between gap-2">
+    <section aria-label="String" className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 className="small-head">
           L{line.number} as {database.name} gets it
         </h2>
@@ -95,7 +92,7 @@ export function LinePane(props: LinePaneProps) {
               key={translated.sent}
               database={database.id}
               line={translated}
-              isLast={translation.lines.at(-1)?.number === translated.number}
+              isLast={foundLine(translation.lines)?.number === translated.number}
               onEntered={onEntered}
             />
           )}

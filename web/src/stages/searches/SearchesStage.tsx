@@ -1,22 +1,28 @@
-import { PenLine, Play, X } from 'lucide-react';
-import { useState } from 'react';
+import { foundLine, joinedText, lineKeyOf, ownKey, type LineKey } from '@even-lantern/core';
+import { Play, X } from 'lucide-react';
+import { useEffect, useState, type KeyboardEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
-import { lanesOfReview } from '../../app/lanes.js';
+import { ownLineApi } from '../../app/ownLineApi.js';
+import { useDatabaseChoice } from '../../app/useDatabaseChoice.js';
+import { useEachRehearsal } from '../../app/useEach.js';
+import { useOwnLineEdits } from '../../app/useOwnLineEdits.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
-import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { Count } from '../../parts/Count.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
-import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { ReasonsMissing } from './ReasonsMissing.js';
 import { RunProgress } from './RunProgress.js';
+import { JoinLines } from './sheet/JoinLines.js';
+import { OwnLinePane, usersOf } from './sheet/OwnLinePane.js';
+import { Sheet } from './sheet/Sheet.js';
+import { SheetTabs } from './sheet/SheetTabs.js';
+import { lineNames, ownLineName, type SheetRow } from './sheet/sheetLines.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
 import { ToSettle } from './ToSettle.js';
@@ -36,6 +42,7 @@ export function SearchesStage() {
   );
   const translation = translating.data?.database === database?.id ? translating.data : undefined;
   const { databases = [], failed = [] } = api.useDatabasesQuery().data ?? {};
+  const { choose } = useDatabaseChoice();
   const [params, setParams] = useSearchParams();
   const others = databases.filter(({ id }) => id !== database?.id);
   const inAll = params.get('beside') === IN_ALL;
@@ -46,19 +53,36 @@ export function SearchesStage() {
       else before.set('beside', id);
       return before;
     });
-  const [chosen, setChosen] = useState<number | null>(null);
+  const [chosen, setChosen] = useState<LineKey | null>(null);
   const [editing, setEditing] = useState(false);
+  const [joining, setJoining] = useState<LineKey[] | null>(null);
+  const [leaving, setLeaving] = useState<string | null>(null);
   const [asked, setAsked] = useState<{ database: string; release: string } | null>(null);
   // What was chosen for one database says nothing of another.
   const earlier =
     asked !== null && asked.database === database?.id && asked.release !== database.release
       ? asked.release
       : undefined;
-  const lanes = lanesOfReview(review);
+  const { ownLines } = review;
   const lines = rehearsal?.lines ?? [];
-  const line = lines.find(({ number }) => number === chosen) ?? lines.at(-1);
+  const own = ownLines.find(({ id }) => ownKey(id) === chosen);
+  const line =
+    lines.find((each) => lineKeyOf(each) === chosen) ??
+    (own === undefined ? (foundLine(lines) ?? lines.at(-1)) : undefined);
+  const selected = own !== undefined ? ownKey(own.id) : line === undefined ? null : lineKeyOf(line);
   const problems = rehearsal?.problems ?? [];
-  const translated = translation?.lines.find(({ number }) => number === line?.number);
+  const translated = translation?.lines.find(({ key }) => key === selected);
+  const written = new Set(translation?.lines.flatMap(({ key, written: by }) => (by === null ? [] : [key])));
+  const edits = useOwnLineEdits();
+  const rehearsals = useEachRehearsal(
+    review.id,
+    databases.map(({ id }) => id),
+  );
+  const { data: told } = ownLineApi.useEffectsQuery(
+    { review: review.id, database: database?.id ?? '' },
+    { skip: database === null || rehearsal === undefined },
+  );
+  const effects = told?.database === database?.id ? told : undefined;
   const [asking, setAsking] = useState(false);
   const unreasoned = review.limits.filter(
     ({ id, on, reason }) => on && reason === '' && lines.some(({ limitId }) => limitId === id),
@@ -77,7 +101,59 @@ export function SearchesStage() {
   const copy = () => {
     if (translated !== undefined) copyText(translated.sent, `the string of L${translated.number}`);
   };
+  const select = (key: LineKey, write = false) => {
+    setChosen(key);
+    setEditing(write);
+    setLeaving(null);
+  };
+  // A line that was just added may stand out of sight.
+  const [added, setAdded] = useState<LineKey | null>(null);
+  useEffect(() => {
+    if (added === null) return;
+    const row = document.querySelector(`[data-line="${CSS.escape(added)}"]`);
+    if (row === null) return;
+    row.scrollIntoView({ block: 'nearest' });
+    setAdded(null);
+  }, [added, ownLines]);
+  const addLine = async (text = '') => {
+    const line = await edits.add({ role: 'looks', text, note: '' });
+    if (line === null) return;
+    select(ownKey(line.id), text === '');
+    setAdded(ownKey(line.id));
+  };
+  const join = (operator: 'and' | 'or' | 'not') => {
+    const inOrder = lines.map(lineKeyOf).filter((key) => joining?.includes(key));
+    // The first that was chosen is what others are taken from.
+    const keys = operator === 'not' ? (joining ?? []) : inOrder;
+    setJoining(null);
+    void addLine(joinedText(keys, operator));
+  };
+  const names = lineNames(lines);
+  const ownKeys = ({ own: each }: SheetRow, event: KeyboardEvent) => {
+    if (each === null) return;
+    const at = ownLines.findIndex(({ id }) => id === each.id);
+    const name = ownLineName(each, names);
+    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault();
+      const before = event.key === 'ArrowUp' ? ownLines[at - 1] : ownLines[at + 2];
+      if (event.key === 'ArrowUp' ? at > 0 : at < ownLines.length - 1) {
+        void edits.change(each, { before: before?.id ?? null }, `moved ${name}`);
+      }
+      return;
+    }
+    if (event.altKey || event.ctrlKey || event.metaKey) return;
+    if (event.key === 'Delete') {
+      if (usersOf(each, ownLines).length > 0) setLeaving(each.id);
+      else void edits.remove(each, name);
+    } else if (event.key.toLowerCase() === 'x') {
+      void edits.change(each, { on: !each.on }, `switched ${name} ${each.on ? 'off' : 'on'}`);
+    } else return;
+    event.preventDefault();
+  };
   useHotkeys('r', start);
+  useHotkeys('n', () => void addLine(), { preventDefault: true });
+  useHotkeys('j', () => setJoining(joining === null ? [] : null), { preventDefault: true });
+  useHotkeys('esc', () => setJoining(null));
   useHotkeys('alt+c', copy, { enabled: beside === undefined && !inAll });
   useHotkeys('e', () => setEditing(true), { preventDefault: true });
 
@@ -92,6 +168,18 @@ export function SearchesStage() {
           </Link>
         </div>
         <div className="flex flex-wrap items-center gap-2">
+          <button className="btn btn-quiet btn-sm" onClick={() => void addLine()} title="A line of your own">
+            Line <kbd className="font-mono text-xs font-normal">N</kbd>
+          </button>
+          <button
+            className="btn btn-quiet btn-sm"
+            aria-pressed={joining !== null}
+            onClick={() => setJoining(joining === null ? [] : null)}
+            disabled={lines.length === 0}
+            title="Choose lines, and join them"
+          >
+            Join <kbd className="font-mono text-xs font-normal">J</kbd>
+          </button>
           {others.length > 0 && (
             <ChoiceMenu
               label="Another database beside this one"
@@ -143,6 +231,14 @@ export function SearchesStage() {
           </button>
         </div>
       </div>
+      {databases.length > 0 && (
+        <SheetTabs
+          databases={databases}
+          rehearsals={rehearsals.map(({ data }) => data)}
+          chosen={database?.id ?? null}
+          onChoose={(id) => choose(id)}
+        />
+      )}
       <NoDatabase />
       {asking && unreasoned.length > 0 && (
         <ReasonsMissing
@@ -170,93 +266,81 @@ export function SearchesStage() {
           review={review}
           database={database}
           onMend={(key) => {
-            const number = translation?.lines.find((each) => each.key === key)?.number;
-            if (number === undefined) return;
-            setChosen(number);
-            setEditing(true);
+            select(key, true);
           }}
         />
       )}
-      {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && (
+      {rehearsal !== undefined && lines.length === 0 && problems.length === 0 && ownLines.length === 0 && (
         <p className="quiet">There is nothing to search yet.</p>
       )}
       {inAll && <InAll review={review} databases={databases} failed={failed} />}
       {database !== null && beside !== undefined && (
         <SideBySide reviewId={review.id} databases={[database, beside]} onCopy={copyText} />
       )}
+      {joining !== null && (
+        <JoinLines count={joining.length} onJoin={join} onCancel={() => setJoining(null)} />
+      )}
       <div
-        className={`grid gap-6 lg:grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] ${beside === undefined && !inAll ? '' : 'hidden'}`}
+        className={`grid gap-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] ${beside === undefined && !inAll ? '' : 'hidden'}`}
       >
-        <div role="grid" aria-label="Lines">
-          {lines.map((each, i) => {
-            const lane = lanes.find(({ id }) => id === each.laneId);
-            const before = lines[i - 1];
-            const first =
-              each.kind === 'limit'
-                ? before?.kind !== 'limit'
-                : each.kind !== 'lane' && before?.laneId !== each.laneId;
-            return (
-              <div key={each.number} role="row" onKeyDown={focusNeighbour}>
-                {first && (
-                  <div role="gridcell" className="flex items-center gap-2 pt-3 pb-1 font-bold">
-                    {lane === undefined ? null : <ElementTile element={lane.element?.key ?? null} />}
-                    {lane !== undefined ? lane.name : each.kind === 'limit' ? 'Limits' : 'All concepts'}
-                  </div>
-                )}
-                <div role="gridcell">
-                  <button
-                    className={`rule flex w-full cursor-pointer items-baseline gap-3 border-b border-l-[3px] px-2 py-1.5 text-left ${
-                      each.kind === 'term' ? '' : 'bg-base-300 font-bold'
-                    } ${line?.number === each.number ? 'border-l-base-content' : 'border-l-transparent'}`}
-                    aria-pressed={line?.number === each.number}
-                    onClick={() => {
-                      setChosen(each.number);
-                      setEditing(false);
-                    }}
-                    onFocus={({ target }) => {
-                      // By keys the lines are looked through one after the other.
-                      if (target.matches(':focus-visible') && !editing) setChosen(each.number);
-                    }}
-                  >
-                    <span className="quiet w-9 shrink-0 font-mono text-xs font-normal">L{each.number}</span>
-                    <span className="line-clamp-3 min-w-0 flex-1 break-words" title={each.description}>
-                      {translation?.lines.find(({ number }) => number === each.number)?.written != null && (
-                        <PenLine className="mr-1 inline h-3.5 w-3.5" aria-label="Written by hand:" />
-                      )}
-                      {each.description}
-                    </span>
-                    <span className={isFetching ? 'quiet' : undefined}>
-                      <Count hits={each.hits} error={each.error} />
-                    </span>
-                  </button>
-                  {each.changes.length > 0 && (
-                    <p className="quiet pl-14 text-xs first-letter:uppercase">{each.changes.join('; ')}</p>
-                  )}
-                  {each.error !== null && database?.reached !== 'hand' && (
-                    <p className="problem pl-14 text-xs">{each.error}</p>
-                  )}
-                </div>
-              </div>
-            );
-          })}
-        </div>
-        {line !== undefined && database !== null && (
-          <LinePane
-            key={editing ? `edit ${line.number}` : 'look'}
-            reviewId={review.id}
-            database={database}
-            line={line}
-            translation={translation}
-            failed={translating.error}
-            editing={editing}
-            onEdit={setEditing}
-            onAgain={() => void translating.refetch()}
-            onCopy={copy}
-            onEntered={() => {
-              const next = lines.find(({ number, hits }) => number > line.number && hits === null);
-              if (next !== undefined) setChosen(next.number);
+        {rehearsal !== undefined && (
+          <Sheet
+            review={review}
+            rehearsal={rehearsal}
+            effects={effects}
+            written={written}
+            selected={selected}
+            stale={isFetching}
+            chosen={joining}
+            byHand={database?.reached === 'hand'}
+            onSelect={(key) => {
+              if (key !== selected) select(key);
             }}
+            onChoose={(key) =>
+              setJoining((before) =>
+                before === null || before.includes(key)
+                  ? (before?.filter((each) => each !== key) ?? null)
+                  : [...before, key],
+              )
+            }
+            onOwnKey={ownKeys}
           />
+        )}
+        {database !== null && selected !== null && (
+          <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-13rem)] lg:self-start lg:overflow-auto lg:p-1">
+            {own !== undefined && (
+              <OwnLinePane
+                key={own.id}
+                own={own}
+                ownLines={ownLines}
+                lines={lines}
+                database={database}
+                writing={editing}
+                leaving={leaving === own.id}
+                onLeave={() => setLeaving(own.id)}
+                onStay={() => setLeaving(null)}
+                onRemoved={() => setChosen(null)}
+              />
+            )}
+            {line !== undefined && (
+              <LinePane
+                key={editing && own === undefined ? `edit ${selected}` : `look ${selected}`}
+                reviewId={review.id}
+                database={database}
+                line={line}
+                translation={translation}
+                failed={translating.error}
+                editing={editing && own === undefined}
+                onEdit={setEditing}
+                onAgain={() => void translating.refetch()}
+                onCopy={copy}
+                onEntered={() => {
+                  const next = lines.find(({ number, hits }) => number > line.number && hits === null);
+                  if (next !== undefined) setChosen(lineKeyOf(next));
+                }}
+              />
+            )}
+          </div>
         )}
       </div>
     </div>

@@ -7,9 +7,11 @@ interface SaidLine {
   laneId: string | null;
   termId: string | null;
   limitId: string | null;
+  ownId: string | null;
 }
 
-const keyOf = ({ kind, laneId, termId, limitId }: SaidLine) => `${kind} ${termId ?? laneId ?? limitId ?? ''}`;
+const keyOf = ({ kind, laneId, termId, limitId, ownId }: SaidLine) =>
+  `${kind} ${termId ?? laneId ?? limitId ?? ownId ?? ''}`;
 
 /**
  * One row for each term, lane and whole that any of the strategies has, in the order of the longest; undefined where

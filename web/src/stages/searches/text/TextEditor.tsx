@@ -21,6 +21,8 @@ interface TextEditorProps {
   onChange: (text: string) => void;
   /** Escape leaves the editor */
   onLeave: () => void;
+  /** whether it takes the focus; it does where nothing is said */
+  autoFocus?: boolean;
 }
 
 const SEVERITY = { wrong: 'error', caution: 'warning' } as const;
@@ -61,7 +63,7 @@ const LOOK = EditorView.theme({
 
 /** Editing a string, with its errors in place, its brackets matched, and what can be written offered. */
 export default function TextEditor(props: TextEditorProps) {
-  const { label, text, quote, onChange } = props;
+  const { label, text, quote, onChange, autoFocus = true } = props;
   // Extensions live as long as the editor; what changes is read when it is needed.
   const latest = useRef(props);
   latest.current = props;
@@ -121,7 +123,7 @@ export default function TextEditor(props: TextEditorProps) {
   return (
     <CodeMirror
       value={text}
-      autoFocus
+      autoFocus={autoFocus}
       theme="none"
       basicSetup={{
         lineNumbers: false,

@@ -1,0 +1,75 @@
+/** What the interface asks of the server about lines of people’s own, and about what the parts of a strategy do. */
+import type {
+  NewOwnLines,
+  OwnLineChange,
+  OwnLineMerge,
+  OwnLinesChanged,
+  OwnLinesState,
+  ReviewOwnLine,
+  StrategyEffects,
+} from '@even-lantern/contract';
+import { api, ifMatch } from './api.js';
+
+const linesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
+  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
+
+export const ownLineApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    addOwnLines: build.mutation<ReviewOwnLine[], { review: string; body: NewOwnLines }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/own-lines`, method: 'POST', body }),
+      invalidatesTags: linesChanged,
+    }),
+    changeOwnLine: build.mutation<
+      ReviewOwnLine,
+      { review: string; id: string; version: number; change: OwnLineChange }
+    >({
+      query: ({ id, version, change }) => ({
+        url: `own-lines/${id}`,
+        method: 'PATCH',
+        body: change,
+        headers: ifMatch(version),
+      }),
+      // The answer is put in place at once, so that the next edit is made on the new version.
+      async onQueryStarted({ review, id, change }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer === null || change.removed !== undefined || change.before !== undefined) return;
+        dispatch(
+          api.util.updateQueryData('review', review, ({ ownLines }) => {
+            const line = ownLines.find((each) => each.id === id);
+            if (line) Object.assign(line, answer.data);
+          }),
+        );
+      },
+      invalidatesTags: linesChanged,
+    }),
+    mergeOwnLines: build.mutation<
+      OwnLinesChanged,
+      { review: string; id: string; version: number; body: OwnLineMerge }
+    >({
+      query: ({ id, version, body }) => ({
+        url: `own-lines/${id}/merge`,
+        method: 'POST',
+        body,
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: linesChanged,
+    }),
+    splitOwnLine: build.mutation<OwnLinesChanged, { review: string; id: string; version: number }>({
+      query: ({ id, version }) => ({
+        url: `own-lines/${id}/split`,
+        method: 'POST',
+        body: {},
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: linesChanged,
+    }),
+    restoreOwnLines: build.mutation<ReviewOwnLine[], { review: string; body: OwnLinesState }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/own-lines/restore`, method: 'POST', body }),
+      invalidatesTags: linesChanged,
+    }),
+    effects: build.query<StrategyEffects, { review: string; database: string }>({
+      query: ({ review, database }) => ({ url: `reviews/${review}/effects`, params: { database } }),
+      providesTags: ['Counts', 'Records'],
+    }),
+  }),
+});
