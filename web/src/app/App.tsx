@@ -59,7 +59,7 @@ export function App() {
           <Route path="*" element={<Navigate to="/reviews" replace />} />
         </Routes>
       </UndoProvider>
-      <Toaster position="bottom-right" />
+      <Toaster position="bottom-left" />
     </PersonGate>
   );
 }
