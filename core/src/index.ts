@@ -10,5 +10,6 @@ export * from './records/index.js';
 export * from './search/index.js';
 export * from './spelling/index.js';
 export * from './strategy/index.js';
+export * from './checks/index.js';
 export * from './text/index.js';
 export * from './vocabulary/index.js';

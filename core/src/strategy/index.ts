@@ -66,7 +66,7 @@ export type {
   TermContent,
   TermOrigin,
 } from './model.js';
-export { TERM_FIELDS } from './termFields.js';
+export { missingFields, searchFieldsOf, TERM_FIELDS } from './termFields.js';
 export type { TermField } from './termFields.js';
 export { translateLine } from './translate.js';
 export type { TranslatedLine } from './translate.js';

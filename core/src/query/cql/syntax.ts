@@ -43,6 +43,8 @@ export interface CqlBoolean {
   right: CqlNode;
   /** offset of the operator */
   at: number;
+  /** it stands in parentheses of its own */
+  inParentheses?: true;
 }
 
 export type CqlNode = CqlClause | CqlBoolean;
@@ -186,7 +188,7 @@ class Parser {
         this.fail('a closing parenthesis', 13, `The parenthesis opened at ${lexeme.at + 1} is not closed.`);
       }
       this.position += 1;
-      return inner;
+      return inner.kind === 'boolean' ? { ...inner, inParentheses: true } : inner;
     }
     return this.clause();
   }

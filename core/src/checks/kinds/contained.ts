@@ -1,0 +1,91 @@
+import { sameTerm } from '../../strategy/index.js';
+import { allNarrower } from '../../vocabulary/index.js';
+import type { Check, CheckedStrategy, Finding } from '../check.js';
+import {
+  covers,
+  headingsOf,
+  patternsOf,
+  wordsOf,
+  type HeadingContent,
+  type WordsContent,
+} from '../looking.js';
+
+/** What another term of the lane finds already changes nothing, and makes a strategy hard to read. */
+export const contained: Check = {
+  id: 'contained',
+  name: 'Twice, or within another',
+  about:
+    'All that it finds another term of the lane finds too. Nothing is lost without it, and nothing is wrong with it.',
+  find: (strategy) =>
+    strategy.lanes.flatMap((lane) => {
+      const headings = headingsOf({ lanes: [lane] });
+      const words = wordsOf({ lanes: [lane] });
+      const told = (
+        { term, at }: { term: { id: string }; at: string },
+        name: string,
+        other: string,
+        same: boolean,
+      ): Finding => ({
+        check: 'contained',
+        at,
+        detail: other,
+        message: same ? `${name} stands twice in this lane.` : `All that ${name} finds, ${other} finds too.`,
+        weight: 'hint',
+        mends: [{ text: 'Take it out', mend: { kind: 'removeTerm', termId: term.id } }],
+      });
+      return [
+        ...headings.flatMap((one, i) => {
+          const within = headings.find(
+            (other, k) => k !== i && holdsHeading(strategy, other.content, one.content, k < i),
+          );
+          const same = within !== undefined && sameTerm(within.content, one.content);
+          return within === undefined ? [] : [told(one, one.content.label, within.content.label, same)];
+        }),
+        ...words.flatMap((one, i) => {
+          const within = words.find((other, k) => k !== i && holdsWords(other.content, one.content, k < i));
+          if (within === undefined) return [];
+          const same = sameTerm(within.content, one.content);
+          return [told(one, `“${bare(one.content)}”`, `“${bare(within.content)}”`, same)];
+        }),
+      ];
+    }),
+};
+
+/** @param earlier of two that find the same, the later is told */
+function holdsHeading(
+  strategy: CheckedStrategy,
+  wide: HeadingContent,
+  one: HeadingContent,
+  earlier: boolean,
+): boolean {
+  const alike = (heading: HeadingContent) => JSON.stringify([heading.central, heading.narrower]);
+  if (sameTerm(wide, one) && alike(wide) === alike(one)) return earlier;
+  if (wide.vocabulary !== one.vocabulary || (wide.central && !one.central)) return false;
+  if (wide.subheadings.length > 0) return false;
+  if (wide.label === one.label) {
+    return wide.narrower === true || (wide.narrower === false && one.narrower === false);
+  }
+  const tree = strategy.vocabulary(wide.vocabulary);
+  if (wide.narrower !== true || tree === null) return false;
+  return allNarrower(tree, wide.label)?.some(({ label }) => label === one.label) === true;
+}
+
+/** @param earlier of two that find the same, the later is told */
+function holdsWords(wide: WordsContent, one: WordsContent, earlier: boolean): boolean {
+  if (wide.field !== one.field || (wide.near !== null && one.near === null)) return false;
+  const [outer, inner] = [patternsOf(wide), patternsOf(one)];
+  if (outer.length === 0 || inner.length === 0) return false;
+  const fits = (at: number) => covers(outer, inner, at);
+  if (wide.near !== null || one.near !== null) {
+    // Words near each other are held by one of them alone.
+    if (outer.length === 1) return inner.some((_word, at) => fits(at));
+    return wide.near !== null && one.near !== null && sameTerm(wide, one) && earlier;
+  }
+  const held = inner.some((_word, at) => at + outer.length <= inner.length && fits(at));
+  const alike = sameTerm(wide, one);
+  return held && (!alike || earlier);
+}
+
+function bare({ text }: WordsContent): string {
+  return text.replaceAll('"', '');
+}
