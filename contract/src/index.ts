@@ -15,6 +15,7 @@ export * from './files.js';
 export * from './lineTexts.js';
 export * from './limits.js';
 export * from './ownLines.js';
+export * from './checks.js';
 export * from './studyDesigns.js';
 export * from './designFilters.js';
 export * from './translations.js';

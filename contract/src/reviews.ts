@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { ReviewLimit } from './limits.js';
+import type { AcceptedFinding } from './checks.js';
 import type { ReviewOwnLine } from './ownLines.js';
 import type { Rung } from './studyDesigns.js';
 import {
@@ -65,6 +66,8 @@ export interface Review {
   limits: ReviewLimit[];
   /** lines that people wrote beside those of the lanes, in their order */
   ownLines: ReviewOwnLine[];
+  /** what checks found and somebody let stand */
+  accepted: AcceptedFinding[];
   /** which designs answer the question best, as the review sees it; null where it is as the program proposes */
   ladder: Rung[] | null;
 }

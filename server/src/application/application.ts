@@ -56,6 +56,9 @@ import { LedgerService } from '../runs/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { AcceptedFindingsService } from '../checks/acceptedFindingsService.js';
+import { ChecksController } from '../checks/checksController.js';
+import { MendEffectsService } from '../checks/mendEffectsService.js';
 import { OwnLinesController } from '../ownLines/ownLinesController.js';
 import { OwnLinesService } from '../ownLines/ownLinesService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
@@ -126,6 +129,7 @@ class ApplicationModule {
         ShelfController,
         LimitsController,
         OwnLinesController,
+        ChecksController,
         DesignsController,
         ReviewsController,
         VocabulariesController,
@@ -158,6 +162,8 @@ class ApplicationModule {
         ShelfService,
         LimitsService,
         OwnLinesService,
+        AcceptedFindingsService,
+        MendEffectsService,
         { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
         { provide: PROGRAMS, useValue: programs },

@@ -108,17 +108,26 @@ export class ReadingService {
    * What every use of a review's strategy in a database begins with.
    * @param release whose words spell out what the dialect cannot say; the present one where nothing is said
    * @param tried limits that are tried out in place of those of the review
+   * @param also terms that are tried out beside those of the review
    */
   async ofReview(
     reviewId: string,
     databaseId: string,
-    { release, tried }: { release?: string | undefined; tried?: readonly LimitInUse[] | undefined } = {},
+    {
+      release,
+      tried,
+      also = [],
+    }: {
+      release?: string | undefined;
+      tried?: readonly LimitInUse[] | undefined;
+      also?: readonly TermContent[];
+    } = {},
   ): Promise<ReviewReading> {
     const review = await this.reviews.get(reviewId);
     const lanes = lanesOf(review);
     const database = await this.databases.open(databaseId);
     const texts = await this.lineTexts.of(reviewId, databaseId);
-    const terms = lanes.flatMap((lane) => lane.terms.map(({ content }) => content));
+    const terms = [...lanes.flatMap((lane) => lane.terms.map(({ content }) => content)), ...also];
     const applied = (tried ?? review.limits).map((limit) => ({
       limit,
       ...applyLimit(limit, appliedIn(database)),

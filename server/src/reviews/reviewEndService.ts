@@ -4,6 +4,7 @@ import type { ReviewDeletion, ReviewHoldings } from '@even-lantern/contract';
 import { In, IsNull, Not, type EntityManager, type EntityTarget } from 'typeorm';
 import { badInput, conflict } from '../application/problem.js';
 import {
+  AcceptedFindingRow,
   DatabaseChoiceRow,
   DesignJudgementRow,
   DesignPassRow,
@@ -42,6 +43,7 @@ const OF_REVIEWS = [
   ShelfItemRow,
   LimitRow,
   OwnLineRow,
+  AcceptedFindingRow,
   LaneRow,
 ] as const;
 

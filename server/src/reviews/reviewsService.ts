@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   ELEMENT_KEYS,
+  findingKey,
   frameworkOf,
   lanesOfQuestion,
   type ElementKey,
@@ -13,6 +14,7 @@ import {
 } from '@even-lantern/core';
 import {
   MOST_LANES,
+  type AcceptedFinding,
   type ElementChange,
   type KeptReviewLane,
   type NewReview,
@@ -31,6 +33,7 @@ import { conflict, notFound } from '../application/problem.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
 import {
+  AcceptedFindingRow,
   ElementRow,
   LaneRow,
   LimitRow,
@@ -103,6 +106,7 @@ export class ReviewsService {
       shelf: (await itemsOnShelf(manager, id)).map(shelfItemOf),
       limits: await this.limits(id, manager),
       ownLines: await this.ownLines(id, manager),
+      accepted: await acceptedFindings(manager, this.people, id),
       ladder: review.ladder === null ? null : (JSON.parse(review.ladder) as Review['ladder']),
     };
   }
@@ -306,6 +310,26 @@ export function ownLinesInOrder(manager: EntityManager, reviewId: string): Promi
 export function ownLineOf(row: OwnLineRow, changedBy: string): ReviewOwnLine {
   const { id, role, on, text, note, changedAt, version } = row;
   return { id, role, on, text, note, changedAt, changedBy, version };
+}
+
+/** What is let stand now of what checks found, the latest about each finding. */
+export async function acceptedFindings(
+  manager: EntityManager,
+  people: PeopleService,
+  reviewId: string,
+): Promise<AcceptedFinding[]> {
+  const rows = await manager.find(AcceptedFindingRow, { where: { reviewId }, order: { position: 'ASC' } });
+  if (rows.length === 0) return [];
+  const latest = new Map(rows.map((row) => [findingKey({ ...row, at: row.place }), row]));
+  const nameOf = await people.namesOf(
+    rows.map(({ personId }) => personId),
+    manager,
+  );
+  return [...latest.values()].flatMap(({ check, place, detail, message, reason, at, personId }) =>
+    reason === null
+      ? []
+      : [{ check, at: place, detail, message, reason, acceptedAt: at, acceptedBy: nameOf(personId) }],
+  );
 }
 
 export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {

@@ -114,6 +114,24 @@ export class OwnLineRow {
   @Column('integer') version: number;
 }
 
+/** What a check found and somebody let stand. Rows are only ever added; the latest about a finding counts. */
+@Entity({ name: 'accepted_finding' })
+export class AcceptedFindingRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order within the review, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') check: string;
+  /** the key of the line at which it was found */
+  @Column('varchar') place: string;
+  @Column('text') detail: string;
+  @Column('text') message: string;
+  /** null where it was taken back */
+  @Column('text', { nullable: true }) reason: string | null;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
 /** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
 @Entity({ name: 'design_judgement' })
 export class DesignJudgementRow {
@@ -424,6 +442,7 @@ export const ENTITIES = [
   ShelfItemRow,
   LimitRow,
   OwnLineRow,
+  AcceptedFindingRow,
   DesignJudgementRow,
   DesignPassRow,
   SavedFilterRow,

@@ -105,6 +105,7 @@ export function reviewWith(terms: ReviewTerm[]): Review {
     shelf: [],
     limits: [],
     ownLines: [],
+    accepted: [],
     ladder: null,
   };
 }

@@ -1,4 +1,5 @@
 /** All steps that bring a store up to date, the earliest first. A step that has been released is never changed. */
+import { AcceptedFindings1800000000013 } from './acceptedFindings.js';
 import { AddedDatabases1798000000000 } from './addedDatabases.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { Designs1800000000009 } from './designs.js';
@@ -41,4 +42,5 @@ export const MIGRATIONS = [
   SavedFilters1800000000010,
   RecordDesigns1800000000011,
   OwnLines1800000000012,
+  AcceptedFindings1800000000013,
 ];

@@ -1,0 +1,72 @@
+import { Injectable } from '@nestjs/common';
+import {
+  compileLanes,
+  lineKeyOf,
+  mended,
+  mendedAt,
+  readOwnLine,
+  standaloneQuery,
+  type Line,
+  type LineKey,
+  type Mend,
+  type Mendable,
+} from '@even-lantern/core';
+import type { MendEffect, MendEffects, MendsRequest } from '@even-lantern/contract';
+import { AskingService } from '../databases/askingService.js';
+import { DatabasesService } from '../databases/databasesService.js';
+import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+
+/** What mends would do, in records. Nothing is changed by asking. */
+@Injectable()
+export class MendEffectsService {
+  constructor(
+    private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
+    private readonly readings: ReadingService,
+  ) {}
+
+  of(reviewId: string, { database: databaseId, mends }: MendsRequest): Promise<MendEffects> {
+    return this.databases.inOneRelease(databaseId, async () => {
+      const also = mends.flatMap((mend) => ('content' in mend ? [mend.content] : []));
+      const reading = await this.readings.ofReview(reviewId, databaseId, { also });
+      const { lines } = reading.strategies.said;
+      const [whole, effects] = await Promise.all([
+        this.count(reading, lines, 'whole'),
+        Promise.all(mends.map((mend) => this.effectOf(reading, mend))),
+      ]);
+      const { id, description } = reading.database;
+      return { database: id, release: description.release, whole, mends: effects };
+    });
+  }
+
+  private async effectOf(reading: ReviewReading, mend: Mend): Promise<MendEffect | null> {
+    const { lanes, ownLines, strategies } = reading;
+    const before: Mendable = { lanes, own: ownLines };
+    const after = mended(before, mend);
+    if (after === null) return null;
+    const lines = linesOf(reading, after);
+    const at = mendedAt(mend, before);
+    const [was, willBe, whole] = await Promise.all([
+      this.count(reading, strategies.said.lines, at),
+      this.count(reading, lines, at),
+      this.count(reading, lines, 'whole'),
+    ]);
+    return { place: { before: was, after: willBe }, whole };
+  }
+
+  private async count(
+    { database }: ReviewReading,
+    lines: readonly Line[],
+    key: LineKey,
+  ): Promise<number | null> {
+    const line = lines.find((each) => lineKeyOf(each) === key);
+    if (line === undefined) return null;
+    return (await this.asking.count(database, standaloneQuery(line, lines))).hits;
+  }
+}
+
+/** The lines that the database would be told. */
+function linesOf({ said, context, dialect, edits }: ReviewReading, { lanes, own }: Mendable): Line[] {
+  const parts = own.map((line) => readOwnLine(line, context, said, dialect));
+  return compileLanes(lanes, { read: said, edits, own: parts }).lines;
+}
