@@ -151,12 +151,8 @@ const CASES: Record<string, [found: Partial<CheckedStrategy>, leftAlone: Partial
     { lanes: [lane('a', [words('nurse')])], lines: [line('term:a0', { hits: 1 })] },
   ],
   'variant-missing': [
-    { lanes: [lane('a', [words('randomised')])] },
-    {
-      lanes: [
-        lane('a', [words('randomised'), words('randomized'), words('randomiseds'), words('randomizeds')]),
-      ],
-    },
+    { lanes: [lane('a', [words('nurse')])] },
+    { lanes: [lane('a', [words('nurse'), words('nurses')])] },
   ],
   'unquoted-phrase': [
     { lines: [line('whole', { written: 'title:nurse AND night shift' })] },
@@ -323,6 +319,18 @@ test('a word that finds nothing is offered the likeliest words of the index', ()
     indexWords,
   });
   expect(mendTexts(found)).toEqual(['Write “night nurse”', 'Take it out']);
+});
+
+test('a compound that is cut is offered apart, still cut', () => {
+  const found = only('variant-missing', { lanes: [lane('a', [words('nightwork*')])] });
+  expect(mendTexts(found)).toContain('Add “night work*”');
+  const [spelt] = only('variant-missing', { lanes: [lane('a', [words('"colour blind*"')])] });
+  expect(spelt?.detail).toBe('"color blind*"');
+});
+
+test('headings of different branches that share a word with the lane are one concept', () => {
+  const contents = [subject('Staff'), subject('Bright light'), words('light staff')];
+  expect(only('two-concepts', { lanes: [lane('a', contents), lane('b', [subject('Light')])] })).toEqual([]);
 });
 
 test('alternatives left over within a term are taken apart', () => {

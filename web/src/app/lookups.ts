@@ -15,6 +15,9 @@ import {
   type Settlement,
   type Vocabulary,
   type VocabularyTree,
+  type CheckedStrategy,
+  type Finding,
+  checkStrategy,
 } from '@even-lantern/core';
 
 export interface Lookups {
@@ -24,7 +27,11 @@ export interface Lookups {
   takeApart(vocabulary: string, texts: string[]): TakenApart[];
   /** For each label, what may stand for it in the other vocabulary. */
   propose(vocabulary: string, labels: string[], target: string, settlements: Settlement[]): Proposal[][];
+  /** What the checks find, with the vocabularies that are loaded. */
+  check(strategy: StrategyToCheck): Finding[];
 }
+
+export type StrategyToCheck = Omit<CheckedStrategy, 'vocabulary'>;
 
 export function makeLookups(): Lookups {
   const trees = new Map<string, VocabularyTree>();
@@ -55,6 +62,7 @@ export function makeLookups(): Lookups {
       const index = indexes.get(vocabulary);
       return index === undefined ? [] : texts.map((text) => takeApart(index, text));
     },
+    check: (strategy) => checkStrategy({ ...strategy, vocabulary: (id) => trees.get(id) ?? null }),
     propose(vocabulary, labels, target, settlements) {
       const own = crosswalkIndex(vocabulary);
       const other = crosswalkIndex(target);

@@ -20,6 +20,13 @@ export function lookupsWith(vocabulary: Vocabulary): Promise<Remote<Lookups>> {
   return loading.then(() => lookups);
 }
 
+/** The worker, once it holds some vocabularies; it may hold none. */
+export async function lookupsWithAll(vocabularies: readonly Vocabulary[]): Promise<Remote<Lookups>> {
+  worker ??= startLookups();
+  await Promise.all(vocabularies.map(lookupsWith));
+  return worker;
+}
+
 /** A hit, and the vocabulary that it is of. */
 export interface PlacedHit extends LookupHit {
   vocabulary: string;

@@ -26,6 +26,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['R', 'run and log'],
     ['N', 'write a line of your own'],
     ['J', 'choose lines, and join them'],
+    ['C', 'go to what the checks found'],
     ['1 … 9', 'go to that sheet'],
     ['↑ ↓', 'on a line: the one before and after'],
     ['X', 'on a line of your own: switch it off or on'],

@@ -1,3 +1,4 @@
+import type { WordPattern } from '../../query/index.js';
 import { sameTerm } from '../../strategy/index.js';
 import { allNarrower } from '../../vocabulary/index.js';
 import type { Check, CheckedStrategy, Finding } from '../check.js';
@@ -72,18 +73,30 @@ function holdsHeading(
 
 /** @param earlier of two that find the same, the later is told */
 function holdsWords(wide: WordsContent, one: WordsContent, earlier: boolean): boolean {
-  if (wide.field !== one.field || (wide.near !== null && one.near === null)) return false;
+  if (wide.field !== one.field) return false;
   const [outer, inner] = [patternsOf(wide), patternsOf(one)];
   if (outer.length === 0 || inner.length === 0) return false;
   const fits = (at: number) => covers(outer, inner, at);
   if (wide.near !== null || one.near !== null) {
     // Words near each other are held by one of them alone.
     if (outer.length === 1) return inner.some((_word, at) => fits(at));
-    return wide.near !== null && one.near !== null && sameTerm(wide, one) && earlier;
+    if (wide.near === null) return false;
+    if (one.near !== null) return sameTerm(wide, one) && earlier;
+    // In a phrase, no two words are further from each other than its length.
+    return inner.length - 1 <= wide.near && canTake(outer, inner);
   }
   const held = inner.some((_word, at) => at + outer.length <= inner.length && fits(at));
   const alike = sameTerm(wide, one);
   return held && (!alike || earlier);
+}
+
+/** Whether each pattern covers a word of a phrase, and no two the same one. */
+function canTake(patterns: readonly WordPattern[], phrase: readonly WordPattern[]): boolean {
+  const [first, ...others] = patterns;
+  if (first === undefined) return true;
+  return phrase.some(
+    (word, i) => covers([first], [word]) && canTake(others, [...phrase.slice(0, i), ...phrase.slice(i + 1)]),
+  );
 }
 
 function bare({ text }: WordsContent): string {

@@ -1,4 +1,12 @@
-import { headingByLabel, pathsTo, type VocabularyTree } from '../../vocabulary/index.js';
+import { foldWord } from '../../spelling/index.js';
+import { searchedTerms, type TermContent } from '../../strategy/index.js';
+import {
+  contentWords,
+  headingByLabel,
+  lookupWords,
+  pathsTo,
+  type VocabularyTree,
+} from '../../vocabulary/index.js';
 import type { Check, Finding } from '../check.js';
 import { headingsOf, type HeadingContent } from '../looking.js';
 
@@ -18,6 +26,10 @@ export const twoConcepts: Check = {
         other.vocabulary === content.vocabulary && topsOf(tree, other).some((top) => tops.includes(top));
       const beside = headings.filter((each) => each.lane.id === lane.id && each.term.id !== term.id);
       if (beside.length === 0 || beside.some((each) => shares(each.content))) return [];
+      // A tree may part what one word holds together, such as a treatment and the thing that it is made with.
+      const own = wordsIn(content.label);
+      const others = searchedTerms(lane).filter((each) => each.id !== term.id);
+      if (others.some((each) => wordsIn(textOf(each.content)).some((word) => own.includes(word)))) return [];
       const elsewhere = headings.find((each) => each.lane.id !== lane.id && shares(each.content));
       if (elsewhere === undefined) return [];
       return [
@@ -38,6 +50,14 @@ export const twoConcepts: Check = {
     });
   },
 };
+
+function textOf(content: TermContent): string {
+  return content.kind === 'heading' ? content.label : content.text;
+}
+
+function wordsIn(text: string): string[] {
+  return contentWords(lookupWords(text)).map(foldWord);
+}
 
 function topsOf(tree: VocabularyTree, { label }: HeadingContent): string[] {
   const heading = headingByLabel(tree, label);

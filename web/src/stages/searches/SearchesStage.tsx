@@ -1,6 +1,7 @@
 import { foundLine, joinedText, lineKeyOf, ownKey, type LineKey } from '@even-lantern/core';
+import type { DatabaseProfile } from '@even-lantern/contract';
 import { Play, X } from 'lucide-react';
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
@@ -14,6 +15,9 @@ import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
+import { ChecksPane } from './checks/ChecksPane.js';
+import { byPlace, useChecks } from './checks/useChecks.js';
+import { useMend } from './checks/useMend.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { ReasonsMissing } from './ReasonsMissing.js';
@@ -28,6 +32,8 @@ import { releaseText } from '../../parts/release.js';
 import { ToSettle } from './ToSettle.js';
 import { useRun } from './useRun.js';
 
+const NONE: DatabaseProfile[] = [];
+
 /** In place of another database beside this one: all of them. */
 const IN_ALL = 'all';
 
@@ -41,7 +47,7 @@ export function SearchesStage() {
     { skip: database === null },
   );
   const translation = translating.data?.database === database?.id ? translating.data : undefined;
-  const { databases = [], failed = [] } = api.useDatabasesQuery().data ?? {};
+  const { databases = NONE, failed = [] } = api.useDatabasesQuery().data ?? {};
   const { choose } = useDatabaseChoice();
   const [params, setParams] = useSearchParams();
   const others = databases.filter(({ id }) => id !== database?.id);
@@ -83,6 +89,17 @@ export function SearchesStage() {
     { skip: database === null || rehearsal === undefined },
   );
   const effects = told?.database === database?.id ? told : undefined;
+  const elsewhere = useMemo(
+    () =>
+      databases.flatMap((each, i) =>
+        each.id === database?.id ? [] : [{ database: each, rehearsal: rehearsals[i]?.data }],
+      ),
+    [databases, rehearsals, database?.id],
+  );
+  const checks = useChecks({ review, database, rehearsal, translation, effects, elsewhere });
+  const findings = useMemo(() => byPlace(checks.findings), [checks.findings]);
+  const openFindings = checks.findings?.filter(({ accepted }) => accepted === null).length ?? 0;
+  const mend = useMend();
   const [asking, setAsking] = useState(false);
   const unreasoned = review.limits.filter(
     ({ id, on, reason }) => on && reason === '' && lines.some(({ limitId }) => limitId === id),
@@ -154,6 +171,12 @@ export function SearchesStage() {
   useHotkeys('n', () => void addLine(), { preventDefault: true });
   useHotkeys('j', () => setJoining(joining === null ? [] : null), { preventDefault: true });
   useHotkeys('esc', () => setJoining(null));
+  const goToChecks = () => {
+    const head = document.getElementById('checks');
+    head?.scrollIntoView({ block: 'start' });
+    (head?.parentElement?.querySelector('button') ?? head)?.focus();
+  };
+  useHotkeys('c', goToChecks, { preventDefault: true });
   useHotkeys('alt+c', copy, { enabled: beside === undefined && !inAll });
   useHotkeys('e', () => setEditing(true), { preventDefault: true });
 
@@ -179,6 +202,10 @@ export function SearchesStage() {
             title="Choose lines, and join them"
           >
             Join <kbd className="font-mono text-xs font-normal">J</kbd>
+          </button>
+          <button className="btn btn-quiet btn-sm" onClick={goToChecks} disabled={checks.findings === null}>
+            Checks {checks.findings === null ? '…' : openFindings}{' '}
+            <kbd className="font-mono text-xs font-normal">C</kbd>
           </button>
           {others.length > 0 && (
             <ChoiceMenu
@@ -292,7 +319,9 @@ export function SearchesStage() {
             selected={selected}
             stale={isFetching}
             chosen={joining}
+            findings={findings}
             byHand={database?.reached === 'hand'}
+            onMend={mend}
             onSelect={(key) => {
               if (key !== selected) select(key);
             }}
@@ -340,6 +369,16 @@ export function SearchesStage() {
                 }}
               />
             )}
+            <ChecksPane
+              checks={checks}
+              names={names}
+              selected={selected}
+              onGo={(key) => {
+                select(key);
+                setAdded(key);
+              }}
+              onMend={mend}
+            />
           </div>
         )}
       </div>

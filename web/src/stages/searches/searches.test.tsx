@@ -5,6 +5,8 @@ import { database, renderInReview, reviewWith, term } from '../../testing/render
 import { wordsContent } from '../concepts/headingContent.js';
 import { SearchesStage } from './SearchesStage.js';
 
+jest.mock('../../app/startLookups.js', () => jest.requireActual<object>('../../testing/lookupsInPlace.js'));
+
 const line = (number: number, parts: Partial<RehearsedLine>): RehearsedLine => ({
   number,
   kind: 'term',

@@ -1,4 +1,11 @@
-import { describeTerm, formatCount, textToShow, unusualMarks, type LineKey } from '@even-lantern/core';
+import {
+  describeTerm,
+  formatCount,
+  textToShow,
+  unusualMarks,
+  type LineKey,
+  type Mend,
+} from '@even-lantern/core';
 import type { LeftOut, Rehearsal, Review, ReviewOwnLine, StrategyEffects } from '@even-lantern/contract';
 import { PenLine, TriangleAlert } from 'lucide-react';
 import type { KeyboardEvent, ReactNode } from 'react';
@@ -6,10 +13,14 @@ import { lanesOfReview } from '../../../app/lanes.js';
 import { Count } from '../../../parts/Count.js';
 import { ElementTile } from '../../../parts/ElementTile.js';
 import { focusNeighbour } from '../../../parts/focusNeighbour.js';
+import { EffectText } from '../checks/ChecksPane.js';
+import type { ShownFinding } from '../checks/useChecks.js';
 import { lineNames, ROLE_TEXT, sheetGroups, type SheetGroup, type SheetRow } from './sheetLines.js';
 
 /** From this share of a lane’s records, a term brings nearly all of it. */
 const NEARLY_ALL = 0.9;
+/** More warnings than this at one line are told beside it only. */
+const MOST_TOLD = 2;
 
 interface SheetProps {
   review: Review;
@@ -22,10 +33,13 @@ interface SheetProps {
   stale: boolean;
   /** lines that are chosen to be joined; null while none are */
   chosen: readonly LineKey[] | null;
+  /** what checks found, by line */
+  findings: ReadonlyMap<LineKey, ShownFinding[]>;
   /** errors of lines are told elsewhere where a person asks the database */
   byHand: boolean;
   onSelect: (key: LineKey) => void;
   onChoose: (key: LineKey) => void;
+  onMend: (mend: Mend, text: string) => Promise<void>;
   /** keys pressed on an own line */
   onOwnKey: (row: SheetRow, event: KeyboardEvent) => void;
 }
@@ -99,8 +113,10 @@ function Row({
   selected,
   stale,
   chosen,
+  findings,
   byHand,
   most,
+  onMend,
   onSelect,
   onChoose,
   onOwnKey,
@@ -110,6 +126,9 @@ function Row({
   const joins = line !== null && (line.kind === 'lane' || line.kind === 'whole' || line.kind === 'limit');
   const problem = rehearsal.problems.find((each) => each.line === key);
   const isChosen = chosen?.includes(key) ?? false;
+  const told = (findings.get(key) ?? [])
+    .filter(({ weight, accepted }) => weight === 'warning' && accepted === null)
+    .slice(0, MOST_TOLD);
   const left = effects?.leftOut[key];
   return (
     <>
@@ -161,7 +180,10 @@ function Row({
       {line !== null && line.changes.length > 0 && (
         <p className="quiet pl-14 text-xs first-letter:uppercase">{line.changes.join('; ')}</p>
       )}
-      {problem !== undefined && own !== null && (
+      {told.map((finding) => (
+        <FoundHere key={finding.key} finding={finding} whole={rehearsal.whole.hits} onMend={onMend} />
+      ))}
+      {problem !== undefined && own !== null && told.length === 0 && (
         <p className="problem flex gap-1 pl-14 text-xs">
           <TriangleAlert className="mt-0.5 h-3 w-3 shrink-0" aria-hidden="true" />
           {problem.message}
@@ -295,6 +317,36 @@ function Without({
 
 function LeavesOut({ left: { records } }: { left: LeftOut }) {
   return records === null ? null : <b>{difference(-records)}</b>;
+}
+
+/** A warning at its line, with the likeliest mend. */
+function FoundHere({
+  finding: { message, mends, effects },
+  whole,
+  onMend,
+}: {
+  finding: ShownFinding;
+  whole: number | null;
+  onMend: SheetProps['onMend'];
+}) {
+  const [first] = mends;
+  return (
+    <p className="text-error flex gap-1 pl-14 text-xs">
+      <TriangleAlert className="mt-0.5 h-3 w-3 shrink-0" aria-hidden="true" />
+      <span>
+        {message}
+        {first !== undefined && (
+          <>
+            {' '}
+            <button className="link" onClick={() => void onMend(first.mend, first.text)}>
+              {first.text}
+            </button>
+            <EffectText effect={effects[0]} whole={whole} />
+          </>
+        )}
+      </span>
+    </p>
+  );
 }
 
 /** Whether what is thrown away was wanted. */

@@ -7,6 +7,10 @@ import { wordsContent } from '../../concepts/headingContent.js';
 import { SearchesStage } from '../SearchesStage.js';
 import { lineNames, ownLineName, sheetGroups } from './sheetLines.js';
 
+jest.mock('../../../app/startLookups.js', () =>
+  jest.requireActual<object>('../../../testing/lookupsInPlace.js'),
+);
+
 const NOTHING = {
   laneId: null,
   termId: null,
@@ -134,7 +138,7 @@ test('lines are chosen and joined, the first without the others in the order in 
   expect(screen.getByRole('status').textContent).toBe('2 lines chosen.');
   await user.click(screen.getByText('The first without the others (NOT)'));
   await waitFor(() =>
-    expect(asked.find(({ method }) => method === 'POST')?.body).toEqual({
+    expect(asked.find(({ path }) => path.endsWith('own-lines'))?.body).toEqual({
       lines: [{ role: 'looks', text: `${reference('term:u')} not ${reference('term:t')}`, note: '' }],
       before: null,
     }),

@@ -1,0 +1,114 @@
+/** The strategy as checks look at it, out of what the screen knows. */
+import {
+  beginning,
+  dialectFrom,
+  limitKey,
+  limitText,
+  lineKeyOf,
+  parsePhrase,
+  SEARCH_FIELDS,
+  type CheckedLine,
+} from '@even-lantern/core';
+import type {
+  DatabaseProfile,
+  LimitProfile,
+  Rehearsal,
+  Review,
+  StrategyEffects,
+  Translation,
+} from '@even-lantern/contract';
+import { lanesOfReview } from '../../../app/lanes.js';
+import type { StrategyToCheck } from '../../../app/lookups.js';
+
+export interface KnownOfStrategy {
+  review: Review;
+  database: DatabaseProfile;
+  rehearsal: Rehearsal;
+  translation: Translation | undefined;
+  effects: StrategyEffects | undefined;
+  profile: LimitProfile | undefined;
+  /** the other databases with their counts, as far as they have come */
+  elsewhere: readonly { database: DatabaseProfile; rehearsal: Rehearsal | undefined }[];
+  indexWords: StrategyToCheck['indexWords'];
+}
+
+const MOST_BEGINNINGS = 20;
+
+export function checkedStrategy(known: KnownOfStrategy): StrategyToCheck {
+  const { review, database, rehearsal, translation, effects, profile, elsewhere, indexWords } = known;
+  const translated = new Map(translation?.lines.map((line) => [line.key, line]));
+  return {
+    lanes: lanesOfReview(review).map(({ id, name, leftOut, terms }) => ({ id, name, leftOut, terms })),
+    own: review.ownLines,
+    lines: rehearsal.lines.map((line): CheckedLine => {
+      const key = lineKeyOf(line);
+      const said = translated.get(key);
+      return {
+        key,
+        number: line.number,
+        kind: line.kind,
+        laneId: line.laneId,
+        hits: line.hits,
+        adds: rehearsal.terms[line.termId ?? '']?.adds ?? null,
+        written: said?.written?.text ?? null,
+        cautions: said?.written?.cautions.map(({ message }) => message) ?? [],
+        // What the parts of a line were read as is told at those parts.
+        understood: line.kind === 'term' || said?.written != null ? (said?.understood ?? null) : null,
+        expected: said?.expected ?? '',
+      };
+    }),
+    problems: rehearsal.problems,
+    limits: review.limits.flatMap((limit) => {
+      const step = profile?.steps.find(({ limitId }) => limitId === limit.id);
+      if (step === undefined) return [];
+      const { id, on } = limit;
+      return [
+        {
+          id,
+          key: limitKey(id),
+          name: limitText(limit),
+          on,
+          way: step.way,
+          ways: step.ways,
+          lacking: step.lacking,
+        },
+      ];
+    }),
+    database: {
+      id: database.id,
+      name: database.name,
+      vocabulary: database.vocabulary?.id ?? null,
+      fields: database.dialect === null ? SEARCH_FIELDS : dialectFrom(database.dialect).abilities.fields,
+    },
+    indexWords,
+    leftOut: Object.fromEntries(
+      Object.entries(effects?.leftOut ?? {}).map(([key, { records, kept }]) => [
+        key,
+        { records, kept: kept?.length ?? null },
+      ]),
+    ),
+    elsewhere: elsewhere.map((other) => ({
+      name: other.database.name,
+      whole: other.rehearsal?.whole.hits ?? null,
+      records: other.database.records,
+      open: other.rehearsal?.problems.length ?? 0,
+    })),
+    whole: rehearsal.whole.hits,
+    records: database.records,
+  };
+}
+
+/** The beginnings of the words that find nothing here, by which the index is asked for likely ones. */
+export function beginningsToAsk(review: Review, rehearsal: Rehearsal): string[] {
+  const found = new Set<string>();
+  for (const lane of lanesOfReview(review)) {
+    for (const { id, content } of lane.terms) {
+      if (content.kind !== 'words' || rehearsal.terms[id]?.hits !== 0) continue;
+      const parsed = parsePhrase(content.text);
+      for (const { text, anyEnding } of parsed.ok ? parsed.phrase : []) {
+        if (!anyEnding && !text.includes('?') && text.length > 3) found.add(beginning(text));
+      }
+    }
+  }
+  return [...found].slice(0, MOST_BEGINNINGS);
+}
