@@ -2,7 +2,7 @@
 import { LIMIT_WAYS, OWN_LINE_ROLES, type Finding, type Mend } from '@even-lantern/core';
 import Joi from 'joi';
 import { LONGEST_OWN_LINE } from './ownLines.js';
-import { termContent } from './reviews.js';
+import { termContent } from './termContents.js';
 
 /** A finding that somebody let stand, and why. */
 export interface AcceptedFinding extends Pick<Finding, 'check' | 'at' | 'detail' | 'message'> {

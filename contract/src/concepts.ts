@@ -1,14 +1,8 @@
 /** Concepts that a text was taken apart into, and the shelf, where headings and words are kept for later. */
 import Joi from 'joi';
 import { TERM_ORIGINS, type TermContent, type TermOrigin } from '@even-lantern/core';
-import {
-  laneName,
-  MOST_TERMS,
-  shelfDocument,
-  termContent,
-  type ReviewTerm,
-  type ShelfItem,
-} from './reviews.js';
+import { laneName, MOST_TERMS, shelfDocument, type ReviewTerm, type ShelfItem } from './reviews.js';
+import { termContent } from './termContents.js';
 
 export type NewShelfItem = Omit<ShelfItem, 'id' | 'version'>;
 

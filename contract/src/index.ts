@@ -6,6 +6,7 @@ export * from './people.js';
 export * from './personHeader.js';
 export * from './problems.js';
 export * from './reviews.js';
+export * from './termContents.js';
 export * from './concepts.js';
 export * from './reviewStanding.js';
 export * from './records.js';

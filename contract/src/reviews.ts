@@ -2,15 +2,13 @@ import Joi from 'joi';
 import type { ReviewLimit } from './limits.js';
 import type { AcceptedFinding } from './checks.js';
 import type { ReviewOwnLine } from './ownLines.js';
+import { termContent } from './termContents.js';
 import type { Rung } from './studyDesigns.js';
 import {
   EARLIER_LANES_FORM,
   ELEMENT_KEYS,
   FRAMEWORK_IDS,
   LANES_FORM,
-  MAX_NEAR_DISTANCE,
-  MAX_TERM_LENGTH,
-  TERM_FIELDS,
   TERM_ORIGINS,
   type FrameworkId,
   type KeptLane,
@@ -169,48 +167,6 @@ export const elementChangeSchema = Joi.object<ElementChange>({
   note: Joi.string().allow('').max(10_000),
   searched: Joi.boolean(),
 }).min(1);
-
-const headingContent = Joi.object({
-  kind: Joi.string().valid('heading').required(),
-  vocabulary: Joi.string().min(1).max(200).required(),
-  label: Joi.string()
-    .min(1)
-    .max(500)
-    .pattern(/[\p{L}\p{N}]/u)
-    .required()
-    .messages({ 'string.pattern.base': 'A heading has at least one letter or digit.' }),
-  narrower: Joi.alternatives(
-    Joi.boolean(),
-    Joi.array().items(Joi.string().min(1).max(500)).max(1000).unique(),
-  ).required(),
-  central: Joi.boolean().required(),
-  subheadings: Joi.array().items(Joi.string().min(1).max(200)).max(50).required(),
-});
-
-const EMPTY_TERM = 'This term is empty. Write a word or a phrase.';
-
-const wordsContent = Joi.object({
-  kind: Joi.string().valid('words').required(),
-  text: Joi.string()
-    .min(1)
-    .max(MAX_TERM_LENGTH)
-    .required()
-    .pattern(/\S/)
-    .messages({
-      'string.empty': EMPTY_TERM,
-      'string.pattern.base': EMPTY_TERM,
-      'string.max': `A term has at most ${MAX_TERM_LENGTH} characters. Split it into several terms.`,
-    }),
-  field: Joi.string()
-    .valid(...TERM_FIELDS)
-    .required(),
-  near: Joi.number().integer().min(1).max(MAX_NEAR_DISTANCE).allow(null).required(),
-});
-
-export const termContent = Joi.alternatives().conditional(Joi.object({ kind: 'heading' }).unknown(), {
-  then: headingContent,
-  otherwise: wordsContent,
-});
 
 export const newTermSchema = Joi.object<NewTerm>({
   laneId: Joi.string().required(),

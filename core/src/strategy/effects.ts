@@ -1,6 +1,5 @@
 /** What a part does to the whole: what a line would find if another were not there. */
 import type { Query } from '../query/index.js';
-import { standaloneQuery } from './compile.js';
 import type { Line } from './model.js';
 
 /**
@@ -16,19 +15,6 @@ export function queryWithout(line: Line, lines: readonly Line[], without: number
       throw new RangeError(`L${line.number} refers to L${number}, which is not there`);
     return queryWithout(target, lines, without);
   });
-}
-
-/** What a line would find if another found all there is, as when what narrows it is taken away. */
-export function queryWidened(line: Line, lines: readonly Line[], without: number): Query {
-  const target = lines[without - 1];
-  if (target === undefined) throw new RangeError(`there is no L${without}`);
-  const widened = lines.map((each) =>
-    each === target ? { ...each, query: { kind: 'everything' } satisfies Query } : each,
-  );
-  return standaloneQuery(
-    line.number === without ? { ...target, query: { kind: 'everything' } } : line,
-    widened,
-  );
 }
 
 /** A query in which lines are what is given for them; null stands for finding nothing. */

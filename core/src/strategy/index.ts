@@ -38,7 +38,8 @@ export {
 } from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane, ShelfDocument } from './laneExport.js';
 export { sameTerm } from './sameTerm.js';
-export { queryWidened, queryWithout } from './effects.js';
+export { queryWithout } from './effects.js';
+export { strategyPicture, type FallPictureStep, type StrategyPicture } from './picture.js';
 export type { JoinedPart, StrategyParts } from './compile.js';
 export {
   joinedText,

@@ -1,17 +1,15 @@
 import { limitText, profilePicture, wayText } from '@even-lantern/core';
 import type { LimitProfile } from '@even-lantern/contract';
-import { toast } from 'sonner';
 import { useReview } from '../../app/useReview.js';
-import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
+import { PictureMenu } from '../../parts/PictureMenu.js';
 import { releaseText } from '../../parts/release.js';
-import { savePicture } from '../../parts/savePicture.js';
 import type { LimitInHand } from './limitInHand.js';
 
 /** The profile as a picture, to be kept as a file. */
 export function SavePicture({ profile, limits }: { profile: LimitProfile; limits: readonly LimitInHand[] }) {
   const { review } = useReview();
-  const save = (format: string) => {
-    const svg = profilePicture({
+  const picture = () =>
+    profilePicture({
       title: review.title,
       source: `${profile.databaseName}, ${releaseText(profile.release)}${profile.simulated ? ', simulated' : ''}`,
       before: profile.before.hits,
@@ -30,21 +28,11 @@ export function SavePicture({ profile, limits }: { profile: LimitProfile; limits
         ];
       }),
     });
-    savePicture(svg, `limits ${profile.databaseName}`, format === 'png' ? 'png' : 'svg').catch(
-      (error: unknown) =>
-        toast.error(error instanceof Error ? error.message : 'The picture could not be saved.'),
-    );
-  };
   return (
-    <ChoiceMenu
+    <PictureMenu
       label="Save the profile as a picture"
-      text="Picture"
-      side="right"
-      choices={[
-        { id: 'svg', name: 'SVG', detail: 'sharp at every size' },
-        { id: 'png', name: 'PNG', detail: 'for slides and documents' },
-      ]}
-      onChoose={save}
+      name={`limits ${profile.databaseName}`}
+      picture={picture}
     />
   );
 }

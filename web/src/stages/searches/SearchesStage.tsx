@@ -18,6 +18,8 @@ import { NoDatabase } from '../../parts/NoDatabase.js';
 import { ChecksPane } from './checks/ChecksPane.js';
 import { byPlace, useChecks } from './checks/useChecks.js';
 import { useMend } from './checks/useMend.js';
+import { Bearing } from './effects/Bearing.js';
+import { Falls } from './effects/Falls.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { ReasonsMissing } from './ReasonsMissing.js';
@@ -379,6 +381,18 @@ export function SearchesStage() {
               }}
               onMend={mend}
             />
+            {effects !== undefined && (
+              <Falls review={review} database={database} effects={effects} names={names} />
+            )}
+            {rehearsal !== undefined && (
+              <Bearing
+                key={review.id}
+                review={review}
+                database={database}
+                rehearsal={rehearsal}
+                onMend={mend}
+              />
+            )}
           </div>
         )}
       </div>

@@ -1,0 +1,9 @@
+export {
+  PICTURE_COLOURS,
+  PICTURE_LEFT,
+  PICTURE_WIDTH,
+  svgBar,
+  svgCount,
+  svgDocument,
+  svgText,
+} from './svg.js';
