@@ -1,8 +1,9 @@
 import type { WordPattern } from '../../query/index.js';
-import { sameTerm } from '../../strategy/index.js';
+import { describeTerm, sameTerm } from '../../strategy/index.js';
 import { allNarrower } from '../../vocabulary/index.js';
 import type { Check, CheckedStrategy, Finding } from '../check.js';
 import {
+  quoted,
   covers,
   headingsOf,
   patternsOf,
@@ -46,7 +47,7 @@ export const contained: Check = {
           const within = words.find((other, k) => k !== i && holdsWords(other.content, one.content, k < i));
           if (within === undefined) return [];
           const same = sameTerm(within.content, one.content);
-          return [told(one, `“${bare(one.content)}”`, `“${bare(within.content)}”`, same)];
+          return [told(one, named(one.content), named(within.content), same)];
         }),
       ];
     }),
@@ -99,6 +100,6 @@ function canTake(patterns: readonly WordPattern[], phrase: readonly WordPattern[
   );
 }
 
-function bare({ text }: WordsContent): string {
-  return text.replaceAll('"', '');
+function named(content: WordsContent): string {
+  return content.near === null ? quoted(content.text) : describeTerm(content).text;
 }

@@ -338,7 +338,7 @@ export function SearchesStage() {
           />
         )}
         {database !== null && selected !== null && (
-          <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-13rem)] lg:self-start lg:overflow-auto lg:p-1">
+          <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-7rem)] lg:self-start lg:overflow-auto lg:p-1">
             {own !== undefined && (
               <OwnLinePane
                 key={own.id}

@@ -56,7 +56,7 @@ export function Falls({ review, database, effects, names }: FallsProps) {
                 {left === null ? '—' : formatCount(left)}
                 <span className="quiet text-xs font-normal">
                   {' '}
-                  of {alone === null ? '—' : formatCount(alone)}
+                  by itself {alone === null ? '—' : formatCount(alone)}
                 </span>
               </span>
             </p>
