@@ -13,6 +13,7 @@ import { millionBench } from './millionBench.js';
 import { pastedBench } from './pastedBench.js';
 import { rehearseBench } from './rehearseBench.js';
 import { reviewBench } from './reviewBench.js';
+import { strategyBench } from './strategyBench.js';
 
 const flags = process.argv.slice(2);
 const json = flags.includes('--json');
@@ -32,6 +33,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   dialects: dialectsBench,
   skos: skosBench,
   rehearse: rehearseBench,
+  strategy: strategyBench,
   files: filesBench,
   review: () => reviewBench(size),
   million: () => millionBench(sizeGiven ?? 1_000_000),

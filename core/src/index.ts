@@ -11,5 +11,6 @@ export * from './search/index.js';
 export * from './spelling/index.js';
 export * from './strategy/index.js';
 export * from './checks/index.js';
+export * from './versions/index.js';
 export * from './text/index.js';
 export * from './vocabulary/index.js';

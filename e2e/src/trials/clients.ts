@@ -50,6 +50,8 @@ export interface Remembered {
   lines: Map<string, { acknowledged: string; unsure: string[] }>;
   /** reasons of limits, likewise */
   limits: Map<string, { acknowledged: string; unsure: string[] }>;
+  /** notes of lines of their own, likewise */
+  ownLines: Map<string, { acknowledged: string; unsure: string[] }>;
   /** runs whose start was acknowledged */
   runs: Set<string>;
   acknowledged: number;
@@ -64,6 +66,7 @@ export interface Client {
 
 /** Limits that a client adds before it only changes them. */
 const MOST_LIMITS = 5;
+const MOST_OWN = 5;
 const WORDS = ['light', 'night', 'shift', 'nurse', 'sleep', 'lamp', 'ward', 'fatigue', 'alertness', 'roster'];
 
 export async function newClient(ask: Ask, title: string, chance: () => number): Promise<Client> {
@@ -80,6 +83,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     texts: new Map(),
     lines: new Map(),
     limits: new Map(),
+    ownLines: new Map(),
     runs: new Set(),
     acknowledged: 0,
     refused: new Map(),
@@ -145,6 +149,26 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
       ask('PATCH', `/limits/${present.id}`, { reason: text }, present.version),
     );
   };
+  /** A few lines are added, refer to each other, and then their notes are written anew. */
+  const ownLine = async () => {
+    const note = `note ${made}`;
+    const known = [...remembered.ownLines.keys()];
+    if (known.length < MOST_OWN) {
+      const text =
+        known.length === 0 ? 'light' : `cql.resultSetId = "own:${pick(known)}" or "${pick(WORDS)}"`;
+      const lines = [{ role: pick(['looks', 'adds', 'leavesOut']), text, note }];
+      const answer = await ask('POST', `/reviews/${review.id}/own-lines`, { lines, before: null });
+      const [added] = told(answer) ? (answer.body as { id: string }[]) : [];
+      if (added !== undefined) remembered.ownLines.set(added.id, { acknowledged: note, unsure: [] });
+      return;
+    }
+    const now = (await ask('GET', `/reviews/${review.id}`))?.body as Review | undefined;
+    const present = now?.ownLines.find(({ id }) => id === pick(known));
+    if (present === undefined) return;
+    await overwrite(remembered.ownLines, present.id, note, (text) =>
+      ask('PATCH', `/own-lines/${present.id}`, { note: text }, present.version),
+    );
+  };
   const overwrite = async (
     kept: Remembered['texts'],
     key: string,
@@ -168,8 +192,9 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
       const which = chance();
       if (which < 0.42) await addTerm();
       else if (which < 0.62) await write();
-      else if (which < 0.77) await writeLine();
-      else if (which < 0.9) await limit();
+      else if (which < 0.75) await writeLine();
+      else if (which < 0.83) await limit();
+      else if (which < 0.91) await ownLine();
       else await run();
     },
   };
@@ -178,7 +203,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
 /** What does not agree with what was acknowledged, in words; nothing when all does. */
 export async function missing(
   ask: Ask,
-  { review: id, terms, texts, lines, limits, runs }: Remembered,
+  { review: id, terms, texts, lines, limits, ownLines, runs }: Remembered,
 ): Promise<string[]> {
   const found: string[] = [];
   const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
@@ -195,6 +220,10 @@ export async function missing(
     const reason = review.limits.find((each) => each.id === limit)?.reason ?? '';
     if (![acknowledged, ...unsure].includes(reason))
       found.push(`the reason “${acknowledged}”: it is “${reason}”`);
+  }
+  for (const [line, { acknowledged, unsure }] of ownLines) {
+    const note = review.ownLines.find((each) => each.id === line)?.note ?? '';
+    if (![acknowledged, ...unsure].includes(note)) found.push(`the note “${acknowledged}”: it is “${note}”`);
   }
   const translation = (await ask('GET', `/reviews/${id}/translation?database=corvane`))?.body as {
     lines: { key: string; written: { text: string } | null }[];

@@ -2,7 +2,7 @@
 import { existsSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
-import { NestFactory } from '@nestjs/core';
+import { APP_INTERCEPTOR, NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { NextFunction, Request, Response } from 'express';
@@ -59,6 +59,10 @@ import { RunsService } from '../runs/runsService.js';
 import { AcceptedFindingsService } from '../checks/acceptedFindingsService.js';
 import { ChecksController } from '../checks/checksController.js';
 import { MendEffectsService } from '../checks/mendEffectsService.js';
+import { ComparisonService } from '../versions/comparisonService.js';
+import { VersionKeeper } from '../versions/versionKeeper.js';
+import { VersionsController } from '../versions/versionsController.js';
+import { VersionsService } from '../versions/versionsService.js';
 import { OwnLinesController } from '../ownLines/ownLinesController.js';
 import { OwnLinesService } from '../ownLines/ownLinesService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
@@ -130,6 +134,7 @@ class ApplicationModule {
         LimitsController,
         OwnLinesController,
         ChecksController,
+        VersionsController,
         DesignsController,
         ReviewsController,
         VocabulariesController,
@@ -164,6 +169,10 @@ class ApplicationModule {
         OwnLinesService,
         AcceptedFindingsService,
         MendEffectsService,
+        VersionsService,
+        ComparisonService,
+        VersionKeeper,
+        { provide: APP_INTERCEPTOR, useExisting: VersionKeeper },
         { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
         { provide: PROGRAMS, useValue: programs },

@@ -30,10 +30,11 @@ import {
   type Query,
   type Strategy,
   type StrategyProblem,
+  type StrategyState,
   type TermContent,
   type TermReading,
 } from '@even-lantern/core';
-import type { ReviewLimit, ReviewOwnLine } from '@even-lantern/contract';
+import type { Review, ReviewLimit, ReviewOwnLine } from '@even-lantern/contract';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { lanesOf, ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
 import { LineTextsService, type WrittenLine } from '../lines/lineTextsService.js';
@@ -109,6 +110,7 @@ export class ReadingService {
    * @param release whose words spell out what the dialect cannot say; the present one where nothing is said
    * @param tried limits that are tried out in place of those of the review
    * @param also terms that are tried out beside those of the review
+   * @param state of the strategy, where it is not that of now
    */
   async ofReview(
     reviewId: string,
@@ -117,16 +119,20 @@ export class ReadingService {
       release,
       tried,
       also = [],
+      state,
     }: {
       release?: string | undefined;
       tried?: readonly LimitInUse[] | undefined;
       also?: readonly TermContent[];
+      state?: StrategyState;
     } = {},
   ): Promise<ReviewReading> {
-    const review = await this.reviews.get(reviewId);
+    const present = await this.reviews.get(reviewId);
+    const review = state === undefined ? present : inState(present, state);
     const lanes = lanesOf(review);
     const database = await this.databases.open(databaseId);
-    const texts = await this.lineTexts.of(reviewId, databaseId);
+    const texts =
+      state === undefined ? await this.lineTexts.of(reviewId, databaseId) : writtenIn(state, databaseId);
     const terms = [...lanes.flatMap((lane) => lane.terms.map(({ content }) => content)), ...also];
     const applied = (tried ?? review.limits).map((limit) => ({
       limit,
@@ -273,6 +279,28 @@ export class ReadingService {
     );
     return { ...context, wordsMatching: (pattern, field) => known.get(key(pattern, field)) ?? null };
   }
+}
+
+/** A review as it was when its strategy was in a state; what changed when, and by whom, is not told by that. */
+function inState(review: Review, { searched, lanes, ownLines, limits }: StrategyState): Review {
+  const changed = { changedAt: '', changedBy: '', version: 0 };
+  return {
+    ...review,
+    elements: review.elements.map((element) => ({ ...element, searched: searched.includes(element.id) })),
+    lanes: lanes.map((lane) => ({
+      ...lane,
+      version: 0,
+      terms: lane.terms.map((term) => ({ ...term, laneId: lane.id, version: 0 })),
+    })),
+    ownLines: ownLines.map((line) => ({ ...line, ...changed })),
+    limits: limits.map((limit) => ({ ...limit, ...changed })),
+  };
+}
+
+function writtenIn({ written }: StrategyState, databaseId: string): WrittenLine[] {
+  return written.flatMap(({ database, ...text }) =>
+    database === databaseId ? [{ ...text, version: 0, at: '', person: '' }] : [],
+  );
 }
 
 /** What decides how a database applies limits. */

@@ -2,6 +2,7 @@
 import type { Problem, RecordPage, Review, ReviewHoldings, ReviewSummary, Run } from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
 import { ENTITIES, RecordRow, ReviewRow } from '../store/entities.js';
+import { VersionKeeper } from '../versions/versionKeeper.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
@@ -23,6 +24,7 @@ const list = async () => (await server.get('/api/reviews').expect(200)).body as 
 const standing = async (id: string) => (await list()).find((each) => each.id === id);
 const words = (text: string) => ({ kind: 'words', text, field: 'words', near: null });
 const rowsInAll = async () => {
+  await server.application.get(VersionKeeper).settled();
   const { read } = server.application.get(Store);
   const counts = await Promise.all(
     ENTITIES.map(async (entity) => [entity.name, await read.count<object>(entity)] as const),
@@ -41,6 +43,16 @@ async function fullReview(): Promise<Review> {
   await server.put(`/api/reviews/${id}/databases/faulty`, { chosen: true, note: 'for all' }).expect(200);
   const line = { database: 'faulty', line: 'whole', version: 0, language: 'cql', text: 'light' };
   await server.put(`/api/reviews/${id}/lines`, line);
+  const lines = [{ role: 'looks', text: 'light', note: '' }];
+  await server.post(`/api/reviews/${id}/own-lines`, { lines, before: null }).expect(201);
+  const finding = {
+    check: 'unused-line',
+    at: 'own:x',
+    detail: '',
+    message: 'Nothing uses it.',
+    reason: 'tried',
+  };
+  await server.post(`/api/reviews/${id}/accepted-findings`, finding).expect(200);
   const run = (
     await server.post(`/api/reviews/${id}/runs`, { database: 'faulty', timeZone: 'UTC' }).expect(201)
   ).body as Run;
@@ -97,6 +109,9 @@ test('what goes is told before; only the title as it stands deletes; then nothin
       'LedgerEntryRow',
       'TermRow',
       'LaneEventRow',
+      'StrategyVersionRow',
+      'OwnLineRow',
+      'AcceptedFindingRow',
     ]),
   );
   expect((await server.get(`/api/reviews/${review.id}/holdings`)).body as ReviewHoldings).toEqual({

@@ -21,6 +21,7 @@ import {
   OwnLineRow,
   RunRow,
   ShelfItemRow,
+  StrategyVersionRow,
   TermRow,
   WordingRow,
 } from '../store/entities.js';
@@ -44,6 +45,7 @@ const OF_REVIEWS = [
   LimitRow,
   OwnLineRow,
   AcceptedFindingRow,
+  StrategyVersionRow,
   LaneRow,
 ] as const;
 

@@ -13,6 +13,8 @@ import {
   ElementRow,
   LaneEventRow,
   LaneRow,
+  LimitRow,
+  OwnLineRow,
   RecordCountRow,
   RecordRow,
   ReviewRow,
@@ -168,7 +170,20 @@ async function lastStep(
     order: { decidedAt: 'DESC' },
     take: 1,
   });
+  const [limit, own] = await Promise.all(
+    [LimitRow, OwnLineRow].map(async (entity) => {
+      const [row] = await manager.find<LimitRow | OwnLineRow>(entity, {
+        select: { changedAt: true, changedBy: true },
+        where: { reviewId },
+        order: { changedAt: 'DESC' },
+        take: 1,
+      });
+      return row === undefined ? null : { at: row.changedAt, personId: row.changedBy };
+    }),
+  );
   const steps: (Step | null)[] = [
+    limit ?? null,
+    own ?? null,
     event ?? null,
     wording ?? null,
     run === undefined ? null : { at: run.startedAt, personId: run.ranBy },

@@ -132,6 +132,25 @@ export class AcceptedFindingRow {
   @Column('varchar') personId: string;
 }
 
+/** A state of a strategy that is kept. */
+@Entity({ name: 'strategy_version' })
+export class StrategyVersionRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order within the review, from 1 */
+  @Column('integer') position: number;
+  /** the SHA-256 of the state */
+  @Column('varchar') digest: string;
+  /** as JSON */
+  @Column('text') state: string;
+  /** empty for one that nobody named */
+  @Column('text') name: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+  /** whether it was kept on purpose, so that what is changed next is a state of its own */
+  @Column('boolean') fixed: boolean;
+}
+
 /** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
 @Entity({ name: 'design_judgement' })
 export class DesignJudgementRow {
@@ -443,6 +462,7 @@ export const ENTITIES = [
   LimitRow,
   OwnLineRow,
   AcceptedFindingRow,
+  StrategyVersionRow,
   DesignJudgementRow,
   DesignPassRow,
   SavedFilterRow,

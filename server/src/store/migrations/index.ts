@@ -19,6 +19,7 @@ import { RecordLists1800000000002 } from './recordLists.js';
 import { RunStates1800000000001 } from './runStates.js';
 import { SavedFilters1800000000010 } from './savedFilters.js';
 import { Shelf1800000000007 } from './shelf.js';
+import { StrategyVersions1800000000014 } from './strategyVersions.js';
 import { UniquePositions1800000000003 } from './uniquePositions.js';
 
 export const MIGRATIONS = [
@@ -43,4 +44,5 @@ export const MIGRATIONS = [
   RecordDesigns1800000000011,
   OwnLines1800000000012,
   AcceptedFindings1800000000013,
+  StrategyVersions1800000000014,
 ];

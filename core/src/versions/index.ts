@@ -1,0 +1,2 @@
+export { compareStates } from './state.js';
+export type { LaneState, StrategyChange, StrategyState, WrittenState } from './state.js';

@@ -1,0 +1,188 @@
+/** Making a strategy what it was. Rows are never deleted, so what was taken out since is there to be put back. */
+import { randomUUID } from 'node:crypto';
+import type { StrategyState } from '@even-lantern/core';
+import type { Person } from '@even-lantern/contract';
+import { In, type EntityManager, type EntityTarget } from 'typeorm';
+import { note, type Step } from '../reviews/termSteps.js';
+import { ElementRow, LaneRow, LimitRow, LineTextRow, OwnLineRow, TermRow } from '../store/entities.js';
+
+interface Placed {
+  id: string;
+  position: number;
+  removedAt: string | null;
+  version: number;
+}
+
+export async function restore(
+  manager: EntityManager,
+  reviewId: string,
+  state: StrategyState,
+  person: Person,
+): Promise<void> {
+  const changed = { changedAt: new Date().toISOString(), changedBy: person.id };
+  await restoreElements(manager, reviewId, state.searched);
+  const lanes = await manager.findBy(LaneRow, { reviewId });
+  await restoreRows(
+    manager,
+    LaneRow,
+    lanes,
+    state.lanes.map(({ id, elementId, name, leftOut }) => ({ id, elementId, name, leftOut })),
+  );
+  await restoreTerms(
+    manager,
+    lanes.map(({ id }) => id),
+    state,
+    person,
+  );
+  await restoreRows(
+    manager,
+    OwnLineRow,
+    await manager.findBy(OwnLineRow, { reviewId }),
+    state.ownLines.map(({ id, role, on, text, note: said }) => ({ id, role, on, text, note: said })),
+    changed,
+  );
+  await restoreRows(
+    manager,
+    LimitRow,
+    await manager.findBy(LimitRow, { reviewId }),
+    state.limits.map(({ id, kind, values, reason, on, ways }) => ({
+      id,
+      kind,
+      content: JSON.stringify(values),
+      reason,
+      on,
+      ways: JSON.stringify(ways),
+    })),
+    changed,
+  );
+  await restoreWritten(manager, reviewId, state.written, person);
+}
+
+async function restoreElements(
+  manager: EntityManager,
+  reviewId: string,
+  searched: readonly string[],
+): Promise<void> {
+  for (const { id, searched: now, version } of await manager.findBy(ElementRow, { reviewId })) {
+    const was = searched.includes(id);
+    if (was !== now) await manager.update(ElementRow, { id }, { searched: was, version: version + 1 });
+  }
+}
+
+/**
+ * Sets the rows of a list to what they were, in the order in which they stood, and takes out those that were not there.
+ * @param further set with every row that changes
+ */
+async function restoreRows<Row extends Placed>(
+  manager: EntityManager,
+  entity: EntityTarget<Row>,
+  rows: readonly Row[],
+  wanted: readonly (Partial<Row> & { id: string })[],
+  further: object = {},
+): Promise<void> {
+  const repository = manager.getRepository(entity);
+  const set = async (row: Row, change: object) => {
+    await repository.update(
+      { id: row.id } as never,
+      { ...change, ...further, version: row.version + 1 } as never,
+    );
+  };
+  for (const row of rows) {
+    const at = wanted.findIndex(({ id }) => id === row.id);
+    const was = wanted[at];
+    if (was === undefined) {
+      if (row.removedAt === null) await set(row, { removedAt: new Date().toISOString() });
+      continue;
+    }
+    const change = { ...was, position: at + 1, removedAt: null };
+    const differs = Object.entries(change).some(([name, value]) => row[name as keyof Row] !== value);
+    if (differs) await set(row, change);
+  }
+}
+
+async function restoreTerms(
+  manager: EntityManager,
+  laneIds: readonly string[],
+  { lanes }: StrategyState,
+  person: Person,
+): Promise<void> {
+  const rows = await manager.findBy(TermRow, { laneId: In(laneIds) });
+  const wanted = lanes.flatMap((lane) => placesIn(lane, rows));
+  for (const row of rows) {
+    const content = JSON.parse(row.content) as Step['content'];
+    const step = (what: Step['what'], parts: Partial<Step> = {}): Promise<void> =>
+      note(manager, person, {
+        laneId: row.laneId, termId: row.id, what, content, before: null, reason: null, ...parts,
+      }); // prettier-ignore
+    const was = wanted.find(({ id }) => id === row.id);
+    if (was === undefined) {
+      if (row.removedAt !== null) continue;
+      const removedAt = new Date().toISOString();
+      await manager.update(TermRow, { id: row.id }, { removedAt, version: row.version + 1 });
+      await step('taken out');
+      continue;
+    }
+    const { laneId, position, heldBack } = was;
+    const text = JSON.stringify(was.content);
+    const now = { laneId: row.laneId, position: row.position, heldBack: row.heldBack, content: row.content };
+    const then = { laneId, position, heldBack, content: text };
+    if (row.removedAt === null && JSON.stringify(now) === JSON.stringify(then)) continue;
+    await manager.update(TermRow, { id: row.id }, { ...then, removedAt: null, version: row.version + 1 });
+    const there = { laneId, content: was.content };
+    if (row.removedAt !== null) await step('put back', there);
+    if (row.laneId !== laneId) {
+      await step('moved away');
+      await step('moved here', there);
+    }
+    if (row.content !== text) await step('changed', { ...there, before: content });
+    if (row.heldBack !== heldBack) {
+      await step(heldBack === null ? 'searched again' : 'held back', { ...there, reason: heldBack });
+    }
+  }
+}
+
+/**
+ * Where the terms of a lane stood. They keep their places where these are in order; otherwise all go behind the last, for
+ * no two terms that were ever in a lane have one place.
+ */
+function placesIn({ id, terms }: StrategyState['lanes'][number], rows: readonly TermRow[]) {
+  const here = rows.filter(({ laneId }) => laneId === id);
+  const places = terms.map((term) => here.find((row) => row.id === term.id)?.position);
+  const inOrder = places.every(
+    (place, i) => place !== undefined && (i === 0 || place > (places[i - 1] ?? 0)),
+  );
+  const last = Math.max(0, ...here.map(({ position }) => position));
+  return terms.map((term, i) => ({
+    ...term,
+    laneId: id,
+    position: inOrder ? (places[i] ?? 0) : last + i + 1,
+  }));
+}
+
+/** Earlier states of a line stay; each that differs becomes a later one. */
+async function restoreWritten(
+  manager: EntityManager,
+  reviewId: string,
+  written: StrategyState['written'],
+  person: Person,
+): Promise<void> {
+  const rows = await manager.findBy(LineTextRow, { reviewId, latest: true });
+  const at = new Date().toISOString();
+  for (const row of rows) {
+    const was = written.find(({ database, line }) => database === row.database && line === row.line);
+    const text = was?.text ?? null;
+    if (row.text === text && (was === undefined || row.language === was.language)) continue;
+    await manager.update(LineTextRow, { id: row.id }, { latest: false });
+    await manager.insert(LineTextRow, {
+      ...row,
+      id: randomUUID(),
+      version: row.version + 1,
+      language: was?.language ?? row.language,
+      text,
+      refersTo: JSON.stringify(was?.refersTo ?? {}),
+      at,
+      personId: person.id,
+      latest: true,
+    });
+  }
+}

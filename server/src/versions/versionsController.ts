@@ -1,0 +1,74 @@
+import { Body, Controller, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  versionComparisonSchema,
+  versionNameSchema,
+  type Person,
+  type VersionComparisonRequest,
+  type VersionName,
+} from '@even-lantern/contract';
+import { bodyOf } from '../application/openApi.js';
+import { Validated } from '../application/validated.js';
+import { Actor } from '../people/people.js';
+import { ComparisonService } from './comparisonService.js';
+import { VersionsService } from './versionsService.js';
+
+/** The kept states of a strategy. */
+@ApiTags('versions')
+@Controller('reviews/:id/versions')
+export class VersionsController {
+  constructor(
+    private readonly versions: VersionsService,
+    private readonly comparisons: ComparisonService,
+  ) {}
+
+  @Get()
+  @ApiOperation({ summary: 'The versions of a strategy, the latest first' })
+  list(@Param('id') id: string) {
+    return this.versions.list(id);
+  }
+
+  @Post()
+  @ApiOperation({
+    summary: 'Keep the present state now, if it is not kept yet; the versions, the latest first',
+  })
+  async keep(@Param('id') id: string, @Actor() person: Person) {
+    await this.versions.keep(id, person.id, false);
+    return this.versions.list(id);
+  }
+
+  @Post('compare')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What was changed between two versions, and which records that gained and lost' })
+  @ApiBody(bodyOf(versionComparisonSchema))
+  compare(
+    @Param('id') id: string,
+    @Body(new Validated(versionComparisonSchema)) request: VersionComparisonRequest,
+  ) {
+    return this.comparisons.compare(id, request);
+  }
+
+  @Get(':version')
+  @ApiOperation({ summary: 'A version with the state that it keeps' })
+  get(@Param('id') id: string, @Param('version') version: string) {
+    return this.versions.get(id, version);
+  }
+
+  @Put(':version/name')
+  @ApiOperation({ summary: 'Name a version; without a name it has none' })
+  @ApiBody(bodyOf(versionNameSchema))
+  name(
+    @Param('id') id: string,
+    @Param('version') version: string,
+    @Body(new Validated(versionNameSchema)) { name }: VersionName,
+  ) {
+    return this.versions.name(id, version, name);
+  }
+
+  @Post(':version/go-back')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Make the strategy what it was; what it is now is kept as a version' })
+  goBack(@Param('id') id: string, @Param('version') version: string, @Actor() person: Person) {
+    return this.versions.goBack(id, version, person);
+  }
+}
