@@ -177,3 +177,41 @@ test('what would bring too many down is listed with its counts, and can be tried
   await browser.press(Key.chord(Key.CONTROL, 'z'));
   await total((count) => count === before);
 });
+
+test('versions are compared with what they gained and lost, and gone back to, all by key', async () => {
+  await browser.press('v');
+  const before = await total();
+  await browser.textWhen('[aria-label=Versions]', (text) => /Version \d+\s+now/.test(text));
+  const [latest] = /Version \d+/.exec(await browser.textOf('[aria-label=Versions]')) ?? [''];
+  await (await browser.find('h1')).click();
+  await browser.press('n');
+  await browser.driver.wait(
+    async () =>
+      browser.driver.executeScript<boolean>(
+        "return document.activeElement?.classList.contains('cm-content') === true",
+      ),
+    30_000,
+  );
+  await browser.press('"night"', Key.ESCAPE);
+  await browser.driver.findElement({ xpath: '//label[contains(., "Leaves out")]/input' }).sendKeys(Key.SPACE);
+  const after = await total((count) => count < before);
+  // The new state is kept by itself.
+  const item = `//section[@aria-label="Versions"]//li[.//b[.="${latest}"]]`;
+  await browser.driver.wait(
+    async () =>
+      (await browser.driver.findElements({ xpath: `${item}//button[.="compare with now"]` })).length > 0,
+    30_000,
+  );
+  await browser.driver.findElement({ xpath: `${item}//button[.="compare with now"]` }).sendKeys(Key.ENTER);
+  const told = await browser.textWhen('[aria-label="Compared with now"]', (text) =>
+    /found then and not now/.test(text),
+  );
+  expect(told).toContain(`${before} then, ${after} now`);
+  expect(told).toMatch(/own line added/);
+  await accessible('versions');
+  await browser.driver.findElement({ xpath: `${item}//button[.="go back to it"]` }).sendKeys(Key.ENTER);
+  await total((count) => count === before);
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await total((count) => count === after);
+});

@@ -9,6 +9,7 @@ import {
   type LineKey,
   type LineText,
   type OwnLine,
+  type OwnLineRole,
   type Term,
   type TermContent,
 } from '../strategy/index.js';
@@ -120,8 +121,15 @@ function sameContent(one: TermContent, other: TermContent): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
 }
 
+const ROLES: Readonly<Record<OwnLineRole, string>> = {
+  looks: 'only looks',
+  narrows: 'narrows',
+  adds: 'adds',
+  leavesOut: 'leaves out',
+};
+
 function ownText({ role, on, text, note }: OwnLine): string {
-  return [text, role, ...(on ? [] : ['off']), ...(note === '' ? [] : [note])].join(' · ');
+  return [text, ROLES[role], ...(on ? [] : ['off']), ...(note === '' ? [] : [note])].join(' · ');
 }
 
 function limitInWords(limit: Limit): string {

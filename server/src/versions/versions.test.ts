@@ -172,7 +172,7 @@ test('two versions are compared: what was done, and which records that gained an
   ).body as VersionComparison;
   expect(told.changes.map(({ what, did, before: was, after: is }) => [what, did, was, is])).toEqual([
     ['term', 'changed', 'light (title, abstract, keywords)', 'lamp (title, abstract, keywords)'],
-    ['own line', 'added', null, 'dusk · leavesOut'],
+    ['own line', 'added', null, 'dusk · leaves out'],
   ]);
   const has = (n: number, word: string) => (n & (1 << WORDS.indexOf(word))) !== 0;
   const was = (n: number) => has(n, 'light') || has(n, 'night');

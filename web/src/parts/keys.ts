@@ -27,6 +27,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['N', 'write a line of your own'],
     ['J', 'choose lines, and join them'],
     ['C', 'go to what the checks found'],
+    ['V', 'the versions of the strategy'],
     ['1 … 9', 'go to that sheet'],
     ['↑ ↓', 'on a line: the one before and after'],
     ['X', 'on a line of your own: switch it off or on'],

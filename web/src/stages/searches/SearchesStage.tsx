@@ -32,6 +32,7 @@ import { lineNames, ownLineName, type SheetRow } from './sheet/sheetLines.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
 import { ToSettle } from './ToSettle.js';
+import { VersionsPane } from './versions/VersionsPane.js';
 import { useRun } from './useRun.js';
 
 const NONE: DatabaseProfile[] = [];
@@ -55,6 +56,13 @@ export function SearchesStage() {
   const others = databases.filter(({ id }) => id !== database?.id);
   const inAll = params.get('beside') === IN_ALL;
   const beside = others.find(({ id }) => id === params.get('beside'));
+  const inVersions = params.get('versions') === 'yes';
+  const showVersions = (shown: boolean) =>
+    setParams((before) => {
+      if (shown) before.set('versions', 'yes');
+      else before.delete('versions');
+      return before;
+    });
   const showBeside = (id: string | null) =>
     setParams((before) => {
       if (id === null) before.delete('beside');
@@ -179,6 +187,7 @@ export function SearchesStage() {
     (head?.parentElement?.querySelector('button') ?? head)?.focus();
   };
   useHotkeys('c', goToChecks, { preventDefault: true });
+  useHotkeys('v', () => showVersions(!inVersions), { preventDefault: true });
   useHotkeys('alt+c', copy, { enabled: beside === undefined && !inAll });
   useHotkeys('e', () => setEditing(true), { preventDefault: true });
 
@@ -208,6 +217,13 @@ export function SearchesStage() {
           <button className="btn btn-quiet btn-sm" onClick={goToChecks} disabled={checks.findings === null}>
             Checks {checks.findings === null ? '…' : openFindings}{' '}
             <kbd className="font-mono text-xs font-normal">C</kbd>
+          </button>
+          <button
+            className="btn btn-quiet btn-sm"
+            aria-pressed={inVersions}
+            onClick={() => showVersions(!inVersions)}
+          >
+            Versions <kbd className="font-mono text-xs font-normal">V</kbd>
           </button>
           {others.length > 0 && (
             <ChoiceMenu
@@ -337,8 +353,11 @@ export function SearchesStage() {
             onOwnKey={ownKeys}
           />
         )}
-        {database !== null && selected !== null && (
+        {database !== null && (selected !== null || inVersions) && (
           <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-7rem)] lg:self-start lg:overflow-auto lg:p-1">
+            {inVersions && (
+              <VersionsPane database={database} names={names} onClose={() => showVersions(false)} />
+            )}
             {own !== undefined && (
               <OwnLinePane
                 key={own.id}

@@ -1,0 +1,43 @@
+/** What the interface asks of the server about versions. */
+import type { StrategyVersion, VersionComparison, VersionComparisonRequest } from '@even-lantern/contract';
+import { api } from './api.js';
+
+export const versionApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    versions: build.query<StrategyVersion[], string>({
+      query: (review) => `reviews/${review}/versions`,
+      providesTags: ['Review'],
+    }),
+    /** Keeps the present state, if it is not kept yet. */
+    keepVersion: build.mutation<StrategyVersion[], string>({
+      query: (review) => ({ url: `reviews/${review}/versions`, method: 'POST', body: {} }),
+      async onQueryStarted(review, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer !== null) void dispatch(versionApi.util.upsertQueryData('versions', review, answer.data));
+      },
+    }),
+    nameVersion: build.mutation<StrategyVersion[], { review: string; id: string; name: string }>({
+      query: ({ review, id, name }) => ({
+        url: `reviews/${review}/versions/${id}/name`,
+        method: 'PUT',
+        body: { name },
+      }),
+      async onQueryStarted({ review }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer !== null) void dispatch(versionApi.util.upsertQueryData('versions', review, answer.data));
+      },
+    }),
+    goBack: build.mutation<{ left: string }, { review: string; id: string }>({
+      query: ({ review, id }) => ({
+        url: `reviews/${review}/versions/${id}/go-back`,
+        method: 'POST',
+        body: {},
+      }),
+      invalidatesTags: (_result, error) => (error === undefined ? ['Review', 'Reviews', 'Counts'] : []),
+    }),
+    compareVersions: build.query<VersionComparison, { review: string; body: VersionComparisonRequest }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/versions/compare`, method: 'POST', body }),
+      providesTags: ['Counts'],
+    }),
+  }),
+});

@@ -1,0 +1,246 @@
+import { counted, formatCount, type StrategyChange } from '@even-lantern/core';
+import type { DatabaseProfile, OnlyFound, StrategyVersion } from '@even-lantern/contract';
+import { format } from 'date-fns';
+import { X } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { toast } from 'sonner';
+import { problemOf } from '../../../app/api.js';
+import { lanesOfReview } from '../../../app/lanes.js';
+import { useUndo } from '../../../app/undo.js';
+import { useReview } from '../../../app/useReview.js';
+import { versionApi } from '../../../app/versionApi.js';
+import { LineForm } from '../../../parts/LineForm.js';
+import { ProblemNote } from '../../../parts/ProblemNote.js';
+import type { LineNames } from '../sheet/sheetLines.js';
+
+/** A state is kept a moment after the change that made it. */
+const POLLING_MS = 3000;
+
+interface VersionsPaneProps {
+  database: DatabaseProfile | null;
+  names: LineNames;
+  onClose: () => void;
+}
+
+/** The kept states of the strategy: to be named, compared with now, and gone back to. */
+export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
+  const { review } = useReview();
+  const {
+    data: versions,
+    error,
+    isFetching,
+  } = versionApi.useVersionsQuery(review.id, {
+    refetchOnMountOrArgChange: true,
+    pollingInterval: POLLING_MS,
+  });
+  // What was changed before versions were kept, or just now, is one too.
+  const [keep] = versionApi.useKeepVersionMutation();
+  useEffect(() => {
+    void keep(review.id);
+  }, [keep, review.id]);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [naming, setNaming] = useState<string | null>(null);
+  const [name, { error: refused }] = versionApi.useNameVersionMutation();
+  const goBack = useGoingBack();
+  const now = versions?.find(({ present }) => present);
+  return (
+    <section aria-label="Versions" className="flex flex-col gap-2">
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="small-head" tabIndex={-1} id="versions">
+          Versions
+        </h2>
+        <button className="btn btn-ghost btn-xs" onClick={onClose}>
+          <X className="h-3.5 w-3.5" aria-hidden="true" /> Close{' '}
+          <kbd className="font-mono font-normal">V</kbd>
+        </button>
+      </div>
+      <p className="quiet text-sm">Each state of the strategy is kept by itself, in all databases.</p>
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      {versions === undefined && error === undefined && <p className="quiet">Looking …</p>}
+      {versions?.length === 0 && <p className="quiet">Nothing has been written yet.</p>}
+      <ul aria-busy={isFetching}>
+        {versions?.map((version) => (
+          <li
+            key={version.id}
+            className="rule flex flex-col gap-1 border-b py-2"
+            data-version={version.number}
+          >
+            <p className="flex items-baseline gap-2">
+              <span
+                aria-hidden="true"
+                className={`h-2.5 w-2.5 shrink-0 rounded-full border-2 ${version.present ? 'border-accent bg-accent' : 'border-[var(--quiet,currentColor)]'}`}
+              />
+              <span className="flex-1">
+                <b>{titleOf(version)}</b>
+                {version.present && <span className="quiet"> now</span>}
+              </span>
+              <span className="quiet text-xs">{format(new Date(version.at), 'd MMM HH:mm')}</span>
+            </p>
+            <p className="quiet flex flex-wrap gap-x-3 pl-4 text-xs">
+              {version.person !== '' && <span>by {version.person}</span>}
+              <button
+                className="link"
+                onClick={() => setNaming(naming === version.id ? null : version.id)}
+                aria-expanded={naming === version.id}
+              >
+                {version.name === '' ? 'name it' : 'rename it'}
+              </button>
+              {!version.present && (
+                <>
+                  <button
+                    className="link"
+                    aria-expanded={chosen === version.id}
+                    onClick={() => setChosen(chosen === version.id ? null : version.id)}
+                  >
+                    compare with now
+                  </button>
+                  <button className="link" onClick={() => void goBack(version)}>
+                    go back to it
+                  </button>
+                </>
+              )}
+            </p>
+            {naming === version.id && (
+              <LineForm
+                label={`What version ${version.number} is called`}
+                button="Name it"
+                initial={version.name}
+                autoFocus
+                problem={refused === undefined ? null : problemOf(refused)}
+                onSubmit={async (text) => {
+                  const answer = await name({ review: review.id, id: version.id, name: text });
+                  if (answer.data !== undefined) setNaming(null);
+                }}
+                onCancel={() => setNaming(null)}
+              />
+            )}
+            {chosen === version.id && now !== undefined && database !== null && (
+              <Comparison
+                review={review.id}
+                database={database}
+                names={names}
+                from={version.id}
+                to={now.id}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function titleOf({ name, number }: StrategyVersion): string {
+  return name === '' ? `Version ${number}` : name;
+}
+
+/** Going back is an edit: what is left is kept, and undo goes there again. */
+function useGoingBack() {
+  const { review } = useReview();
+  const { remember } = useUndo();
+  const [goBack] = versionApi.useGoBackMutation();
+  return async (version: StrategyVersion) => {
+    const answer = await goBack({ review: review.id, id: version.id });
+    if (answer.data === undefined) {
+      const { title, detail } = problemOf(answer.error);
+      toast.error(title, { description: detail });
+      return;
+    }
+    const { left } = answer.data;
+    const what = `went back to ${titleOf(version)}`;
+    if (left !== '') {
+      const undo = async () => {
+        await goBack({ review: review.id, id: left }).unwrap();
+      };
+      remember({ what, undo });
+    }
+    toast(`The strategy is as in ${titleOf(version)} again. Ctrl Z takes it back.`);
+  };
+}
+
+interface ComparisonProps {
+  review: string;
+  database: DatabaseProfile;
+  names: LineNames;
+  from: string;
+  to: string;
+}
+
+/** What was done since, and which records that gained and lost. */
+function Comparison({ review, database, names, from, to }: ComparisonProps) {
+  const body = { database: database.id, from, to };
+  const { currentData: told, error } = versionApi.useCompareVersionsQuery({ review, body });
+  if (error !== undefined) return <ProblemNote problem={problemOf(error)} />;
+  if (told === undefined) return <p className="quiet pl-4">Comparing …</p>;
+  const { changes, hits, gained, lost } = told;
+  return (
+    <section aria-label="Compared with now" className="flex flex-col gap-2 pl-4 text-sm">
+      <p>
+        {hits.from === null ? 'Nothing' : formatCount(hits.from)} then,{' '}
+        {hits.to === null ? 'nothing' : formatCount(hits.to)} now in {told.databaseName}.
+      </p>
+      <ul>
+        {changes.map((change) => (
+          <ChangeItem key={`${change.at} ${change.within} ${change.did}`} change={change} names={names} />
+        ))}
+      </ul>
+      {changes.length === 0 && <p className="quiet">Nothing differs.</p>}
+      <Found title="found now and not then" found={gained} />
+      <Found title="found then and not now" found={lost} />
+    </section>
+  );
+}
+
+/** How a kept text names another line. */
+const REFERENCE = /cql\.resultSetId = "([^"]+)"/g;
+
+function ChangeItem({
+  change: { what, did, within, at, before, after },
+  names,
+}: {
+  change: StrategyChange;
+  names: LineNames;
+}) {
+  const { review } = useReview();
+  const lane = what === 'term' ? lanesOfReview(review).find(({ id }) => id === within)?.name : undefined;
+  const element =
+    what === 'element' ? review.elements.find(({ id }) => `element:${id}` === at)?.text : undefined;
+  const shown = (text: string | null) =>
+    (text ?? '').replace(REFERENCE, (_whole, key: string) => {
+      const number = names.numberOf(key);
+      return number === null ? 'a line that has no number now' : `L${number}`;
+    });
+  const said = shown(element ?? after ?? before);
+  return (
+    <li className="rule border-b py-1">
+      <b>{what === 'element' ? (did === 'added' ? 'searched on' : 'not searched on') : `${what} ${did}`}</b>
+      {lane !== undefined && <span className="quiet"> in {lane}</span>}:{' '}
+      {did === 'changed' ? (
+        <>
+          <del className="quiet">{shown(before)}</del> <ins className="no-underline">{shown(after)}</ins>
+        </>
+      ) : (
+        said
+      )}
+    </li>
+  );
+}
+
+function Found({ title, found: { records, sample } }: { title: string; found: OnlyFound }) {
+  if (records === null) return null;
+  if (records === 0) return <p className="quiet">No record is {title}.</p>;
+  return (
+    <details>
+      <summary className="cursor-pointer">
+        {counted(records, 'record')} {title}
+      </summary>
+      <ul className="list-disc pl-5">
+        {sample.map(({ accession, title: name, year }) => (
+          <li key={accession}>
+            {name} <span className="quiet">{year}</span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
