@@ -17,6 +17,7 @@ export * from './lineTexts.js';
 export * from './limits.js';
 export * from './ownLines.js';
 export * from './checks.js';
+export * from './strategyDocuments.js';
 export * from './versions.js';
 export * from './studyDesigns.js';
 export * from './designFilters.js';

@@ -227,10 +227,10 @@ function fitting<T extends { kind: string; values: LimitValues }>(
 
 const content = { kind, values: values.required(), on: Joi.boolean().required(), ways: ways.required() };
 
-const newLimit = Joi.object<NewLimit>({ ...content, reason: reason.required() }).custom(fitting);
+export const limitDocument = Joi.object<NewLimit>({ ...content, reason: reason.required() }).custom(fitting);
 
 export const newLimitsSchema = Joi.object<NewLimits>({
-  limits: Joi.array().items(newLimit).min(1).max(MOST_LIMITS).required(),
+  limits: Joi.array().items(limitDocument).min(1).max(MOST_LIMITS).required(),
 });
 
 export const limitChangeSchema = Joi.object<LimitChange>({

@@ -21,12 +21,12 @@ export interface LineConversion {
   to: 'own' | 'cql';
 }
 
-const LONGEST = 200_000;
+export const LONGEST_LINE_TEXT = 200_000;
 
 export const lineConversionSchema = Joi.object<LineConversion>({
   database: Joi.string().required(),
   language: Joi.string().valid('own', 'cql').required(),
-  text: Joi.string().allow('').max(LONGEST).required(),
+  text: Joi.string().allow('').max(LONGEST_LINE_TEXT).required(),
   to: Joi.string().valid('own', 'cql').required(),
 });
 
@@ -38,7 +38,7 @@ export const lineTextChangeSchema = Joi.object<LineTextChange>({
   language: Joi.string().valid('own', 'cql').required(),
   text: Joi.string()
     .allow(null)
-    .max(LONGEST)
+    .max(LONGEST_LINE_TEXT)
     .required()
     .messages({ 'string.empty': 'Write something, or take what the lanes give.' }),
   version: Joi.number().integer().min(0).required(),

@@ -63,6 +63,14 @@ const note = Joi.string()
   .messages({ 'string.max': 'A note has at most 1,000 characters.' });
 const version = Joi.number().integer().min(1);
 
+/** A line as it stands in a file. */
+export const ownLineDocument = Joi.object({
+  role: role.required(),
+  on: Joi.boolean().required(),
+  text: text.required(),
+  note: note.required(),
+});
+
 export const newOwnLinesSchema = Joi.object<NewOwnLines>({
   lines: Joi.array()
     .items(Joi.object({ role: role.required(), text: text.required(), note: note.required() }))

@@ -265,7 +265,7 @@ export const candidatesSchema = Joi.object<Candidates>({
   contents: Joi.array().items(termContent).max(MAX_CANDIDATES).required(),
 });
 
-const laneDocument = Joi.object({
+export const laneDocument = Joi.object({
   name: Joi.string().allow('').max(2000).required(),
   element: Joi.string()
     .valid(...ELEMENT_KEYS)

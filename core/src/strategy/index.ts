@@ -38,6 +38,22 @@ export {
 } from './laneExport.js';
 export type { LaneDocument, LanesDocument, NamedLane, ShelfDocument } from './laneExport.js';
 export { sameTerm } from './sameTerm.js';
+export {
+  keysWith,
+  placesOf,
+  sheetsToCsv,
+  sheetsToMarkdown,
+  sheetToText,
+  STRATEGY_FORM,
+  strategyToDocument,
+} from './strategyExport.js';
+export type {
+  SheetLine,
+  SheetOfDatabase,
+  StrategyDocument,
+  WholeStrategy,
+  WrittenDocument,
+} from './strategyExport.js';
 export { queryWithout } from './effects.js';
 export { strategyPicture, type FallPictureStep, type StrategyPicture } from './picture.js';
 export type { JoinedPart, StrategyParts } from './compile.js';
@@ -53,6 +69,7 @@ export {
   textReferringTo,
   textToKeep,
   textToShow,
+  textWithKeys,
 } from './ownLines.js';
 export type { OwnLine, OwnLineRole, OwnPart } from './ownLines.js';
 export { LINE_KINDS, TERM_ORIGINS } from './model.js';

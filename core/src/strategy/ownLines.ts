@@ -106,13 +106,18 @@ export function linesReferredTo(kept: string): LineKey[] {
   return [...keys];
 }
 
+/** A text in which lines have other keys, such as those of another review; those that have none stay as they are. */
+export function textWithKeys(kept: string, keyFor: (key: LineKey) => LineKey | null): string {
+  return replaced(kept, (clause) => {
+    if (clause.index?.toLowerCase() !== RESULT_SET) return null;
+    const key = keyFor(unescapeQuoted(clause.term.text));
+    return key === null ? null : { ...spanOf(clause), by: reference(key) };
+  });
+}
+
 /** A text in which one line takes the place of another, as when two are made one. */
 export function textReferringTo(kept: string, from: LineKey, to: LineKey): string {
-  return replaced(kept, (clause) =>
-    clause.index?.toLowerCase() === RESULT_SET && unescapeQuoted(clause.term.text) === from
-      ? { ...spanOf(clause), by: reference(to) }
-      : null,
-  );
+  return textWithKeys(kept, (key) => (key === from ? to : null));
 }
 
 /** Lines joined, as a text to keep. */

@@ -59,6 +59,8 @@ import { RunsService } from '../runs/runsService.js';
 import { AcceptedFindingsService } from '../checks/acceptedFindingsService.js';
 import { ChecksController } from '../checks/checksController.js';
 import { MendEffectsService } from '../checks/mendEffectsService.js';
+import { StrategyFilesController } from '../strategy/strategyFilesController.js';
+import { StrategyFilesService } from '../strategy/strategyFilesService.js';
 import { ComparisonService } from '../versions/comparisonService.js';
 import { VersionKeeper } from '../versions/versionKeeper.js';
 import { VersionsController } from '../versions/versionsController.js';
@@ -134,6 +136,7 @@ class ApplicationModule {
         LimitsController,
         OwnLinesController,
         ChecksController,
+        StrategyFilesController,
         VersionsController,
         DesignsController,
         ReviewsController,
@@ -169,6 +172,7 @@ class ApplicationModule {
         OwnLinesService,
         AcceptedFindingsService,
         MendEffectsService,
+        StrategyFilesService,
         VersionsService,
         ComparisonService,
         VersionKeeper,

@@ -8,7 +8,7 @@ import {
   type Person,
   type ReviewLimit,
 } from '@even-lantern/contract';
-import { IsNull } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { badInput, conflict, notFound } from '../application/problem.js';
 import { limitOf, limitsInOrder, ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
@@ -28,37 +28,45 @@ export class LimitsService {
 
   /** Adds limits behind those there are; all or none. */
   add(reviewId: string, limits: readonly NewLimit[], person: Person): Promise<ReviewLimit[]> {
-    return this.store.write(async (manager) => {
-      await this.reviews.expect(reviewId, manager);
-      const present = await manager.countBy(LimitRow, { reviewId, removedAt: IsNull() });
-      if (present + limits.length > MOST_LIMITS) {
-        throw conflict(
-          `A review has at most ${MOST_LIMITS} limits.`,
-          'Nothing was added. Put values into one limit, or take one away.',
-        );
-      }
-      let position = (await manager.maximum(LimitRow, 'position', { reviewId })) ?? 0;
-      const added: ReviewLimit[] = [];
-      for (const { kind, values, reason, on, ways } of limits) {
-        position += 1;
-        const row: LimitRow = {
-          id: randomUUID(),
-          reviewId,
-          position,
-          kind,
-          content: JSON.stringify(values),
-          reason: reason.trim(),
-          on,
-          ways: JSON.stringify(ways),
-          ...now(person),
-          removedAt: null,
-          version: 1,
-        };
-        await manager.insert(LimitRow, row);
-        added.push(limitOf(row, person.name));
-      }
-      return added;
-    });
+    return this.store.write((manager) => this.addIn(manager, reviewId, limits, person));
+  }
+
+  /** The same, as part of a change. */
+  async addIn(
+    manager: EntityManager,
+    reviewId: string,
+    limits: readonly NewLimit[],
+    person: Person,
+  ): Promise<ReviewLimit[]> {
+    await this.reviews.expect(reviewId, manager);
+    const present = await manager.countBy(LimitRow, { reviewId, removedAt: IsNull() });
+    if (present + limits.length > MOST_LIMITS) {
+      throw conflict(
+        `A review has at most ${MOST_LIMITS} limits.`,
+        'Nothing was added. Put values into one limit, or take one away.',
+      );
+    }
+    let position = (await manager.maximum(LimitRow, 'position', { reviewId })) ?? 0;
+    const added: ReviewLimit[] = [];
+    for (const { kind, values, reason, on, ways } of limits) {
+      position += 1;
+      const row: LimitRow = {
+        id: randomUUID(),
+        reviewId,
+        position,
+        kind,
+        content: JSON.stringify(values),
+        reason: reason.trim(),
+        on,
+        ways: JSON.stringify(ways),
+        ...now(person),
+        removedAt: null,
+        version: 1,
+      };
+      await manager.insert(LimitRow, row);
+      added.push(limitOf(row, person.name));
+    }
+    return added;
   }
 
   change(id: string, change: LimitChange, version: number, person: Person): Promise<ReviewLimit> {

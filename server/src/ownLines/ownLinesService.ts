@@ -39,20 +39,28 @@ export class OwnLinesService {
 
   /** Adds lines; all or none. */
   add(reviewId: string, { lines, before }: NewOwnLines, person: Person): Promise<ReviewOwnLine[]> {
-    return this.store.write(async (manager) => {
-      await this.reviews.expect(reviewId, manager);
-      await expectRoom(manager, reviewId, lines.length);
-      const added: ReviewOwnLine[] = [];
-      for (const { role, text, note } of lines) {
-        const row = await insert(manager, { reviewId, role, text, note }, person);
-        if (before !== null) {
-          const rows = await ownLinesInOrder(manager, reviewId);
-          await placeBefore(manager, OwnLineRow, rows, row.id, before, 'line');
-        }
-        added.push(ownLineOf(row, person.name));
+    return this.store.write((manager) => this.addIn(manager, reviewId, { lines, before }, person));
+  }
+
+  /** The same, as part of a change. */
+  async addIn(
+    manager: EntityManager,
+    reviewId: string,
+    { lines, before }: NewOwnLines,
+    person: Person,
+  ): Promise<ReviewOwnLine[]> {
+    await this.reviews.expect(reviewId, manager);
+    await expectRoom(manager, reviewId, lines.length);
+    const added: ReviewOwnLine[] = [];
+    for (const { role, text, note } of lines) {
+      const row = await insert(manager, { reviewId, role, text, note }, person);
+      if (before !== null) {
+        const rows = await ownLinesInOrder(manager, reviewId);
+        await placeBefore(manager, OwnLineRow, rows, row.id, before, 'line');
       }
-      return added;
-    });
+      added.push(ownLineOf(row, person.name));
+    }
+    return added;
   }
 
   change(id: string, change: OwnLineChange, version: number, person: Person): Promise<ReviewOwnLine> {

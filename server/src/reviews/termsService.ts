@@ -167,10 +167,10 @@ function alreadyThere(term: ReviewTerm) {
 }
 
 /** The lane that one of a document belongs to; begun, and its element made and searched on, where it is missing. */
-async function laneForDocument(
+export async function laneForDocument(
   manager: EntityManager,
   reviewId: string,
-  { form, lanes: all }: LanesDocument,
+  { form, lanes: all }: Pick<LanesDocument, 'lanes'> & { form: string },
   { element: key, name, leftOut = false }: LaneDocument,
 ): Promise<string> {
   const review = await manager.findOneBy(ReviewRow, { id: reviewId });

@@ -12,7 +12,7 @@ const PAUSE_MS = 300;
 
 /** What changes a strategy, by its address. */
 const OF_REVIEW =
-  /^\/api\/reviews\/([^/]+)\/(?:terms|lanes|lanes\.json|limits|own-lines|lines|concepts|shelf)(?:\/|$)/;
+  /^\/api\/reviews\/([^/]+)\/(?:terms|lanes|lanes\.json|strategy\.json|limits|own-lines|lines|concepts|shelf)(?:\/|$)/;
 const OF_PART = /^\/api\/(terms|lanes|elements|limits|own-lines|shelf)\/([^/]+)/;
 
 /**

@@ -7,6 +7,7 @@ import type {
   OwnLinesState,
   ReviewOwnLine,
   StrategyEffects,
+  StrategyRead,
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
 
@@ -65,6 +66,14 @@ export const ownLineApi = api.injectEndpoints({
     }),
     restoreOwnLines: build.mutation<ReviewOwnLine[], { review: string; body: OwnLinesState }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/own-lines/restore`, method: 'POST', body }),
+      invalidatesTags: linesChanged,
+    }),
+    readStrategy: build.mutation<StrategyRead, { review: string; strategy: unknown }>({
+      query: ({ review, strategy }) => ({
+        url: `reviews/${review}/strategy.json`,
+        method: 'POST',
+        body: strategy,
+      }),
       invalidatesTags: linesChanged,
     }),
     effects: build.query<StrategyEffects, { review: string; database: string }>({

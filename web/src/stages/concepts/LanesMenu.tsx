@@ -4,27 +4,18 @@ import { Link } from 'react-router';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { useReview } from '../../app/useReview.js';
+import { FileLink } from '../../parts/FileLink.js';
 import { FilePicker } from '../../parts/FilePicker.js';
-
-const MOST_BYTES = 2_000_000;
+import { jsonFrom } from '../../parts/jsonFile.js';
 
 /** Lanes and vocabulary as files in open forms, out and in. */
 export function LanesMenu() {
   const { review, database } = useReview();
   const [readLanes] = api.useReadLanesMutation();
   const read = async (file: File) => {
-    if (file.size > MOST_BYTES) {
-      toast.error('This file is too large to be lanes. Nothing was added.');
-      return;
-    }
-    let lanes: LanesDocument;
-    try {
-      lanes = JSON.parse(await file.text()) as LanesDocument;
-    } catch {
-      toast.error('This file is not JSON. Nothing was added.');
-      return;
-    }
-    const result = await readLanes({ reviewId: review.id, lanes });
+    const lanes = await jsonFrom(file, 'lanes');
+    if (lanes === undefined) return;
+    const result = await readLanes({ reviewId: review.id, lanes: lanes as LanesDocument });
     if (result.data === undefined) {
       const { title, errors = [] } = problemOf(result.error);
       toast.error(`${errors[0]?.message ?? title} Nothing was added.`);
@@ -69,15 +60,5 @@ export function LanesMenu() {
         </li>
       </ul>
     </details>
-  );
-}
-
-function FileLink({ href, name }: { href: string; name: string }) {
-  return (
-    <li>
-      <a className="hover:bg-base-300 block rounded px-2 py-1" href={href} download>
-        {name}
-      </a>
-    </li>
   );
 }

@@ -31,6 +31,7 @@ import { SheetTabs } from './sheet/SheetTabs.js';
 import { lineNames, ownLineName, type SheetRow } from './sheet/sheetLines.js';
 import { SideBySide } from './SideBySide.js';
 import { releaseText } from '../../parts/release.js';
+import { StrategyMenu } from './StrategyMenu.js';
 import { ToSettle } from './ToSettle.js';
 import { VersionsPane } from './versions/VersionsPane.js';
 import { useRun } from './useRun.js';
@@ -277,12 +278,15 @@ export function SearchesStage() {
         </div>
       </div>
       {databases.length > 0 && (
-        <SheetTabs
-          databases={databases}
-          rehearsals={rehearsals.map(({ data }) => data)}
-          chosen={database?.id ?? null}
-          onChoose={(id) => choose(id)}
-        />
+        <div className="rule flex items-end gap-3 border-b">
+          <SheetTabs
+            databases={databases}
+            rehearsals={rehearsals.map(({ data }) => data)}
+            chosen={database?.id ?? null}
+            onChoose={(id) => choose(id)}
+          />
+          <StrategyMenu database={database} />
+        </div>
       )}
       <NoDatabase />
       {asking && unreasoned.length > 0 && (

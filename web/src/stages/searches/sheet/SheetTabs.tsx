@@ -34,7 +34,7 @@ export function SheetTabs({ databases, rehearsals, chosen, onChoose }: SheetTabs
       ref={list}
       role="tablist"
       aria-label="Sheets"
-      className="rule flex gap-1 overflow-x-auto overflow-y-hidden border-b"
+      className="flex min-w-0 gap-1 overflow-x-auto overflow-y-hidden"
       onKeyDown={keys}
     >
       {databases.map(({ id, name, state }, i) => {
