@@ -159,7 +159,9 @@ test('a database is added by hand: strings to copy, counts entered, the exported
       .map((title) => `TY  - JOUR\r\nTI  - ${title}\r\nPY  - 2021\r\nER  - \r\n`)
       .join(''),
   );
-  await (await browser.driver.findElement({ css: 'input[type=file]' })).sendKeys(file);
+  await (
+    await browser.driver.findElement({ css: 'section[aria-label=String] input[type=file]' })
+  ).sendKeys(file);
   await browser.sees('2 records given.');
   await (await browser.named('Run and log')).click();
   await browser.sees('Logged: 2 hits, 2 records fetched.');

@@ -128,6 +128,9 @@ export function compileLanes(
   const lines: Line[] = [];
   const problems: StrategyProblem[] = [];
   const numbers = new Map<LineKey, number>();
+  /** by number, how many parts a line has with all that it refers to written out */
+  const sizes = new Map<number, number>();
+  const tooLong = (query: Query) => sizeOf(query, sizes) > MOST_PARTS;
   const add = (
     given: Pick<Line, 'kind' | 'query' | 'changes'> &
       Partial<Pick<Line, 'laneId' | 'termId' | 'limitId' | 'ownId' | 'text'>>,
@@ -136,14 +139,18 @@ export function compileLanes(
     const key = lineKeyOf(line);
     const edit = edits.get(key);
     const number = lines.length + 1;
-    const query = edit === undefined ? null : renumbered(edit, numbers);
+    const asNumbered = edit === undefined ? null : renumbered(edit, numbers);
+    const query = asNumbered !== null && tooLong(asNumbered) ? null : asNumbered;
     if (edit === undefined || query === null) lines.push({ number, ...line, edited: false, written: null });
     else lines.push({ number, ...line, query, changes: edit.changes, edited: true, written: edit.written });
     if (edit !== undefined && query === null) {
-      const message = `L${number} was written with a reference to a line that does not stand before it any more. Until it is mended, what the lanes give is searched.`;
+      const why =
+        asNumbered === null ? 'with a reference to a line that does not stand before it any more' : TOO_LONG;
+      const message = `L${number} was written ${why}. Until it is mended, what the lanes give is searched.`;
       problems.push({ laneId: line.laneId, termId: line.termId, line: key, message });
     }
     numbers.set(key, number);
+    sizes.set(number, sizeOf(lines.at(-1)?.query ?? line.query, sizes));
     return number;
   };
   const parts: JoinedPart[] = [];
@@ -185,6 +192,12 @@ export function compileLanes(
     } else {
       const query = renumbered(placed.line, numbers);
       if (query === null) throw new RangeError(`own line ${i} refers to a line that has no number`);
+      if (tooLong(query)) {
+        const aside = part.role === 'looks' ? { aside: true as const } : {};
+        const message = `A line of your own was written ${TOO_LONG}.`;
+        problems.push({ laneId: null, termId: null, line: ownKey(part.id), ...aside, message });
+        continue;
+      }
       const number = addOwn(part, { ...placed.line, query });
       if (part.role !== 'looks') parts.push({ query: lineRef(number), role: part.role });
     }
@@ -214,9 +227,23 @@ export function compileLanes(
   for (const { part, line } of behind) {
     const query = renumbered(line, numbers);
     // Where there is no whole, there is nothing to look at yet.
-    if (query !== null) addOwn(part, { ...line, query });
+    if (query === null) continue;
+    if (tooLong(query)) {
+      const message = `A line of your own was written ${TOO_LONG}.`;
+      problems.push({ laneId: null, termId: null, line: ownKey(part.id), aside: true, message });
+    } else addOwn(part, { ...line, query });
   }
   return { lines, problems };
+}
+
+/** More parts than this, with all references written out, no database would take; lines that double each other reach it soon. */
+const MOST_PARTS = 50_000;
+const TOO_LONG = 'so that it has too many parts once the lines that it refers to are written out';
+
+/** How many parts a query has with the lines that it refers to written out. */
+function sizeOf(query: Query, sizes: ReadonlyMap<number, number>): number {
+  if (query.kind === 'line') return sizes.get(query.line) ?? 1;
+  return childrenOf(query).reduce((sum, part) => sum + sizeOf(part, sizes), 1);
 }
 
 /** What takes part in the whole: a lane, or a line of one’s own. */

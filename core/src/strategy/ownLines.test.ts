@@ -173,6 +173,19 @@ describe('where own lines stand', () => {
   });
 });
 
+test('lines that double each other are told before they grow beyond all measure', () => {
+  const lines = Array.from({ length: 60 }, (_, i) =>
+    own(
+      `d${i}`,
+      i === 0 ? 'night or day' : `${reference(ownKey(`d${i - 1}`))} and ${reference(ownKey(`d${i - 1}`))}`,
+    ),
+  );
+  const { problems } = compiled(TWO, lines);
+  expect(problems[0]?.message).toContain('too many parts');
+  // What comes behind is told as well, and nothing of it is written out.
+  expect(problems.length).toBeGreaterThan(40);
+});
+
 test('an own line is said in each dialect, and what it cannot say is named', () => {
   const [dialect] = [DIALECTS.get('skein')];
   if (dialect === undefined) throw new Error('no dialect');

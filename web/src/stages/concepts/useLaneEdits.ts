@@ -1,4 +1,4 @@
-import { counted } from '@even-lantern/core';
+import { counted, laneKey, linesReferredTo, termKey } from '@even-lantern/core';
 import type { LaneChange, NewLane, Problem } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
@@ -116,7 +116,12 @@ export function useLaneEdits() {
         await restoreLane({ id: lane.id, moved: [], takenOut: [] }).unwrap();
       };
       remember({ what: `ended ${lane.name}`, undo });
-      toast(`Ended the lane ${lane.name}. Ctrl Z brings it back.`);
+      const keys = [laneKey(lane.id), ...lane.terms.map(({ id }) => termKey(id))];
+      const used = review.ownLines.some((line) =>
+        linesReferredTo(line.text).some((key) => keys.includes(key)),
+      );
+      const description = used ? 'A line of your own refers to it, and cannot be counted now.' : undefined;
+      toast(`Ended the lane ${lane.name}. Ctrl Z brings it back.`, { description });
       return true;
     },
   };

@@ -1,4 +1,11 @@
-import { counted, describeTerm, type TermContent, type TermOrigin } from '@even-lantern/core';
+import {
+  counted,
+  describeTerm,
+  linesReferredTo,
+  termKey,
+  type TermContent,
+  type TermOrigin,
+} from '@even-lantern/core';
 import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
@@ -100,7 +107,9 @@ export function useTermEdits() {
         await changeTerm({ id: term.id, version, change: { removed: false } }).unwrap();
       };
       remember({ what: `took out ${text}`, undo });
-      toast(`Took out ${text}. Ctrl Z puts it back.`);
+      const used = review.ownLines.some((line) => linesReferredTo(line.text).includes(termKey(term.id)));
+      const description = used ? 'A line of your own refers to it, and cannot be counted now.' : undefined;
+      toast(`Took out ${text}. Ctrl Z puts it back.`, { description });
     },
 
     change: (term: ReviewTerm, content: TermContent) =>

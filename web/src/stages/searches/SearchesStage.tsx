@@ -143,6 +143,12 @@ export function SearchesStage() {
     row.scrollIntoView({ block: 'nearest' });
     setAdded(null);
   }, [added, ownLines]);
+  /** What was selected is not there any more. */
+  const leaveLine = () => {
+    setChosen(null);
+    setEditing(false);
+    setLeaving(null);
+  };
   const addLine = async (text = '') => {
     const line = await edits.add({ role: 'looks', text, note: '' });
     if (line === null) return;
@@ -172,7 +178,10 @@ export function SearchesStage() {
     if (event.altKey || event.ctrlKey || event.metaKey) return;
     if (event.key === 'Delete') {
       if (usersOf(each, ownLines).length > 0) setLeaving(each.id);
-      else void edits.remove(each, name);
+      else {
+        void edits.remove(each, name);
+        leaveLine();
+      }
     } else if (event.key.toLowerCase() === 'x') {
       void edits.change(each, { on: !each.on }, `switched ${name} ${each.on ? 'off' : 'on'}`);
     } else return;
@@ -373,7 +382,7 @@ export function SearchesStage() {
                 leaving={leaving === own.id}
                 onLeave={() => setLeaving(own.id)}
                 onStay={() => setLeaving(null)}
-                onRemoved={() => setChosen(null)}
+                onRemoved={leaveLine}
               />
             )}
             {line !== undefined && (

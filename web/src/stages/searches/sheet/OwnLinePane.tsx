@@ -225,16 +225,24 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
   }, [own.text]);
 
   const vocabulary = database.vocabulary?.id ?? null;
+  /** after a refusal nothing is sent until somebody says which text is to stay */
+  const held = useRef(false);
   const send = useRef(async () => {});
   send.current = async () => {
     clearTimeout(timer.current);
     const shown = typed.current;
-    if (shown === null) return;
+    if (shown === null || held.current) return;
     typed.current = null;
     const { own: line, names: now, edits: by } = latest.current;
     const kept = textToKeep(shown, now.keyOf, vocabulary);
     if (kept === line.text) return;
-    setProblem(await by.change(line, { text: kept }, 'wrote a line'));
+    const refused = await by.change(line, { text: kept }, 'wrote a line');
+    // What was not kept stays where it was typed.
+    if (refused !== null) {
+      typed.current ??= shown;
+      held.current = true;
+    }
+    setProblem(refused);
   };
   // Leaving does not lose what was typed last.
   useEffect(() => () => void send.current(), []);
@@ -293,14 +301,27 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
       )}
       {problem !== null && (
         <ProblemNote problem={problem}>
+          <p className="font-mono text-xs break-words">{textToShow(own.text, names.numberOf)}</p>
           <button
             className="btn btn-sm btn-quiet mt-1"
             onClick={() => {
+              held.current = false;
               typed.current = text;
               void send.current();
             }}
           >
             Keep what stands here
+          </button>{' '}
+          <button
+            className="btn btn-sm btn-quiet mt-1"
+            onClick={() => {
+              held.current = false;
+              typed.current = null;
+              setText(textToShow(own.text, names.numberOf));
+              setProblem(null);
+            }}
+          >
+            Take the other
           </button>
         </ProblemNote>
       )}

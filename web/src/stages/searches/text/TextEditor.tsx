@@ -106,7 +106,8 @@ export default function TextEditor(props: TextEditorProps) {
       autocompletion({ override: [complete], icons: false }),
       check,
       EditorView.lineWrapping,
-      EditorView.contentAttributes.of({ 'aria-label': label }),
+      // Told to be reached by key, since the text may be longer than what is shown of it.
+      EditorView.contentAttributes.of({ 'aria-label': label, tabindex: '0' }),
       Prec.low(
         keymap.of([
           {
