@@ -37,4 +37,6 @@ export interface StrategyEffects {
   overlaps: LaneOverlap[];
   /** the parts in the order in which they are joined, those left out last */
   fall: FallStep[];
+  /** terms and lines whose effects are not counted without being asked for, since the strategy is large */
+  uncounted: number;
 }

@@ -122,8 +122,15 @@ export class DatabasesController {
   }
 
   @Get('reviews/:id/effects')
-  @ApiOperation({ summary: 'What each part of a strategy does to the whole in a database, not logged' })
-  effectsOf(@Param('id') id: string, @Query('database') database: string | undefined) {
-    return this.effects.of(id, String(database ?? ''));
+  @ApiOperation({
+    summary:
+      'What each part of a strategy does to the whole in a database, not logged; of a large one all only when asked for',
+  })
+  effectsOf(
+    @Param('id') id: string,
+    @Query('database') database: string | undefined,
+    @Query('all') all: string | undefined,
+  ) {
+    return this.effects.of(id, String(database ?? ''), all === 'yes');
   }
 }

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   addsQuery,
+  childrenOf,
   foundLine,
   joinParts,
   linesIn,
@@ -14,8 +15,12 @@ import type { Counted, FallStep, LaneOverlap, LeftOut, StrategyEffects } from '@
 import { KeptRecords } from '../limits/keptRecords.js';
 import { AskingService } from './askingService.js';
 import { DatabasesService } from './databasesService.js';
+import { inTurns } from './inTurns.js';
 import { ReadingService, type ReviewReading } from './readingService.js';
 import { partsOfLines, type PartOfLine } from './strategyLines.js';
+
+/** Parts of queries, in all, that are counted without being asked for. The demo strategy has some hundreds. */
+const MOST_AT_ONCE = 60_000;
 
 const NOT_COUNTED: Counted = { hits: null, error: null };
 const NOTHING_FOUND: Counted = { hits: 0, error: null };
@@ -30,7 +35,8 @@ export class EffectsService {
     private readonly kept: KeptRecords,
   ) {}
 
-  of(reviewId: string, databaseId: string): Promise<StrategyEffects> {
+  /** @param all whether everything is counted, however large the strategy is */
+  of(reviewId: string, databaseId: string, all = false): Promise<StrategyEffects> {
     return this.databases.inOneRelease(databaseId, async () => {
       const reading = await this.readings.ofReview(reviewId, databaseId);
       const { database, lanes, ownLines, strategies } = reading;
@@ -41,15 +47,22 @@ export class EffectsService {
         wholeLine === undefined
           ? NOT_COUNTED
           : await this.asking.count(database, standaloneQuery(wholeLine, lines));
+      // Each of these counts asks for nearly the whole strategy, so that their cost grows with its square.
+      const size = wholeLine === undefined ? 0 : sizeOf(standaloneQuery(wholeLine, lines));
+      const termsInAll = lines.filter(({ kind }) => kind === 'term').length;
+      const ownInAll = parts.filter(({ ownId }) => ownId !== null).length;
+      const fits = (number: number) => all || number * size <= MOST_AT_ONCE;
+      const [countTerms, countOwn] = [fits(termsInAll), fits(2 * ownInAll)];
       const [terms, own, leftOut, overlaps, fall] = await Promise.all([
-        wholeLine === undefined ? {} : this.withoutTerms(reading, wholeLine, whole),
-        this.withoutOwn(reading, parts),
-        this.leftOut(reviewId, reading, parts),
+        wholeLine === undefined || !countTerms ? {} : this.withoutTerms(reading, wholeLine, whole),
+        countOwn ? this.withoutOwn(reading, parts) : {},
+        countOwn ? this.leftOut(reviewId, reading, parts) : {},
         this.overlaps(reading, parts),
-        this.fall(reading, parts),
+        countOwn ? this.fall(reading, parts) : [],
       ]);
       const { release } = database.description;
-      return { database: database.id, release, whole, terms, own, leftOut, overlaps, fall };
+      const uncounted = (countTerms ? 0 : termsInAll) + (countOwn ? 0 : ownInAll);
+      return { database: database.id, release, whole, terms, own, leftOut, overlaps, fall, uncounted };
     });
   }
 
@@ -63,9 +76,10 @@ export class EffectsService {
     const usedByOthers = new Set(
       lines.filter(({ kind, edited }) => kind !== 'lane' || edited).flatMap(({ query }) => linesIn(query)),
     );
-    const told = await Promise.all(
-      lines.map(async (line): Promise<[string, Counted][]> => {
-        if (line.kind !== 'term' || line.termId === null) return [];
+    const told = await inTurns(
+      lines.filter(({ kind }) => kind === 'term'),
+      async (line): Promise<[string, Counted][]> => {
+        if (line.termId === null) return [];
         const lane = lanes.find(({ id }) => id === line.laneId);
         const term =
           lane === undefined ? undefined : searchedTerms(lane).find(({ id }) => id === line.termId);
@@ -76,7 +90,7 @@ export class EffectsService {
         }
         const without = queryWithout(whole, lines, line.number);
         return [[line.termId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
-      }),
+      },
     );
     return Object.fromEntries(told.flat());
   }
@@ -85,13 +99,11 @@ export class EffectsService {
     { database }: ReviewReading,
     parts: readonly PartOfLine[],
   ): Promise<Record<string, Counted>> {
-    const told = await Promise.all(
-      parts.map(async (part): Promise<[string, Counted][]> => {
-        if (part.ownId === null) return [];
-        const without = joinParts(parts.filter((each) => each !== part));
-        return [[part.ownId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
-      }),
-    );
+    const told = await inTurns(parts, async (part): Promise<[string, Counted][]> => {
+      if (part.ownId === null) return [];
+      const without = joinParts(parts.filter((each) => each !== part));
+      return [[part.ownId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
+    });
     return Object.fromEntries(told.flat());
   }
 
@@ -106,8 +118,8 @@ export class EffectsService {
       return without === null ? null : { kind: 'and', operands: [without, part.query] };
     });
     const [records, kept] = await Promise.all([
-      Promise.all(
-        thrown.map(async (query) => (query === null ? 0 : (await this.asking.count(database, query)).hits)),
+      inTurns(thrown, async (query) =>
+        query === null ? 0 : (await this.asking.count(database, query)).hits,
       ),
       this.kept.among(reviewId, database, thrown),
     ]);
@@ -121,12 +133,10 @@ export class EffectsService {
       laneId === null || role === 'leavesOut' ? [] : [{ laneId, query }],
     );
     const pairs = asked.flatMap((a, i) => asked.slice(i + 1).map((b) => [a, b] as const));
-    return Promise.all(
-      pairs.map(async ([a, b]): Promise<LaneOverlap> => ({
-        laneIds: [a.laneId, b.laneId],
-        ...(await this.asking.count(database, { kind: 'and', operands: [a.query, b.query] })),
-      })),
-    );
+    return inTurns(pairs, async ([a, b]): Promise<LaneOverlap> => ({
+      laneIds: [a.laneId, b.laneId],
+      ...(await this.asking.count(database, { kind: 'and', operands: [a.query, b.query] })),
+    }));
   }
 
   /** What is left as one part after the other is joined: those that narrow, then those added, then those left out. */
@@ -134,15 +144,17 @@ export class EffectsService {
     const inOrder = (['narrows', 'adds', 'leavesOut'] as const).flatMap((role) =>
       parts.filter((part) => part.role === role),
     );
-    return Promise.all(
-      inOrder.map(async ({ key, query }, i): Promise<FallStep> => {
-        const joined = joinParts(inOrder.slice(0, i + 1));
-        const [alone, left] = await Promise.all([
-          this.asking.count(database, query),
-          joined === null ? NOTHING_FOUND : this.asking.count(database, joined),
-        ]);
-        return { part: key, alone: alone.hits, ...left };
-      }),
-    );
+    return inTurns(inOrder, async ({ key, query }, i): Promise<FallStep> => {
+      const joined = joinParts(inOrder.slice(0, i + 1));
+      const [alone, left] = await Promise.all([
+        this.asking.count(database, query),
+        joined === null ? NOTHING_FOUND : this.asking.count(database, joined),
+      ]);
+      return { part: key, alone: alone.hits, ...left };
+    });
   }
+}
+
+function sizeOf(query: Query): number {
+  return childrenOf(query).reduce((sum, part) => sum + sizeOf(part), 1);
 }

@@ -22,6 +22,7 @@ import type {
   RehearsedLine,
   TermCount,
 } from '@even-lantern/contract';
+import { inTurns } from './inTurns.js';
 import { ReadingService } from './readingService.js';
 import { partsOfLines, type PartOfLine } from './strategyLines.js';
 import { askedText, AskingService } from './askingService.js';
@@ -58,12 +59,12 @@ export class RehearsalService {
     const strategy = strategies.said;
     const joined = partsOfLines(lanes, ownLines, strategy.lines);
     const [lines, adds, bridges, without, withoutElements, parts] = await Promise.all([
-      Promise.all(strategy.lines.map((line) => this.countLine(database, line, strategy.lines, lanes))),
+      inTurns(strategy.lines, (line) => this.countLine(database, line, strategy.lines, lanes)),
       this.countAdditions(database, lanes, read, edits),
       this.countBridges(database, joined),
       this.countWithout(database, joined, ({ laneId }) => laneId),
       this.countWithout(database, joined, ({ elementId }) => elementId),
-      Promise.all(lanes.map((lane) => this.countParts(database, lane, read, edits))),
+      inTurns(lanes, (lane) => this.countParts(database, lane, read, edits)),
     ]);
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
     const termCounts: Record<string, TermCount> = {};
@@ -125,14 +126,11 @@ export class RehearsalService {
     read: TermReading,
     edits: Edits,
   ): Promise<Map<string, number | null>> {
-    const counted = await Promise.all(
-      lanes.flatMap((lane) =>
-        searchedTerms(lane).map(async (term): Promise<[string, number | null]> => {
-          const query = addsQuery(term, lane, read, edits);
-          return [term.id, query === null ? null : (await this.asking.count(database, query)).hits];
-        }),
-      ),
-    );
+    const terms = lanes.flatMap((lane) => searchedTerms(lane).map((term) => ({ term, lane })));
+    const counted = await inTurns(terms, async ({ term, lane }): Promise<[string, number | null]> => {
+      const query = addsQuery(term, lane, read, edits);
+      return [term.id, query === null ? null : (await this.asking.count(database, query)).hits];
+    });
     return new Map(counted);
   }
 

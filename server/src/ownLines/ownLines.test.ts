@@ -127,6 +127,27 @@ test('what each part does to the whole is told to the record', async () => {
   ]);
 });
 
+test('the effects of a large strategy are counted when they are asked for, and that is said', async () => {
+  const terms = Array.from({ length: 120 }, (_, i) => ({
+    content: words(`light${i}*`),
+    origin: 'typed',
+    heldBack: null,
+  }));
+  const file = {
+    form: 'even-lantern-lanes/2',
+    title: '',
+    lanes: ['many', 'more'].map((name) => ({ name, element: null, leftOut: false, terms })),
+  };
+  await light.server.post(`/api/reviews/${review.id}/lanes.json`, file).expect(200);
+  await add(...Array.from({ length: 30 }, () => line(`${reference(laneKey(lane()))} or nurse`, 'adds')));
+  const some = await effects();
+  expect(some.uncounted).toBe(242);
+  expect(some.terms).toEqual({});
+  const all = (await light.server.get(`/api/reviews/${review.id}/effects?database=db&all=yes`).expect(200))
+    .body as StrategyEffects;
+  expect([all.uncounted, Object.keys(all.terms).length, Object.keys(all.own).length]).toEqual([0, 242, 30]);
+});
+
 test('a term that adds nothing is told to change nothing', async () => {
   await light.server
     .post(`/api/reviews/${review.id}/terms`, {

@@ -28,6 +28,7 @@ import type {
 } from '@even-lantern/contract';
 import { askedText, AskingService } from '../databases/askingService.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { inTurns } from '../databases/inTurns.js';
 import { ReadingService, type ReadLine, type ReviewReading } from '../databases/readingService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 
@@ -60,7 +61,7 @@ export class TranslationService {
       simulated,
       queryType: dialect?.id ?? 'cql',
       precedence: dialect?.precedence ?? null,
-      lines: await Promise.all(lines.map((line) => this.translateLine(reading, line, versions))),
+      lines: await inTurns(lines, (line) => this.translateLine(reading, line, versions)),
       problems,
     };
   }

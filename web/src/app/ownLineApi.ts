@@ -76,8 +76,11 @@ export const ownLineApi = api.injectEndpoints({
       }),
       invalidatesTags: linesChanged,
     }),
-    effects: build.query<StrategyEffects, { review: string; database: string }>({
-      query: ({ review, database }) => ({ url: `reviews/${review}/effects`, params: { database } }),
+    effects: build.query<StrategyEffects, { review: string; database: string; all: boolean }>({
+      query: ({ review, database, all }) => ({
+        url: `reviews/${review}/effects`,
+        params: { database, ...(all ? { all: 'yes' } : {}) },
+      }),
       providesTags: ['Counts', 'Records'],
     }),
   }),

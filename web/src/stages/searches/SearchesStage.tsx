@@ -95,8 +95,9 @@ export function SearchesStage() {
     review.id,
     databases.map(({ id }) => id),
   );
-  const { data: told } = ownLineApi.useEffectsQuery(
-    { review: review.id, database: database?.id ?? '' },
+  const [allEffects, setAllEffects] = useState(false);
+  const { data: told, isFetching: countingEffects } = ownLineApi.useEffectsQuery(
+    { review: review.id, database: database?.id ?? '', all: allEffects },
     { skip: database === null || rehearsal === undefined },
   );
   const effects = told?.database === database?.id ? told : undefined;
@@ -352,6 +353,8 @@ export function SearchesStage() {
             chosen={joining}
             findings={findings}
             byHand={database?.reached === 'hand'}
+            countingEffects={countingEffects}
+            onCountAll={() => setAllEffects(true)}
             onMend={mend}
             onSelect={(key) => {
               if (key !== selected) select(key);

@@ -39,6 +39,10 @@ interface SheetProps {
   byHand: boolean;
   onSelect: (key: LineKey) => void;
   onChoose: (key: LineKey) => void;
+  /** whether effects are being counted */
+  countingEffects: boolean;
+  /** asks for effects that are not counted by themselves, since the strategy is large */
+  onCountAll: () => void;
   onMend: (mend: Mend, text: string) => Promise<void>;
   /** keys pressed on an own line */
   onOwnKey: (row: SheetRow, event: KeyboardEvent) => void;
@@ -46,39 +50,55 @@ interface SheetProps {
 
 /** The numbered lines of one database, with what each finds and does. */
 export function Sheet(props: SheetProps) {
-  const { review, rehearsal, effects } = props;
+  const { review, rehearsal, effects, countingEffects, onCountAll } = props;
   const lanes = lanesOfReview(review);
   const groups = sheetGroups(rehearsal.lines, review.ownLines, lanes);
   const most = Math.max(1, ...Object.values(rehearsal.terms).map(({ adds }) => adds ?? 0));
   return (
-    <div role="grid" aria-label="Lines" className="@container">
-      <div role="row" className="quiet flex items-end gap-3 pr-2 pl-2 text-xs font-bold">
-        <span role="columnheader" className="sr-only">
-          Line
-        </span>
-        <span className="flex-1" />
-        <span role="columnheader" className="hidden w-24 @lg:block">
-          adds to its lane
-        </span>
-        <span role="columnheader" className="hidden w-24 text-right @lg:block">
-          whole without it
-        </span>
-        <span role="columnheader" className="w-20 text-right">
-          hits
-        </span>
-      </div>
-      {groups.map((group) => (
-        <div key={group.id} role="rowgroup" className="contents">
-          {group.rows.map((row, i) => (
-            <div key={row.key} role="row" onKeyDown={focusNeighbour}>
-              {i === 0 && <GroupHead group={group} />}
-              <div role="gridcell">
-                <Row {...props} group={group} row={row} most={most} effects={effects} />
-              </div>
-            </div>
-          ))}
+    <div>
+      {effects !== undefined && effects.uncounted > 0 && (
+        <p className="quiet flex items-center gap-3 pb-1 text-sm">
+          {countingEffects ? (
+            'Counting what each line does to the whole …'
+          ) : (
+            <>
+              The strategy is large, so what each line does to the whole is counted when you ask for it.
+              <button className="btn btn-quiet btn-xs" onClick={onCountAll}>
+                Count it
+              </button>
+            </>
+          )}
+        </p>
+      )}
+      <div role="grid" aria-label="Lines" className="@container">
+        <div role="row" className="quiet flex items-end gap-3 pr-2 pl-2 text-xs font-bold">
+          <span role="columnheader" className="sr-only">
+            Line
+          </span>
+          <span className="flex-1" />
+          <span role="columnheader" className="hidden w-24 @lg:block">
+            adds to its lane
+          </span>
+          <span role="columnheader" className="hidden w-24 text-right @lg:block">
+            whole without it
+          </span>
+          <span role="columnheader" className="w-20 text-right">
+            hits
+          </span>
         </div>
-      ))}
+        {groups.map((group) => (
+          <div key={group.id} role="rowgroup" className="contents">
+            {group.rows.map((row, i) => (
+              <div key={row.key} role="row" onKeyDown={focusNeighbour}>
+                {i === 0 && <GroupHead group={group} />}
+                <div role="gridcell">
+                  <Row {...props} group={group} row={row} most={most} effects={effects} />
+                </div>
+              </div>
+            ))}
+          </div>
+        ))}
+      </div>
     </div>
   );
 }

@@ -81,6 +81,7 @@ const effects: StrategyEffects = {
   leftOut: { [ownKey('a')]: { records: 4, kept: [{ id: 'r', title: 'Lamps for babies', year: 2020 }] } },
   overlaps: [],
   fall: [],
+  uncounted: 0,
 };
 
 const show = (ownLines = OWN, more: Record<string, (asked: Asked) => unknown> = {}) =>
