@@ -14,6 +14,7 @@ import {
 import type { MendEffect, MendEffects, MendsRequest } from '@even-lantern/contract';
 import { AskingService } from '../databases/askingService.js';
 import { DatabasesService } from '../databases/databasesService.js';
+import { inTurns } from '../databases/inTurns.js';
 import { ReadingService, type ReviewReading } from '../databases/readingService.js';
 
 /** What mends would do, in records. Nothing is changed by asking. */
@@ -32,7 +33,7 @@ export class MendEffectsService {
       const { lines } = reading.strategies.said;
       const [whole, effects] = await Promise.all([
         this.count(reading, lines, 'whole'),
-        Promise.all(mends.map((mend) => this.effectOf(reading, mend))),
+        inTurns(mends, (mend) => this.effectOf(reading, mend)),
       ]);
       const { id, description } = reading.database;
       return { database: id, release: description.release, whole, mends: effects };

@@ -340,7 +340,7 @@ export function SearchesStage() {
         <JoinLines count={joining.length} onJoin={join} onCancel={() => setJoining(null)} />
       )}
       <div
-        className={`grid gap-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] ${beside === undefined && !inAll ? '' : 'hidden'}`}
+        className={`grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] ${beside === undefined && !inAll ? '' : 'hidden'}`}
       >
         {rehearsal !== undefined && (
           <Sheet

@@ -146,10 +146,12 @@ function Row({
   const joins = line !== null && (line.kind === 'lane' || line.kind === 'whole' || line.kind === 'limit');
   const problem = rehearsal.problems.find((each) => each.line === key);
   const isChosen = chosen?.includes(key) ?? false;
+  const left = effects?.leftOut[key];
   const told = (findings.get(key) ?? [])
+    // What is thrown away stands at the line anyway.
+    .filter(({ check }) => check !== 'throws-away' || left === undefined)
     .filter(({ weight, accepted }) => weight === 'warning' && accepted === null)
     .slice(0, MOST_TOLD);
-  const left = effects?.leftOut[key];
   return (
     <>
       <button
@@ -181,7 +183,7 @@ function Row({
           <What row={row} review={review} rehearsal={rehearsal} written={written.has(key)} />
           {own !== null && (
             <span className="block text-xs font-normal @lg:hidden">
-              <Role own={own} />
+              <Role own={own} /> <Without row={row} rehearsal={rehearsal} effects={effects} />
             </span>
           )}
         </span>
@@ -375,10 +377,12 @@ function KeptAmong({ left: { records, kept } }: { left: LeftOut }) {
   if (kept.length === 0) return <p className="text-success pl-14 text-xs">none of them was kept</p>;
   const [first] = kept;
   return (
-    <p className="problem flex items-center gap-1 pl-14 text-xs font-bold">
-      <TriangleAlert className="h-3 w-3 shrink-0" aria-hidden="true" />
-      {kept.length === 1 ? 'One of them was kept' : `${kept.length} of them were kept`}
-      {first !== undefined && <span className="truncate font-normal">: {first.title}</span>}
+    <p className="problem flex gap-1 pl-14 text-xs">
+      <TriangleAlert className="mt-0.5 h-3 w-3 shrink-0" aria-hidden="true" />
+      <span className="line-clamp-2">
+        <b>{kept.length === 1 ? 'One of them was kept' : `${kept.length} of them were kept`}</b>
+        {first !== undefined && `: ${first.title}`}
+      </span>
     </p>
   );
 }
