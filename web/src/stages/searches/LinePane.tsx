@@ -22,14 +22,16 @@ interface LinePaneProps {
   onEdit: (editing: boolean) => void;
   onAgain: () => void;
   onCopy: () => void;
+  /** leaves out of the whole what the line finds; null where that makes no sense */
+  onLeaveOut: (() => void) | null;
   /** called when a count was entered by hand */
   onEntered: () => void;
 }
 
 /** One line as the database gets it: the string, what is lost, what it understood; or the string being written. */
 export function LinePane(props: LinePaneProps) {
-  const { reviewId, database, line, translation, failed, editing, onEdit, onAgain, onCopy, onEntered } =
-    props;
+  const { reviewId, database, line, translation, failed, editing } = props;
+  const { onEdit, onAgain, onCopy, onLeaveOut, onEntered } = props;
   const translated = translation?.lines.find(({ number }) => number === line.number);
   return (
     <section aria-label="String" className="flex flex-col gap-3">
@@ -38,7 +40,16 @@ export function LinePane(props: LinePaneProps) {
           L{line.number} as {database.name} gets it
         </h2>
         {!editing && (
-          <span className="flex gap-1">
+          <span className="flex flex-wrap gap-1">
+            {onLeaveOut !== null && (
+              <button
+                className="btn btn-ghost btn-xs"
+                onClick={onLeaveOut}
+                title="A line of your own leaves out of the whole what this one finds"
+              >
+                Leave out
+              </button>
+            )}
             <button
               className="btn btn-ghost btn-xs"
               onClick={() => onEdit(true)}

@@ -1,4 +1,12 @@
-import { foundLine, joinedText, lineKeyOf, ownKey, type LineKey } from '@even-lantern/core';
+import {
+  foundLine,
+  joinedText,
+  lineKeyOf,
+  ownKey,
+  reference,
+  type LineKey,
+  type OwnLineRole,
+} from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { Play, X } from 'lucide-react';
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
@@ -150,8 +158,8 @@ export function SearchesStage() {
     setEditing(false);
     setLeaving(null);
   };
-  const addLine = async (text = '') => {
-    const line = await edits.add({ role: 'looks', text, note: '' });
+  const addLine = async (text = '', role: OwnLineRole = 'looks') => {
+    const line = await edits.add({ role, text, note: '' });
     if (line === null) return;
     select(ownKey(line.id), text === '');
     setAdded(ownKey(line.id));
@@ -400,6 +408,9 @@ export function SearchesStage() {
                 onEdit={setEditing}
                 onAgain={() => void translating.refetch()}
                 onCopy={copy}
+                onLeaveOut={
+                  line.kind === 'term' ? () => void addLine(reference(lineKeyOf(line)), 'leavesOut') : null
+                }
                 onEntered={() => {
                   const next = lines.find(({ number, hits }) => number > line.number && hits === null);
                   if (next !== undefined) setChosen(lineKeyOf(next));

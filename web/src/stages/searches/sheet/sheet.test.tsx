@@ -147,6 +147,18 @@ test('lines are chosen and joined, the first without the others in the order in 
   expect(screen.queryByText('Choose the lines to join.')).toBeNull();
 });
 
+test('what a term finds is left out of the whole with one action', async () => {
+  const { user, asked } = show(OWN, { 'POST reviews/r1/own-lines': () => [own('new', '')] });
+  await user.click(await rowOf('term:u'));
+  await user.click(await screen.findByText('Leave out'));
+  await waitFor(() =>
+    expect(asked.find(({ path }) => path.endsWith('own-lines'))?.body).toEqual({
+      lines: [{ role: 'leavesOut', text: reference('term:u'), note: '' }],
+      before: null,
+    }),
+  );
+});
+
 test('taking away a line that others use names them first', async () => {
   const { user, asked } = show();
   const row = await rowOf('own:a');
