@@ -53,6 +53,13 @@ export async function strategyBench(): Promise<Measurement[]> {
     const openLines = await counted(() => of('rehearsal'));
     const openStrings = await counted(() => of('translation'));
     const openEffects = await counted(() => of('effects'));
+    const openTabs = await counted(() =>
+      Promise.all(
+        ['wardline', 'mindry', 'assayhouse', 'skein'].map((database) =>
+          json(`${api}/reviews/${id}/total?database=${database}`),
+        ),
+      ),
+    );
 
     const { lanes } = (await json(`${api}/reviews/${id}`)) as { lanes: { id: string; terms: object[] }[] };
     const filled = lanes.filter(({ terms }) => terms.length > 0);
@@ -84,6 +91,7 @@ export async function strategyBench(): Promise<Measurement[]> {
       measured('strategy', 'calls-to-open-lines', openLines, 'calls'),
       measured('strategy', 'calls-to-open-strings', openStrings, 'calls'),
       measured('strategy', 'calls-to-open-effects', openEffects, 'calls'),
+      measured('strategy', 'calls-to-open-other-tabs', openTabs, 'calls'),
       measured('strategy', 'calls-of-an-edit-median', median(callsOfEdit), 'calls'),
       measured('strategy', 'new-line-p95', quantile(ofLine, 0.95), 'ms', '< 100'),
       measured('strategy', 'all-counts-and-effects-after-an-edit-p95', quantile(times, 0.95), 'ms', '< 500'),

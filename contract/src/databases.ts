@@ -149,6 +149,9 @@ export interface Rehearsal {
   problems: StrategyProblem[];
 }
 
+/** What a strategy finds in one database, without what its lines do. */
+export type StrategyTotal = Pick<Rehearsal, 'database' | 'release' | 'whole' | 'remains' | 'problems'>;
+
 /** A word of the database's index. */
 export interface IndexWord {
   word: string;

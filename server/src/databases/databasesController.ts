@@ -121,6 +121,12 @@ export class DatabasesController {
     return this.rehearsals.rehearse(id, String(database ?? ''));
   }
 
+  @Get('reviews/:id/total')
+  @ApiOperation({ summary: 'What a review’s strategy finds in a database, without the counts of its lines' })
+  total(@Param('id') id: string, @Query('database') database: string | undefined) {
+    return this.rehearsals.total(id, String(database ?? ''));
+  }
+
   @Get('reviews/:id/effects')
   @ApiOperation({
     summary:

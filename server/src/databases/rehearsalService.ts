@@ -20,6 +20,7 @@ import type {
   LaneCounts,
   Rehearsal,
   RehearsedLine,
+  StrategyTotal,
   TermCount,
 } from '@even-lantern/contract';
 import { inTurns } from './inTurns.js';
@@ -45,6 +46,21 @@ export class RehearsalService {
 
   rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
     return this.databases.inOneRelease(databaseId, () => this.rehearseOnce(reviewId, databaseId));
+  }
+
+  /** What the strategy finds, in two counts at most. */
+  total(reviewId: string, databaseId: string): Promise<StrategyTotal> {
+    return this.databases.inOneRelease(databaseId, async () => {
+      const { database, strategies } = await this.readings.ofReview(reviewId, databaseId);
+      const { lines, problems } = strategies.said;
+      const count = (line: Line | undefined) =>
+        line === undefined ? NOTHING : this.asking.count(database, standaloneQuery(line, lines));
+      const [whole, remains] = await Promise.all([
+        count(lines.find(({ kind }) => kind === 'whole')),
+        count(foundLine(lines)),
+      ]);
+      return { database: database.id, release: database.description.release, whole, remains, problems };
+    });
   }
 
   private async rehearseOnce(reviewId: string, databaseId: string): Promise<Rehearsal> {

@@ -11,6 +11,7 @@ import type {
   ReviewOwnLine,
   Run,
   StrategyEffects,
+  StrategyTotal,
   Translation,
 } from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
@@ -160,6 +161,22 @@ test('a term that adds nothing is told to change nothing', async () => {
   const { terms } = await effects();
   const id = lines.find(({ kind, hits }) => kind === 'term' && hits === 0)?.termId ?? '';
   expect(terms[id]?.hits).toBe(whole.hits);
+});
+
+test('the total of a sheet is what its lines say, in two counts at most', async () => {
+  await add(line('nurse', 'narrows'), line(`${reference('whole')} and dusk`));
+  await light.server.post(`/api/reviews/${review.id}/limits`, {
+    limits: [
+      { kind: 'language', values: { kind: 'values', values: ['English'] }, reason: 'x', on: true, ways: {} },
+    ],
+  });
+  light.asked.length = 0;
+  const told = (await light.server.get(`/api/reviews/${review.id}/total?database=db`).expect(200))
+    .body as StrategyTotal;
+  expect(light.asked.length).toBeLessThanOrEqual(2);
+  const { whole, remains } = await rehearse();
+  expect([told.whole, told.remains]).toEqual([whole, remains]);
+  expect(remains.hits).toBeLessThan(whole.hits ?? 0);
 });
 
 test('a line that only looks may look at the whole, and is not run', async () => {

@@ -36,6 +36,7 @@ import {
   type RecordPage,
   type RecordQuery,
   type Rehearsal,
+  type StrategyTotal,
   type Review,
   type ReviewChange,
   type ReviewElement,
@@ -241,6 +242,10 @@ export const api = createApi({
     }),
     rehearsal: build.query<Rehearsal, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/rehearsal`, params: { database } }),
+      providesTags: ['Counts'],
+    }),
+    total: build.query<StrategyTotal, { review: string; database: string }>({
+      query: ({ review, database }) => ({ url: `reviews/${review}/total`, params: { database } }),
       providesTags: ['Counts'],
     }),
     overlap: build.query<Overlap, string>({

@@ -40,3 +40,21 @@ export function useEachRehearsal(review: string, databases: readonly string[]) {
   );
   return useSelector((state: State) => selectors.map((select) => select(state)), shallowEqual);
 }
+
+/** What a strategy finds in some databases, in their order. */
+export function useEachTotal(review: string, databases: readonly string[]) {
+  const { total } = api.endpoints;
+  const dispatch = useDispatch<Dispatch>();
+  const key = JSON.stringify(databases);
+  useEffect(() => {
+    const subscriptions = (JSON.parse(key) as string[]).map((database) =>
+      dispatch(total.initiate({ review, database })),
+    );
+    return () => subscriptions.forEach((each) => each.unsubscribe());
+  }, [dispatch, key, review, total]);
+  const selectors = useMemo(
+    () => (JSON.parse(key) as string[]).map((database) => total.select({ review, database })),
+    [key, review, total],
+  );
+  return useSelector((state: State) => selectors.map((select) => select(state)), shallowEqual);
+}

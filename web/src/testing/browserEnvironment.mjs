@@ -29,5 +29,6 @@ export default class BrowserEnvironment extends TestEnvironment {
       disconnect() {}
     };
     this.global.HTMLElement.prototype.scrollIntoView = () => undefined;
+    this.global.CSS ??= { escape: (text) => text.replace(/[^\w-]/g, (sign) => `\\${sign}`) };
   }
 }

@@ -16,7 +16,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { ownLineApi } from '../../app/ownLineApi.js';
 import { useDatabaseChoice } from '../../app/useDatabaseChoice.js';
-import { useEachRehearsal } from '../../app/useEach.js';
+import { useEachTotal } from '../../app/useEach.js';
 import { useOwnLineEdits } from '../../app/useOwnLineEdits.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
@@ -99,7 +99,7 @@ export function SearchesStage() {
   const translated = translation?.lines.find(({ key }) => key === selected);
   const written = new Set(translation?.lines.flatMap(({ key, written: by }) => (by === null ? [] : [key])));
   const edits = useOwnLineEdits();
-  const rehearsals = useEachRehearsal(
+  const totals = useEachTotal(
     review.id,
     databases.map(({ id }) => id),
   );
@@ -112,9 +112,9 @@ export function SearchesStage() {
   const elsewhere = useMemo(
     () =>
       databases.flatMap((each, i) =>
-        each.id === database?.id ? [] : [{ database: each, rehearsal: rehearsals[i]?.data }],
+        each.id === database?.id ? [] : [{ database: each, total: totals[i]?.data }],
       ),
-    [databases, rehearsals, database?.id],
+    [databases, totals, database?.id],
   );
   const checks = useChecks({ review, database, rehearsal, translation, effects, elsewhere });
   const findings = useMemo(() => byPlace(checks.findings), [checks.findings]);
@@ -299,7 +299,7 @@ export function SearchesStage() {
         <div className="rule flex items-end gap-3 border-b">
           <SheetTabs
             databases={databases}
-            rehearsals={rehearsals.map(({ data }) => data)}
+            totals={totals.map(({ data }) => data)}
             chosen={database?.id ?? null}
             onChoose={(id) => choose(id)}
           />

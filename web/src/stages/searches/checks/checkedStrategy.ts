@@ -15,6 +15,7 @@ import type {
   Rehearsal,
   Review,
   StrategyEffects,
+  StrategyTotal,
   Translation,
 } from '@even-lantern/contract';
 import { lanesOfReview } from '../../../app/lanes.js';
@@ -28,7 +29,7 @@ export interface KnownOfStrategy {
   effects: StrategyEffects | undefined;
   profile: LimitProfile | undefined;
   /** the other databases with their counts, as far as they have come */
-  elsewhere: readonly { database: DatabaseProfile; rehearsal: Rehearsal | undefined }[];
+  elsewhere: readonly { database: DatabaseProfile; total: StrategyTotal | undefined }[];
   indexWords: StrategyToCheck['indexWords'];
 }
 
@@ -89,9 +90,9 @@ export function checkedStrategy(known: KnownOfStrategy): StrategyToCheck {
     ),
     elsewhere: elsewhere.map((other) => ({
       name: other.database.name,
-      whole: other.rehearsal?.whole.hits ?? null,
+      whole: other.total?.whole.hits ?? null,
       records: other.database.records,
-      open: other.rehearsal?.problems.length ?? 0,
+      open: other.total?.problems.length ?? 0,
     })),
     whole: rehearsal.whole.hits,
     records: database.records,

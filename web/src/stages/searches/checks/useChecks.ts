@@ -8,6 +8,7 @@ import {
   type Rehearsal,
   type Review,
   type StrategyEffects,
+  type StrategyTotal,
   type Translation,
 } from '@even-lantern/contract';
 import { useEffect, useMemo, useState } from 'react';
@@ -43,7 +44,7 @@ interface Known {
   rehearsal: Rehearsal | undefined;
   translation: Translation | undefined;
   effects: StrategyEffects | undefined;
-  elsewhere: readonly { database: DatabaseProfile; rehearsal: Rehearsal | undefined }[];
+  elsewhere: readonly { database: DatabaseProfile; total: StrategyTotal | undefined }[];
 }
 
 /** What checks find in the strategy as the database at hand has it, worked out beside the page. */

@@ -1,5 +1,5 @@
 import { formatCount } from '@even-lantern/core';
-import type { DatabaseProfile, Rehearsal } from '@even-lantern/contract';
+import type { DatabaseProfile, StrategyTotal } from '@even-lantern/contract';
 import { TriangleAlert } from 'lucide-react';
 import { useRef, type KeyboardEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -7,13 +7,13 @@ import { useHotkeys } from 'react-hotkeys-hook';
 interface SheetTabsProps {
   databases: readonly DatabaseProfile[];
   /** their counts, in their order; undefined for one that has not come yet */
-  rehearsals: readonly (Rehearsal | undefined)[];
+  totals: readonly (StrategyTotal | undefined)[];
   chosen: string | null;
   onChoose: (id: string) => void;
 }
 
 /** The sheets of all databases, each with what the strategy finds there. */
-export function SheetTabs({ databases, rehearsals, chosen, onChoose }: SheetTabsProps) {
+export function SheetTabs({ databases, totals, chosen, onChoose }: SheetTabsProps) {
   const list = useRef<HTMLDivElement>(null);
   useHotkeys('1,2,3,4,5,6,7,8,9', ({ key }) => {
     const database = databases[Number(key) - 1];
@@ -38,8 +38,8 @@ export function SheetTabs({ databases, rehearsals, chosen, onChoose }: SheetTabs
       onKeyDown={keys}
     >
       {databases.map(({ id, name, state }, i) => {
-        const rehearsal = rehearsals[i];
-        const open = rehearsal?.problems.filter(({ aside }) => aside !== true).length ?? 0;
+        const total = totals[i];
+        const open = total?.problems.filter(({ aside }) => aside !== true).length ?? 0;
         const selected = id === chosen;
         return (
           <button
@@ -56,13 +56,13 @@ export function SheetTabs({ databases, rehearsals, chosen, onChoose }: SheetTabs
           >
             {shortName(name)}
             <span className={`count ${selected ? '' : 'quiet'}`}>
-              {rehearsal === undefined
+              {total === undefined
                 ? state === 'away'
                   ? '—'
                   : '…'
-                : rehearsal.remains.hits === null
+                : total.remains.hits === null
                   ? '—'
-                  : formatCount(rehearsal.remains.hits)}
+                  : formatCount(total.remains.hits)}
             </span>
             {open > 0 && <span className="quiet text-xs font-normal">{open} to settle</span>}
             {state === 'away' && (

@@ -91,6 +91,7 @@ const show = (ownLines = OWN, more: Record<string, (asked: Asked) => unknown> = 
     {
       'GET reviews/r1/rehearsal': () => rehearsal,
       'GET reviews/r1/effects': () => effects,
+      'GET reviews/r1/total': () => rehearsal,
       'GET reviews/r1/translation': () => new Refusal(503, { title: 'It went away.' }),
       'GET databases': () => ({ databases: [database], failed: [], order: ['db'] }),
       ...more,
