@@ -4,8 +4,6 @@ import {
   childrenOf,
   MAX_NEAR_DISTANCE,
   parsePhrase,
-  plainSentence,
-  printPhrase,
   SEARCH_FIELDS,
   type HeadingQuery,
   type NearQuery,
@@ -15,7 +13,6 @@ import {
 } from '../query/index.js';
 import {
   laneKey,
-  limitKey,
   lineKeyOf,
   ownKey,
   renumbered,
@@ -25,8 +22,10 @@ import {
   type Edits,
   type LineKey,
 } from './edits.js';
+import { namedField } from './describe.js';
 import type { OwnLineRole, OwnPart } from './ownLines.js';
-import { missingFields, searchFieldsOf, type TermField } from './termFields.js';
+import { placeOwn } from './placeOwn.js';
+import { missingFields, searchFieldsOf } from './termFields.js';
 import type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
 import type { Lane, LimitPart, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
 
@@ -287,69 +286,6 @@ export function linesToRun<L extends Pick<Line, 'kind'>>(lines: readonly L[]): L
   return found === undefined ? [...lines] : lines.slice(0, lines.indexOf(found) + 1);
 }
 
-/**
- * Where a line of one’s own stands.
- * @param others all own lines in their order
- * @param behind the ids of those before it that stand behind the whole
- * @returns null for one that is switched off or empty, or why it cannot be a line
- */
-function placeOwn(
-  { id, role, on, line, error }: OwnPart,
-  {
-    numbers,
-    others,
-    behind,
-  }: { numbers: ReadonlyMap<LineKey, number>; others: readonly OwnPart[]; behind: readonly string[] },
-): { line: EditedLine; behind: boolean } | string | null {
-  if (!on) return null;
-  if (error !== null) return `A line of your own cannot be read: ${error.message}`;
-  if (line === null) return null;
-  let isBehind = false;
-  for (const key of Object.values(line.refersTo)) {
-    if (numbers.has(key)) continue;
-    if (key === ownKey(id)) return 'A line of your own refers to itself, so that nothing could be counted.';
-    const other = others.find((each) => ownKey(each.id) === key);
-    if (isWhole(key) || (other !== undefined && behind.includes(other.id))) {
-      isBehind = true;
-      continue;
-    }
-    if (other === undefined) {
-      return 'A line of your own refers to a line that is not searched here, or is not there any more.';
-    }
-    if (!other.on) return 'A line of your own refers to a line that is switched off. Switch that on again.';
-    if (leadsTo(other, id, others)) {
-      return 'Lines of your own refer to each other in a circle, so that neither could be counted.';
-    }
-    return others.indexOf(other) > others.findIndex((each) => each.id === id)
-      ? 'A line of your own refers to a line that stands behind it. Move it down, or that one up.'
-      : 'A line of your own refers to a line that cannot be searched itself.';
-  }
-  if (isBehind && role !== 'looks') {
-    return 'A line of your own takes part in the whole and refers to it, so that neither could be counted. Let it only look.';
-  }
-  return { line, behind: isBehind };
-}
-
-function isWhole(key: LineKey): boolean {
-  return key === WHOLE_LINE || key.startsWith(limitKey(''));
-}
-
-/** Whether a line refers, through others, to the one of that id. */
-function leadsTo(from: OwnPart, id: string, others: readonly OwnPart[]): boolean {
-  const seen = new Set<string>();
-  const open = [from];
-  for (let part = open.pop(); part !== undefined; part = open.pop()) {
-    if (seen.has(part.id)) continue;
-    seen.add(part.id);
-    for (const key of Object.values(part.line?.refersTo ?? {})) {
-      if (key === ownKey(id)) return true;
-      const next = others.find((each) => ownKey(each.id) === key);
-      if (next !== undefined) open.push(next);
-    }
-  }
-  return false;
-}
-
 const NO_EDITS: Edits = new Map();
 
 /** What a term searches: what somebody wrote for its line, or else its content. */
@@ -416,87 +352,6 @@ export function addsQuery(
     .flatMap((result) => (result.ok ? [result.query] : []));
   if (others.length === 0) return own.query;
   return { kind: 'not', include: own.query, exclude: { kind: 'or', operands: others } };
-}
-
-const FIELD_NAMES: Readonly<Partial<Record<TermField, string>>> = {
-  words: 'title, abstract, keywords',
-  headings: 'words in headings and subheadings',
-  fulltext: 'full text',
-  withHeadings: 'title, abstract, keywords, words in headings and subheadings',
-  everything: 'everything',
-};
-
-/** Where a term is looked for, in plain words. */
-export function namedField(field: TermField): string {
-  return FIELD_NAMES[field] ?? `${field} only`;
-}
-
-/** How a term is searched, in plain words. */
-export function describeTerm(content: TermContent): { text: string; marks: string[] } {
-  if (content.kind === 'heading') {
-    const marks = [
-      describeNarrower(content.narrower),
-      ...(content.central ? ['central'] : []),
-      ...content.subheadings.map((subheading) => `subheading ${subheading}`),
-    ];
-    return { text: content.label, marks };
-  }
-  const phrase = parsePhrase(content.text);
-  const words = phrase.ok ? printPhrase(phrase.phrase).split(' ') : [content.text];
-  const field = namedField(content.field);
-  if (content.near !== null && words.length > 1) {
-    return { text: words.join(` within ${content.near} words of `), marks: [field] };
-  }
-  return { text: words.length > 1 ? `“${words.join(' ')}”` : words.join(' '), marks: [field] };
-}
-
-/** How a term is searched, as far as that is not the usual: a heading with its narrower, words in the usual fields. */
-export function unusualMarks(content: TermContent): string[] {
-  const usual = content.kind === 'heading' ? describeNarrower(true) : namedField('words');
-  return describeTerm(content).marks.filter((mark) => mark !== usual);
-}
-
-function describeNarrower(narrower: boolean | readonly string[]): string {
-  if (narrower === true) return 'with narrower';
-  if (narrower === false || narrower.length === 0) return 'this heading alone';
-  const [first, second] = narrower;
-  return narrower.length > 2
-    ? `with ${narrower.length} of its narrower`
-    : `with ${second === undefined ? first : `${first} and ${second}`}`;
-}
-
-/** A line in plain words: a term as it is searched, or the lines it joins. */
-export function describeLine(line: Line, lanes: readonly Lane[]): string {
-  if (line.edited) return `${plainSentence(line.query)} (written by hand)`;
-  if (line.kind === 'limit') return `L${line.number - 1} within ${line.text ?? ''}`;
-  if (line.kind === 'own') return plainSentence(line.query);
-  if (line.kind !== 'term') return describeJoined(line.query);
-  const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
-  if (term === undefined) return '';
-  const { text, marks } = describeTerm(term.content);
-  return `${text} (${marks.join(', ')})`;
-}
-
-function describeJoined(query: Query): string {
-  switch (query.kind) {
-    case 'line':
-      return `L${query.line}`;
-    case 'and':
-    case 'or':
-      return query.operands
-        .map((operand) =>
-          operand.kind === 'line' ? describeJoined(operand) : `(${describeJoined(operand)})`,
-        )
-        .join(` ${query.kind} `);
-    case 'not': {
-      const [include, exclude] = [query.include, query.exclude].map((part) =>
-        part.kind === 'line' ? describeJoined(part) : `(${describeJoined(part)})`,
-      );
-      return `${include} not ${exclude}`;
-    }
-    default:
-      return query.kind;
-  }
 }
 
 function lineRef(line: number): Query {

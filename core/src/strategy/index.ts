@@ -2,18 +2,15 @@ export {
   addsQuery,
   asWritten,
   compileLanes,
-  describeLine,
-  describeTerm,
   foundLine,
   joinParts,
   laneParts,
   linesToRun,
-  namedField,
   searchedTerms,
   standaloneQuery,
   termQuery,
-  unusualMarks,
 } from './compile.js';
+export { describeLine, describeTerm, namedField, unusualMarks } from './describe.js';
 
 export {
   laneKey,

@@ -1,6 +1,6 @@
 /** Lanes in open forms: JSON to be read back, and tables to be read by people. */
 import { markdownText, toCsv } from '../text/index.js';
-import { describeTerm } from './compile.js';
+import { describeTerm } from './describe.js';
 import type { Lane, TermContent, TermOrigin } from './model.js';
 
 /** The name of the form, which a reader checks first. Raised when the form changes. */
