@@ -84,8 +84,8 @@ export class RecordDesignsService implements BeforeApplicationShutdown {
       designs.set(design, counts);
     }
     const trouble = this.troubles.get(reviewId) ?? null;
-    const upToDate = (await this.rulesOf(reviewId)) === (await this.digest());
-    if (!upToDate) {
+    const byTheseRules = (await this.rulesOf(reviewId)) === (await this.digest());
+    if (!byTheseRules) {
       // What other rules told is nothing to narrow by.
       pending = rows.reduce((sum, { number }) => sum + Number(number), 0);
       designs.clear();

@@ -40,8 +40,8 @@ export class ComparisonService {
       const [hitsBefore, hitsAfter, gained, lost] = await Promise.all([
         count(found),
         count(finds),
-        this.only(database, finds, found),
-        this.only(database, found, finds),
+        this.foundBy(database, finds, found),
+        this.foundBy(database, found, finds),
       ]);
       const { state: stateFrom, ...shownFrom } = from;
       const { state: stateTo, ...shownTo } = to;
@@ -60,7 +60,7 @@ export class ComparisonService {
   }
 
   /** What one finds and the other does not. */
-  private async only(
+  private async foundBy(
     database: OpenDatabase,
     include: Query | null | undefined,
     exclude: Query | null | undefined,
