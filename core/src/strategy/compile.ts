@@ -179,24 +179,32 @@ export function compileLanes(
   }
   const addOwn = ({ id }: OwnPart, { query, changes }: EditedLine): number =>
     add({ kind: 'own', ownId: id, query, changes });
+  /** what keeps an own line from being one; a line that only looks holds up nothing else */
+  const tell = ({ id, role }: OwnPart, message: string) => {
+    const aside = role === 'looks' ? { aside: true as const } : {};
+    problems.push({ laneId: null, termId: null, line: ownKey(id), ...aside, message });
+  };
+  let partsOfOwn = 0;
+  /** Whether there is room for an own line; where there is not, that is told. */
+  const hasRoom = (part: OwnPart, query: Query): boolean => {
+    const size = sizeOf(query, sizes);
+    const fits = size <= MOST_PARTS && partsOfOwn + size <= MOST_PARTS_OF_OWN;
+    if (fits) partsOfOwn += size;
+    else tell(part, `A line of your own was written ${TOO_LONG}.`);
+    return fits;
+  };
   const behind: { part: OwnPart; line: EditedLine }[] = [];
   for (const [i, part] of own.entries()) {
     const placed = placeOwn(part, { numbers, others: own, behind: behind.map((each) => each.part.id) });
     if (placed === null) continue;
     if (typeof placed === 'string') {
-      const aside = part.role === 'looks' ? { aside: true as const } : {};
-      problems.push({ laneId: null, termId: null, line: ownKey(part.id), ...aside, message: placed });
+      tell(part, placed);
     } else if (placed.behind) {
       behind.push({ part, line: placed.line });
     } else {
       const query = renumbered(placed.line, numbers);
       if (query === null) throw new RangeError(`own line ${i} refers to a line that has no number`);
-      if (tooLong(query)) {
-        const aside = part.role === 'looks' ? { aside: true as const } : {};
-        const message = `A line of your own was written ${TOO_LONG}.`;
-        problems.push({ laneId: null, termId: null, line: ownKey(part.id), ...aside, message });
-        continue;
-      }
+      if (!hasRoom(part, query)) continue;
       const number = addOwn(part, { ...placed.line, query });
       if (part.role !== 'looks') parts.push({ query: lineRef(number), role: part.role });
     }
@@ -226,17 +234,15 @@ export function compileLanes(
   for (const { part, line } of behind) {
     const query = renumbered(line, numbers);
     // Where there is no whole, there is nothing to look at yet.
-    if (query === null) continue;
-    if (tooLong(query)) {
-      const message = `A line of your own was written ${TOO_LONG}.`;
-      problems.push({ laneId: null, termId: null, line: ownKey(part.id), aside: true, message });
-    } else addOwn(part, { ...line, query });
+    if (query !== null && hasRoom(part, query)) addOwn(part, { ...line, query });
   }
   return { lines, problems };
 }
 
 /** More parts than this, with all references written out, no database would take; lines that double each other reach it soon. */
 const MOST_PARTS = 50_000;
+/** So many in all own lines together, since the whole may hold each of them. */
+const MOST_PARTS_OF_OWN = 200_000;
 const TOO_LONG = 'so that it has too many parts once the lines that it refers to are written out';
 
 /** How many parts a query has with the lines that it refers to written out. */

@@ -11,7 +11,6 @@ import {
   textWithKeys,
   WHOLE_LINE,
   type LineKey,
-  type LineText,
   type SheetOfDatabase,
   type StrategyDocument,
   type TermContent,
@@ -23,6 +22,7 @@ import { DatabaseError } from '../databases/databaseConnector.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { LimitsService } from '../limits/limitsService.js';
 import { OwnLinesService } from '../ownLines/ownLinesService.js';
+import { writtenLines } from '../lines/writtenLines.js';
 import { lanesOf, ReviewsService } from '../reviews/reviewsService.js';
 import { laneForDocument } from '../reviews/termsService.js';
 import { newTerm } from '../reviews/termSteps.js';
@@ -45,29 +45,13 @@ export class StrategyFilesService {
   /** The whole strategy, as it is written once for all databases. */
   async document(reviewId: string): Promise<StrategyDocument> {
     const review = await this.reviews.get(reviewId);
-    const rows = await this.store.read.find(LineTextRow, {
-      where: { reviewId, latest: true },
-      order: { database: 'ASC', line: 'ASC' },
-    });
     const lanes = lanesOf(review).map((lane) => ({ ...lane, element: lane.element?.key ?? null }));
     return strategyToDocument({
       title: review.title,
       lanes,
       ownLines: review.ownLines,
       limits: review.limits,
-      written: rows.flatMap(({ database, line, language, text, refersTo }) =>
-        text === null
-          ? []
-          : [
-              {
-                database,
-                line,
-                language: language === 'cql' ? ('cql' as const) : ('own' as const),
-                text,
-                refersTo: JSON.parse(refersTo) as LineText['refersTo'],
-              },
-            ],
-      ),
+      written: await writtenLines(this.store.read, reviewId),
     });
   }
 

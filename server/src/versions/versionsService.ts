@@ -1,12 +1,13 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { LimitValues, LineText, StrategyState, Term, TermContent, TermOrigin } from '@even-lantern/core';
+import type { LimitValues, StrategyState, Term, TermContent, TermOrigin } from '@even-lantern/core';
 import type { Person, StrategyVersion, StrategyVersionWithState } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { notFound } from '../application/problem.js';
+import { writtenLines } from '../lines/writtenLines.js';
 import { PeopleService } from '../people/people.js';
 import { lanesInOrder, limitsInOrder, ownLinesInOrder, ReviewsService } from '../reviews/reviewsService.js';
-import { ElementRow, LineTextRow, ReviewRow, StrategyVersionRow, TermRow } from '../store/entities.js';
+import { ElementRow, ReviewRow, StrategyVersionRow, TermRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { restore } from './restore.js';
 
@@ -148,10 +149,6 @@ export async function stateOf(manager: EntityManager, reviewId: string): Promise
     where: { laneId: In(lanes.map(({ id }) => id)), removedAt: IsNull() },
     order: { position: 'ASC' },
   });
-  const texts = await manager.find(LineTextRow, {
-    where: { reviewId, latest: true },
-    order: { database: 'ASC', line: 'ASC' },
-  });
   return {
     searched: elements.map(({ id }) => id),
     lanes: lanes.map(({ id, elementId, name, leftOut }) => ({
@@ -176,19 +173,7 @@ export async function stateOf(manager: EntityManager, reviewId: string): Promise
       on,
       ways: JSON.parse(ways) as StrategyState['limits'][number]['ways'],
     })),
-    written: texts.flatMap(({ database, line, language, text, refersTo }) =>
-      text === null
-        ? []
-        : [
-            {
-              database,
-              line,
-              language: language === 'cql' ? ('cql' as const) : ('own' as const),
-              text,
-              refersTo: JSON.parse(refersTo) as LineText['refersTo'],
-            },
-          ],
-    ),
+    written: await writtenLines(manager, reviewId),
   };
 }
 
