@@ -62,6 +62,9 @@ import { MendEffectsService } from '../checks/mendEffectsService.js';
 import { StrategyFilesController } from '../strategy/strategyFilesController.js';
 import { StrategyFilesService } from '../strategy/strategyFilesService.js';
 import { ComparisonService } from '../versions/comparisonService.js';
+import { EditKeeper } from '../undo/editKeeper.js';
+import { EditsService } from '../undo/editsService.js';
+import { UndoController } from '../undo/undoController.js';
 import { VersionKeeper } from '../versions/versionKeeper.js';
 import { VersionsController } from '../versions/versionsController.js';
 import { VersionsService } from '../versions/versionsService.js';
@@ -138,6 +141,7 @@ class ApplicationModule {
         ChecksController,
         StrategyFilesController,
         VersionsController,
+        UndoController,
         DesignsController,
         ReviewsController,
         VocabulariesController,
@@ -177,6 +181,9 @@ class ApplicationModule {
         ComparisonService,
         VersionKeeper,
         { provide: APP_INTERCEPTOR, useExisting: VersionKeeper },
+        EditsService,
+        EditKeeper,
+        { provide: APP_INTERCEPTOR, useExisting: EditKeeper },
         { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
         { provide: PROGRAMS, useValue: programs },

@@ -8,6 +8,7 @@ import {
   DatabaseChoiceRow,
   DesignJudgementRow,
   DesignPassRow,
+  EditStepRow,
   ElementRow,
   LaneEventRow,
   LaneRow,
@@ -46,6 +47,7 @@ const OF_REVIEWS = [
   OwnLineRow,
   AcceptedFindingRow,
   StrategyVersionRow,
+  EditStepRow,
   LaneRow,
 ] as const;
 

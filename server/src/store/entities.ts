@@ -151,6 +151,27 @@ export class StrategyVersionRow {
   @Column('boolean') fixed: boolean;
 }
 
+/**
+ * What one edit of a review did. “done” can be taken back, “undone” done again; one is “stuck” where somebody has changed
+ * the same since.
+ */
+@Entity({ name: 'edit_step' })
+export class EditStepRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order among the steps of the review and person, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') personId: string;
+  @Column('varchar') at: string;
+  /** the same for changes that are one edit, as the one who made them says */
+  @Column('varchar', { nullable: true }) edit: string | null;
+  /** what was done, to go on from “Undone:” */
+  @Column('text') words: string;
+  /** as JSON */
+  @Column('text') step: string;
+  @Column('varchar') standing: 'done' | 'undone' | 'stuck';
+}
+
 /** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
 @Entity({ name: 'design_judgement' })
 export class DesignJudgementRow {
@@ -463,6 +484,7 @@ export const ENTITIES = [
   OwnLineRow,
   AcceptedFindingRow,
   StrategyVersionRow,
+  EditStepRow,
   DesignJudgementRow,
   DesignPassRow,
   SavedFilterRow,

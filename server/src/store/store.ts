@@ -28,6 +28,12 @@ const MOST_TRIES = 3;
 /** The indexes of a review of 100,000 records fit into it. */
 const READING_CACHE_KB = 64_000;
 
+/**
+ * Looks at a change from within its transaction. Asked when the change is handed in, it answers null where it has nothing
+ * to look at; otherwise with what is called before the change, which gives what is called after it.
+ */
+export type WriteWatch = () => ((manager: EntityManager) => Promise<() => Promise<void>>) | null;
+
 export interface WriteOptions {
   /** how long to wait for a store that another program holds, in milliseconds */
   patience?: number;
@@ -36,6 +42,7 @@ export interface WriteOptions {
 export class Store implements OnApplicationShutdown {
   private readonly queue = pLimit(1);
   private readonly writing = new AsyncLocalStorage<true>();
+  private watch: WriteWatch = () => null;
 
   constructor(
     private readonly writer: DataSource,
@@ -46,6 +53,11 @@ export class Store implements OnApplicationShutdown {
   /** For reading alone: what is committed. */
   get read(): EntityManager {
     return this.reader.manager;
+  }
+
+  /** From now on, changes are looked at by `watch`. What it writes belongs to the change; where it fails, so does that. */
+  watchWrites(watch: WriteWatch): void {
+    this.watch = watch;
   }
 
   /**
@@ -62,7 +74,14 @@ export class Store implements OnApplicationShutdown {
       throw new Error('A change within a change would wait for itself: use the manager of the outer one.');
     }
     const until = Date.now() + patience;
-    return this.queue(() => this.writing.run(true, () => this.changeOrAgain(work, until)));
+    const begins = this.watch();
+    const watched = async (manager: EntityManager): Promise<T> => {
+      const ends = await begins?.(manager);
+      const result = await work(manager);
+      await ends?.();
+      return result;
+    };
+    return this.queue(() => this.writing.run(true, () => this.changeOrAgain(watched, until)));
   }
 
   onApplicationShutdown(): Promise<void> {

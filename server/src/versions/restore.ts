@@ -73,7 +73,7 @@ async function restoreElements(
  * Sets the rows of a list to what they were, in the order in which they stood, and takes out those that were not there.
  * @param further set with every row that changes
  */
-async function restoreRows<Row extends Placed>(
+export async function restoreRows<Row extends Placed>(
   manager: EntityManager,
   entity: EntityTarget<Row>,
   rows: readonly Row[],

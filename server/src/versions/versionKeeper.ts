@@ -3,17 +3,12 @@ import type { CallHandler, ExecutionContext } from '@nestjs/common';
 import { PERSON_HEADER } from '@even-lantern/contract';
 import type { Request } from 'express';
 import { tap, type Observable } from 'rxjs';
-import { ElementRow, LaneRow, LimitRow, OwnLineRow, TermRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { changedReview } from './changedReview.js';
 import { VersionsService } from './versionsService.js';
 
 /** Changes that come within this time of each other are kept together. */
 const PAUSE_MS = 300;
-
-/** What changes a strategy, by its address. */
-const OF_REVIEW =
-  /^\/api\/reviews\/([^/]+)\/(?:terms|lanes|lanes\.json|strategy\.json|limits|own-lines|lines|concepts|shelf)(?:\/|$)/;
-const OF_PART = /^\/api\/(terms|lanes|elements|limits|own-lines|shelf)\/([^/]+)/;
 
 /**
  * Keeps the state of a strategy after each change of it, without being asked. It is kept after the change was answered;
@@ -49,7 +44,7 @@ export class VersionKeeper implements NestInterceptor, BeforeApplicationShutdown
 
   private async changed(path: string, personId: string): Promise<void> {
     try {
-      const reviewId = OF_REVIEW.exec(path)?.[1] ?? (await this.reviewOf(path));
+      const reviewId = await changedReview(this.store.read, path);
       if (reviewId === null) return;
       const before = this.waiting.get(reviewId);
       // What another person changed is a state of its own.
@@ -71,30 +66,6 @@ export class VersionKeeper implements NestInterceptor, BeforeApplicationShutdown
     this.going = this.going
       .then(() => this.versions.keep(reviewId, waiting.personId))
       .catch((error: unknown) => this.tell(error));
-  }
-
-  private async reviewOf(path: string): Promise<string | null> {
-    const [, kind, id] = OF_PART.exec(path) ?? [];
-    if (id === undefined) return null;
-    const { read } = this.store;
-    switch (kind) {
-      case 'terms': {
-        const term = await read.findOneBy(TermRow, { id });
-        return term === null
-          ? null
-          : ((await read.findOneBy(LaneRow, { id: term.laneId }))?.reviewId ?? null);
-      }
-      case 'lanes':
-        return (await read.findOneBy(LaneRow, { id }))?.reviewId ?? null;
-      case 'elements':
-        return (await read.findOneBy(ElementRow, { id }))?.reviewId ?? null;
-      case 'limits':
-        return (await read.findOneBy(LimitRow, { id }))?.reviewId ?? null;
-      case 'own-lines':
-        return (await read.findOneBy(OwnLineRow, { id }))?.reviewId ?? null;
-      default:
-        return null;
-    }
   }
 
   private tell(error: unknown): void {

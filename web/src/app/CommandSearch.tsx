@@ -55,7 +55,7 @@ export function CommandSearch({
   choice: DatabaseChoice;
 }) {
   const navigate = useNavigate();
-  const { undoLast } = useUndo();
+  const { undoLast, redoLast } = useUndo();
   const [params, setParams] = useSearchParams();
   const { data: reviews = [] } = api.useReviewsQuery();
   const act = (action: () => void) => () => {
@@ -134,6 +134,9 @@ export function CommandSearch({
           </Command.Item>
           <Command.Item className={item} onSelect={act(undoLast)}>
             Undo the last edit
+          </Command.Item>
+          <Command.Item className={item} onSelect={act(redoLast)}>
+            Do it again
           </Command.Item>
           <Command.Item className={item} onSelect={act(switchTheme)}>
             Switch between light and dark

@@ -1,6 +1,7 @@
 /** Everything the interface asks of the server. */
 import type { LanesDocument, Vocabulary } from '@even-lantern/core';
 import {
+  EDIT_HEADER,
   PERSON_HEADER,
   type Candidates,
   type ChoiceChange,
@@ -139,8 +140,14 @@ export const api = createApi({
       // The review too: one that was fetched meanwhile may have come after the answer, with what was before.
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts', 'Wordings']),
     }),
-    addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm }>({
-      query: ({ reviewId, term }) => ({ url: `reviews/${reviewId}/terms`, method: 'POST', body: term }),
+    /** @param edit the same for terms that are added as one edit */
+    addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm; edit: string }>({
+      query: ({ reviewId, term, edit }) => ({
+        url: `reviews/${reviewId}/terms`,
+        method: 'POST',
+        body: term,
+        headers: { [EDIT_HEADER]: edit },
+      }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
     changeTerm: build.mutation<ReviewTerm, { id: string; version: number; change: TermChange }>({

@@ -1,5 +1,5 @@
 /** What the interface asks of the server about whole lanes. */
-import type { LaneChange, LaneRestoring, MergedLane, NewLane, Review } from '@even-lantern/contract';
+import type { LaneChange, MergedLane, NewLane, Review } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
 
 const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
@@ -34,10 +34,6 @@ export const laneApi = api.injectEndpoints({
     }),
     removeLane: build.mutation<Review, { id: string; version: number }>({
       query: ({ id, version }) => ({ url: `lanes/${id}`, method: 'DELETE', headers: ifMatch(version) }),
-      invalidatesTags: lanesChanged,
-    }),
-    restoreLane: build.mutation<Review, { id: string } & LaneRestoring>({
-      query: ({ id, ...body }) => ({ url: `lanes/${id}/restore`, method: 'POST', body }),
       invalidatesTags: lanesChanged,
     }),
   }),

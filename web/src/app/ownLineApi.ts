@@ -4,7 +4,6 @@ import type {
   OwnLineChange,
   OwnLineMerge,
   OwnLinesChanged,
-  OwnLinesState,
   ReviewOwnLine,
   StrategyEffects,
   StrategyRead,
@@ -62,10 +61,6 @@ export const ownLineApi = api.injectEndpoints({
         body: {},
         headers: ifMatch(version),
       }),
-      invalidatesTags: linesChanged,
-    }),
-    restoreOwnLines: build.mutation<ReviewOwnLine[], { review: string; body: OwnLinesState }>({
-      query: ({ review, body }) => ({ url: `reviews/${review}/own-lines/restore`, method: 'POST', body }),
       invalidatesTags: linesChanged,
     }),
     readStrategy: build.mutation<StrategyRead, { review: string; strategy: unknown }>({

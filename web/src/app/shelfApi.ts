@@ -24,10 +24,6 @@ export const shelfApi = api.injectEndpoints({
       query: ({ id, version }) => ({ url: `shelf/${id}`, method: 'DELETE', headers: ifMatch(version) }),
       invalidatesTags: shelfChanged,
     }),
-    putBackOnShelf: build.mutation<ShelfItem, { id: string; version: number }>({
-      query: ({ id, version }) => ({ url: `shelf/${id}/restore`, method: 'POST', headers: ifMatch(version) }),
-      invalidatesTags: shelfChanged,
-    }),
     moveFromShelf: build.mutation<ShelfMoved, { id: string; version: number; laneId: string }>({
       query: ({ id, version, laneId }) => ({
         url: `shelf/${id}/lane`,

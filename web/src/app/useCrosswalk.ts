@@ -37,12 +37,10 @@ export function useCrosswalk() {
       toast.error(problemOf(result.error).title);
       return;
     }
-    remember({
-      what,
-      undo: async () => {
-        await settleNow({ ...step, verdict: before }).unwrap();
-      },
-    });
+    const put = (verdict: NewSettlement['verdict']) => async () => {
+      await settleNow({ ...step, verdict }).unwrap();
+    };
+    remember({ what, undo: put(before), redo: put(step.verdict) });
   };
   return { settlements, known: data !== undefined, settle };
 }

@@ -8,18 +8,15 @@ import type {
 import { toast } from 'sonner';
 import { api, problemOf } from './api.js';
 import { ownLineApi } from './ownLineApi.js';
-import { useUndo } from './undo.js';
 import { useReview } from './useReview.js';
 
-/** Adding, changing, moving, merging, splitting and taking away lines of one’s own, each with its way back. */
+/** Adding, changing, moving, merging, splitting and taking away lines of one’s own. The server keeps each as a step. */
 export function useOwnLineEdits() {
   const { review } = useReview();
-  const { remember } = useUndo();
   const [addLines] = ownLineApi.useAddOwnLinesMutation();
   const [changeLine] = ownLineApi.useChangeOwnLineMutation();
   const [mergeLines] = ownLineApi.useMergeOwnLinesMutation();
   const [splitLine] = ownLineApi.useSplitOwnLineMutation();
-  const [restoreLines] = ownLineApi.useRestoreOwnLinesMutation();
   const [refresh] = api.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<Problem> => {
@@ -29,26 +26,14 @@ export function useOwnLineEdits() {
     if (status === 412 || status === 409 || status === 404) await refresh(review.id);
     return problem;
   };
-  /** Changes a line at the version it has now, since others may have raised it. */
-  const put = async (id: string, change: OwnLineChange): Promise<void> => {
-    const { ownLines } = await refresh(review.id).unwrap();
-    const version = ownLines.find((line) => line.id === id)?.version;
-    if (version === undefined) throw new Error('This line is not there any more.');
-    await changeLine({ review: review.id, id, version, change }).unwrap();
-  };
   const told = async (
     result: { data?: OwnLinesChanged; error?: unknown },
     what: string,
   ): Promise<boolean> => {
-    const { data } = result;
-    if (data === undefined) {
+    if (result.data === undefined) {
       await tell(result.error);
       return false;
     }
-    const undo = async () => {
-      await restoreLines({ review: review.id, body: data.before }).unwrap();
-    };
-    remember({ what, undo });
     toast(`${what.charAt(0).toUpperCase()}${what.slice(1)}. Ctrl Z takes it back.`);
     return true;
   };
@@ -62,13 +47,11 @@ export function useOwnLineEdits() {
         await tell(result.error);
         return null;
       }
-      remember({ what: 'added a line', undo: () => put(added.id, { removed: true }) });
       return added;
     },
 
-    /** @param what was done, as in “Undone: switched off a line” */
-    change: async (line: ReviewOwnLine, change: OwnLineChange, what: string): Promise<Problem | null> => {
-      const { id, version, role, on, text, note } = line;
+    change: async (line: ReviewOwnLine, change: OwnLineChange): Promise<Problem | null> => {
+      const { id, version } = line;
       const result = await changeLine({ review: review.id, id, version, change });
       if (result.data === undefined) {
         const problem = problemOf(result.error);
@@ -76,15 +59,6 @@ export function useOwnLineEdits() {
         else await refresh(review.id);
         return problem;
       }
-      const after = review.ownLines[review.ownLines.findIndex((each) => each.id === id) + 1]?.id ?? null;
-      const back: OwnLineChange = {
-        ...(change.role === undefined ? {} : { role }),
-        ...(change.on === undefined ? {} : { on }),
-        ...(change.text === undefined ? {} : { text }),
-        ...(change.note === undefined ? {} : { note }),
-        ...(change.before === undefined ? {} : { before: after }),
-      };
-      remember({ what, undo: () => put(id, back) });
       return null;
     },
 
@@ -95,12 +69,6 @@ export function useOwnLineEdits() {
         await tell(result.error);
         return;
       }
-      // What is brought back has not been in the review meanwhile, but its version is known.
-      const { version: now } = result.data;
-      const undo = async () => {
-        await changeLine({ review: review.id, id, version: now, change: { removed: false } }).unwrap();
-      };
-      remember({ what: `took away ${name}`, undo });
       toast(`Took away ${name}. Ctrl Z brings it back.`);
     },
 

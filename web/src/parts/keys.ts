@@ -4,7 +4,8 @@ export type KeyLine = readonly [keys: string, what: string];
 export const EVERYWHERE: readonly KeyLine[] = [
   ['Alt 1 … Alt 5', 'go to a stage'],
   ['Ctrl K', 'go to or do'],
-  ['Ctrl Z', 'undo the last edit'],
+  ['Ctrl Z', 'undo your last edit'],
+  ['Ctrl Shift Z', 'do it again'],
   ['?', 'these keys, and the guide'],
 ];
 

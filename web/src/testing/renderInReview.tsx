@@ -134,16 +134,18 @@ export function renderInReview(
     'GET reviews/r1': () => review,
     'POST reviews/r1/candidates': countsBy(() => 7),
     'GET databases/db/words': () => ({ words: [], more: false }),
+    'POST reviews/r1/undo': () => ({ words: null, at: null }),
+    'POST reviews/r1/redo': () => ({ words: null, at: null }),
     'POST samples': () => ({ hits: 0, error: null, records: [] }),
     ...answers,
   });
   window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never;
   const context: ReviewContext = { review, database: open };
   const user = renderAt(
-    '/',
+    '/reviews/r1',
     <UndoProvider>
       <Routes>
-        <Route element={<Outlet context={context} />}>
+        <Route path="/reviews/:reviewId" element={<Outlet context={context} />}>
           <Route index element={<InLane content={content} />} />
         </Route>
       </Routes>

@@ -3,6 +3,7 @@ import { AcceptedFindings1800000000013 } from './acceptedFindings.js';
 import { AddedDatabases1798000000000 } from './addedDatabases.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { Designs1800000000009 } from './designs.js';
+import { EditSteps1800000000015 } from './editSteps.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { GivenRecords1800000000004 } from './givenRecords.js';
 import { ImportedHeadings1800000000005 } from './importedHeadings.js';
@@ -45,4 +46,5 @@ export const MIGRATIONS = [
   OwnLines1800000000012,
   AcceptedFindings1800000000013,
   StrategyVersions1800000000014,
+  EditSteps1800000000015,
 ];

@@ -61,15 +61,17 @@ test('a lane is left out, and says what that does', async () => {
 
 test('a lane joins another, which is told with what was there already', async () => {
   const merged = { laneId: 'l-i', into: 'l-p', moved: ['t1'], takenOut: ['t2'] };
-  const { user, asked } = show({ 'POST lanes/l-i/merge': () => ({ merged, review: review() }) });
+  const { user, asked } = show({
+    'POST lanes/l-i/merge': () => ({ merged, review: review() }),
+    'POST reviews/r1/undo': () => ({ words: 'joined light to nurses', at: new Date().toISOString() }),
+  });
   await user.click(screen.getByRole('combobox', { name: 'Join the lane to another' }));
   await user.click(screen.getByRole('option', { name: 'nurses' }));
   expect(await screen.findByText(/Joined to nurses. 1 term was there already/)).toBeTruthy();
   expect(bodies(asked, 'lanes/l-i/merge')).toEqual([{ into: 'l-p' }]);
   await user.keyboard('{Control>}z{/Control}');
-  await waitFor(() =>
-    expect(bodies(asked, 'lanes/l-i/restore')).toEqual([{ moved: ['t1'], takenOut: ['t2'] }]),
-  );
+  expect(await screen.findByText('Undone: joined light to nurses')).toBeTruthy();
+  expect(bodies(asked, 'reviews/r1/undo')).toEqual([{ since: null }]);
 });
 
 test('a name is saved when the field is left, and only when it changed', async () => {

@@ -30,9 +30,7 @@ export function LaneActions({ lane, onSelect }: { lane: ReviewLane; onSelect: (i
           type="checkbox"
           className="toggle toggle-sm mt-0.5"
           checked={lane.leftOut}
-          onChange={({ target: { checked } }) =>
-            void edits.change(lane, { leftOut: checked }, checked ? 'left out' : 'asked again for')
-          }
+          onChange={({ target: { checked } }) => void edits.change(lane, { leftOut: checked })}
         />
         <span>
           Leave out what it finds
@@ -47,7 +45,7 @@ export function LaneActions({ lane, onSelect }: { lane: ReviewLane; onSelect: (i
             label="Move the lane to another element"
             text="Belongs to …"
             choices={homes}
-            onChoose={(id) => void edits.change(lane, { elementId: id === FURTHER ? null : id }, 'moved')}
+            onChoose={(id) => void edits.change(lane, { elementId: id === FURTHER ? null : id })}
           />
         )}
         {others.length > 0 && (
@@ -70,7 +68,7 @@ export function LaneActions({ lane, onSelect }: { lane: ReviewLane; onSelect: (i
         {at > 0 && (
           <button
             className="btn btn-sm btn-quiet"
-            onClick={() => void edits.change(lane, { before: siblings[at - 1]?.id ?? null }, 'moved')}
+            onClick={() => void edits.change(lane, { before: siblings[at - 1]?.id ?? null })}
           >
             <ArrowLeft className="h-4 w-4" aria-hidden="true" /> Earlier
           </button>
@@ -78,7 +76,7 @@ export function LaneActions({ lane, onSelect }: { lane: ReviewLane; onSelect: (i
         {at < siblings.length - 1 && (
           <button
             className="btn btn-sm btn-quiet"
-            onClick={() => void edits.change(lane, { before: siblings[at + 2]?.id ?? null }, 'moved')}
+            onClick={() => void edits.change(lane, { before: siblings[at + 2]?.id ?? null })}
           >
             <ArrowRight className="h-4 w-4" aria-hidden="true" /> Later
           </button>
@@ -100,7 +98,7 @@ function LaneName({ lane }: { lane: ReviewLane }) {
   const { change } = useLaneEdits();
   const [draft, setDraft] = useState(lane.kept.name);
   const save = () => {
-    if (draft.trim() !== lane.kept.name) void change(lane, { name: draft.trim() }, 'renamed');
+    if (draft.trim() !== lane.kept.name) void change(lane, { name: draft.trim() });
   };
   return (
     <label className="flex flex-col gap-1">

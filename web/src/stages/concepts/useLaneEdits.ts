@@ -4,18 +4,15 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { laneApi } from '../../app/laneApi.js';
 import type { ReviewLane } from '../../app/lanes.js';
-import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 
-/** Beginning, splitting, joining, naming, moving and ending lanes, each with its way back. */
+/** Beginning, splitting, joining, naming, moving and ending lanes. The server keeps each as a step that can be taken back. */
 export function useLaneEdits() {
   const { review } = useReview();
-  const { remember } = useUndo();
   const [createLane] = laneApi.useCreateLaneMutation();
   const [changeLane] = laneApi.useChangeLaneMutation();
   const [mergeLane] = laneApi.useMergeLaneMutation();
   const [removeLane] = laneApi.useRemoveLaneMutation();
-  const [restoreLane] = laneApi.useRestoreLaneMutation();
   const [refresh] = api.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<void> => {
@@ -23,47 +20,27 @@ export function useLaneEdits() {
     toast.error(errors[0]?.message ?? title, { description: errors.length > 0 ? title : detail });
     if (status === 412 || status === 409) await refresh(review.id);
   };
-  /** The version that a lane is at now, since others may have raised it. */
-  const versionNow = async (id: string): Promise<number> =>
-    (await refresh(review.id).unwrap()).lanes.find((lane) => lane.id === id)?.version ?? 0;
-
-  const create = async (
-    lane: NewLane,
-    what: string,
-    undo: (id: string) => Promise<void>,
-  ): Promise<string | null> => {
+  const create = async (lane: NewLane): Promise<string | null> => {
     const result = await createLane({ reviewId: review.id, lane });
     if (result.data === undefined) {
       await tell(result.error);
       return null;
     }
-    const { laneId } = result.data;
-    remember({ what, undo: () => undo(laneId) });
-    return laneId;
-  };
-  const end = async (id: string): Promise<void> => {
-    await removeLane({ id, version: await versionNow(id) }).unwrap();
+    return result.data.laneId;
   };
 
   return {
     /** @returns the new lane, or null when it was not made */
-    begin: (elementId: string | null, name = '') => create({ elementId, name }, 'began a lane', end),
+    begin: (elementId: string | null, name = '') => create({ elementId, name }),
 
     copy: (lane: ReviewLane) => {
       const name = `${lane.name} (copy)`;
-      return create(
-        { elementId: lane.element?.id ?? null, name, copyOf: lane.id },
-        `copied ${lane.name}`,
-        end,
-      );
+      return create({ elementId: lane.element?.id ?? null, name, copyOf: lane.id });
     },
 
     split: (lane: ReviewLane, name: string, termIds: string[]) => {
       const take = { laneId: lane.id, version: lane.kept.version, termIds };
-      const rejoin = async (id: string) => {
-        await mergeLane({ id, into: lane.id, version: await versionNow(id) }).unwrap();
-      };
-      return create({ elementId: lane.element?.id ?? null, name, take }, `split ${lane.name}`, rejoin);
+      return create({ elementId: lane.element?.id ?? null, name, take });
     },
 
     merge: async (lane: ReviewLane, into: ReviewLane): Promise<boolean> => {
@@ -72,11 +49,7 @@ export function useLaneEdits() {
         await tell(result.error);
         return false;
       }
-      const { moved, takenOut } = result.data.merged;
-      const restore = async () => {
-        await restoreLane({ id: lane.id, moved, takenOut }).unwrap();
-      };
-      remember({ what: `joined ${lane.name} to ${into.name}`, undo: restore });
+      const { takenOut } = result.data.merged;
       const twice =
         takenOut.length === 0
           ? ''
@@ -85,24 +58,12 @@ export function useLaneEdits() {
       return true;
     },
 
-    change: async (lane: ReviewLane, change: LaneChange, what: string): Promise<boolean> => {
-      const { name, leftOut, elementId, version } = lane.kept;
-      const result = await changeLane({ id: lane.id, version, change });
+    change: async (lane: ReviewLane, change: LaneChange): Promise<boolean> => {
+      const result = await changeLane({ id: lane.id, version: lane.kept.version, change });
       if (result.data === undefined) {
         await tell(result.error);
         return false;
       }
-      const after = review.lanes[review.lanes.findIndex(({ id }) => id === lane.id) + 1]?.id ?? null;
-      const back: LaneChange = {
-        ...(change.name === undefined ? {} : { name }),
-        ...(change.leftOut === undefined ? {} : { leftOut }),
-        ...(change.elementId === undefined ? {} : { elementId }),
-        ...(change.before === undefined ? {} : { before: after }),
-      };
-      const undo = async () => {
-        await changeLane({ id: lane.id, version: await versionNow(lane.id), change: back }).unwrap();
-      };
-      remember({ what: `${what} ${lane.name}`, undo });
       return true;
     },
 
@@ -112,10 +73,6 @@ export function useLaneEdits() {
         await tell(result.error);
         return false;
       }
-      const undo = async () => {
-        await restoreLane({ id: lane.id, moved: [], takenOut: [] }).unwrap();
-      };
-      remember({ what: `ended ${lane.name}`, undo });
       const keys = [laneKey(lane.id), ...lane.terms.map(({ id }) => termKey(id))];
       const used = review.ownLines.some((line) =>
         linesReferredTo(line.text).some((key) => keys.includes(key)),

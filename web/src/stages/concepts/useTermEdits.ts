@@ -9,7 +9,6 @@ import {
 import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
-import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 
 const SHOWN_MS = 2500;
@@ -22,32 +21,17 @@ function showTerm(id: string): void {
   setTimeout(() => row?.classList.remove('shown-here'), SHOWN_MS);
 }
 
-/** Adding, changing, moving, holding back and taking out terms, each with its way back. */
+/** Adding, changing, moving, holding back and taking out terms. The server keeps each as a step that can be taken back. */
 export function useTermEdits() {
   const { review } = useReview();
-  const { remember } = useUndo();
   const [addTerm] = api.useAddTermMutation();
   const [changeTerm] = api.useChangeTermMutation();
   const [refresh] = api.useLazyReviewQuery();
 
-  /** Makes a change on the version a term is at now, since others may have raised it. */
-  const changeNow = async (id: string, change: TermChange): Promise<void> => {
-    const fresh = await refresh(review.id).unwrap();
-    const version = fresh.lanes.flatMap(({ terms }) => terms).find((term) => term.id === id)?.version;
-    if (version !== undefined) await changeTerm({ id, version, change }).unwrap();
-  };
-
   /** @returns the problem, when the change was not made */
-  const edit = async (
-    term: ReviewTerm,
-    change: TermChange,
-    back: TermChange,
-    what: string,
-  ): Promise<Problem | null> => {
+  const edit = async (term: ReviewTerm, change: TermChange): Promise<Problem | null> => {
     const result = await changeTerm({ id: term.id, version: term.version, change });
-    if (result.data === undefined) return problemOf(result.error);
-    remember({ what: `${what} ${describeTerm(term.content).text}`, undo: () => changeNow(term.id, back) });
-    return null;
+    return result.data === undefined ? problemOf(result.error) : null;
   };
 
   const tell = (problem: Problem | null): boolean => {
@@ -62,16 +46,18 @@ export function useTermEdits() {
       contents: TermContent | readonly TermContent[],
       origin: TermOrigin,
     ): Promise<string | null> {
-      const ids: string[] = [];
       const list = Array.isArray(contents) ? (contents as readonly TermContent[]) : [contents as TermContent];
+      // All of them are one edit.
+      const together = crypto.randomUUID();
       let failed: string | null = null;
       const there: ReviewTerm[] = [];
       for (const content of list) {
-        const result = await addTerm({ reviewId: review.id, term: { laneId, content, origin } });
-        if (result.data !== undefined) {
-          ids.push(result.data.id);
-          continue;
-        }
+        const result = await addTerm({
+          reviewId: review.id,
+          term: { laneId, content, origin },
+          edit: together,
+        });
+        if (result.data !== undefined) continue;
         const { status, title, current } = problemOf(result.error);
         failed = title;
         if (status !== 409 || current === undefined) break;
@@ -83,15 +69,6 @@ export function useTermEdits() {
         toast(`${counted(there.length, 'term')} were in the lane already.`);
         failed = null;
       }
-      const [first] = list;
-      if (ids.length > 0 && first !== undefined) {
-        remember({
-          what: `added ${ids.length === 1 ? describeTerm(first).text : `${ids.length} terms`}`,
-          undo: async () => {
-            for (const id of ids) await changeNow(id, { removed: true });
-          },
-        });
-      }
       return failed;
     },
 
@@ -102,32 +79,18 @@ export function useTermEdits() {
         tell(problemOf(result.error));
         return;
       }
-      const { version } = result.data;
-      const undo = async () => {
-        await changeTerm({ id: term.id, version, change: { removed: false } }).unwrap();
-      };
-      remember({ what: `took out ${text}`, undo });
       const used = review.ownLines.some((line) => linesReferredTo(line.text).includes(termKey(term.id)));
       const description = used ? 'A line of your own refers to it, and cannot be counted now.' : undefined;
       toast(`Took out ${text}. Ctrl Z puts it back.`, { description });
     },
 
-    change: (term: ReviewTerm, content: TermContent) =>
-      edit(term, { content }, { content: term.content }, 'changed'),
+    change: (term: ReviewTerm, content: TermContent) => edit(term, { content }),
 
     /** @param reason why it is kept without being searched; null searches it again */
     holdBack: async (term: ReviewTerm, reason: string | null): Promise<boolean> =>
-      tell(
-        await edit(
-          term,
-          { heldBack: reason },
-          { heldBack: term.heldBack },
-          reason === null ? 'searched again' : 'held back',
-        ),
-      ),
+      tell(await edit(term, { heldBack: reason })),
 
-    move: async (term: ReviewTerm, laneId: string): Promise<boolean> =>
-      tell(await edit(term, { laneId }, { laneId: term.laneId }, 'moved')),
+    move: async (term: ReviewTerm, laneId: string): Promise<boolean> => tell(await edit(term, { laneId })),
 
     /** Fetches the review anew, after somebody else changed it. */
     refresh: async () => {

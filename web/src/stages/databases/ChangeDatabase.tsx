@@ -38,11 +38,10 @@ function Change({ said: { id, ...said } }: { said: SaidOfDatabase }) {
     say: () => 'Save',
     save: async (database) => {
       const { name } = await change({ ...database, id }).unwrap();
-      const undo = () =>
-        change({ ...said, id })
-          .unwrap()
-          .then(() => undefined);
-      remember({ what: `changed what is said of ${name}`, undo });
+      const put = (what: typeof database) => async () => {
+        await change({ ...what, id }).unwrap();
+      };
+      remember({ what: `changed what is said of ${name}`, undo: put(said), redo: put(database) });
       toast(`Changed what is said of ${name}.`);
       await navigate('../..', { relative: 'path' });
     },

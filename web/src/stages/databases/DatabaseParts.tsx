@@ -316,11 +316,13 @@ function TakeAway({ id, name }: OfAddedProps) {
     remove(id)
       .unwrap()
       .then(() => {
-        const bringBack = () =>
-          restore(id)
-            .unwrap()
-            .then(() => undefined);
-        remember({ what: `took ${name} from the list`, undo: bringBack });
+        const bringBack = async () => {
+          await restore(id).unwrap();
+        };
+        const takeAgain = async () => {
+          await remove(id).unwrap();
+        };
+        remember({ what: `took ${name} from the list`, undo: bringBack, redo: takeAgain });
         toast(`Took ${name} from the list. What was run in it stays in the ledger.`);
         if (database !== undefined) return navigate(`/reviews/${review.id}/databases`);
       })

@@ -47,11 +47,11 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
       return;
     }
     setMoved(null);
-    const undo = async () => {
+    const put = (ladder: Rung[] | null) => async () => {
       const { version } = await refresh(review.id).unwrap();
-      await change({ review: review.id, version, rungs: before }).unwrap();
+      await change({ review: review.id, version, rungs: ladder }).unwrap();
     };
-    remember({ what, undo });
+    remember({ what, undo: put(before), redo: put(next) });
   };
   const move = (at: number, by: -1 | 1) => {
     const next = rungs.map((rung) => ({ ...rung }));

@@ -115,12 +115,12 @@ export function LimitsStage() {
     setGathering(false);
     select(filled.length === 1 ? (added[0]?.id ?? null) : null);
   };
-  const change = async ({ tried: isDraft, limit }: LimitInHand, changed: LimitChange, what: string) => {
+  const change = async ({ tried: isDraft, limit }: LimitInHand, changed: LimitChange) => {
     setProblem(null);
     if (isDraft) {
       const { removed: _removed, before: _before, ...rest } = changed;
       setDrafts((now) => now.map((draft) => (draft.id === limit.id ? { ...draft, ...rest } : draft)));
-    } else setProblem(await edits.change(limit, changed, what));
+    } else setProblem(await edits.change(limit, changed));
   };
   const remove = ({ tried: isDraft, limit }: LimitInHand) => {
     if (isDraft) drop(limit.id);
@@ -133,7 +133,7 @@ export function LimitsStage() {
     if (isDraft) return;
     const i = review.limits.findIndex(({ id }) => id === limit.id);
     const before = by === -1 ? review.limits[i - 1] : review.limits[i + 2];
-    void edits.change(limit, { before: before?.id ?? null }, 'moved');
+    void edits.change(limit, { before: before?.id ?? null });
   };
 
   useHotkeys(
@@ -236,16 +236,10 @@ export function LimitsStage() {
                     finding={findings.find(({ limitId }) => limitId === one.limit.id)?.message}
                     canMove={{ up: !one.tried && i > 0, down: !one.tried && i < review.limits.length - 1 }}
                     onSelect={() => select(one.limit.id)}
-                    onSwitch={() =>
-                      void change(one, { on: !one.limit.on }, one.limit.on ? 'switched off' : 'switched on')
-                    }
+                    onSwitch={() => void change(one, { on: !one.limit.on })}
                     onWordsToo={() =>
                       database !== null &&
-                      void change(
-                        one,
-                        { ways: { ...one.limit.ways, [database.id]: 'either' } },
-                        'applied by words as well:',
-                      )
+                      void change(one, { ways: { ...one.limit.ways, [database.id]: 'either' } })
                     }
                     onMove={(by) => move(one, by)}
                     onRemove={() => remove(one)}
@@ -309,7 +303,7 @@ export function LimitsStage() {
           elsewhere={each.filter(({ database: { id } }) => id !== database?.id)}
           tried={tried}
           problem={problem}
-          onChange={(changed) => void change(selected, changed, 'changed')}
+          onChange={(changed) => void change(selected, changed)}
           onKeep={() => selected.tried && void keep([selected.limit])}
           onRemove={() => remove(selected)}
           onClose={() => select(null)}

@@ -91,6 +91,9 @@ export function SaveFilter({ values, words, onChange }: InLimit & { words: OwnWo
       undo: async () => {
         await change(back).unwrap();
       },
+      redo: async () => {
+        await change({ id: gone.id, version: gone.version + 1, change: { removed: true } }).unwrap();
+      },
     });
     toast(`Took “${filter.name}” away. Limits keep its words; Ctrl Z brings it back.`);
   };

@@ -2,7 +2,6 @@ import { counted, elementShape } from '@even-lantern/core';
 import type { ElementChange, ReviewElement } from '@even-lantern/contract';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { api, problemOf } from '../../app/api.js';
-import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -21,7 +20,6 @@ export function ElementEditor({
   proposed: number;
 }) {
   const { review } = useReview();
-  const { remember } = useUndo();
   const [changeElement, saving] = api.useChangeElementMutation();
   const [refresh] = api.useLazyReviewQuery();
   const shape = elementShape(element.key);
@@ -40,24 +38,13 @@ export function ElementEditor({
   const dirty = draft.text !== element.text || draft.note !== element.note;
   const conflict = saving.error !== undefined && problemOf(saving.error).status === 412;
 
-  const save = async (change: ElementChange, before: ElementChange, what: string) => {
+  const save = async (change: ElementChange) => {
     const { id, version } = latest.current;
-    const result = await changeElement({ reviewId: review.id, id, version, change });
-    if (result.data === undefined) return;
-    remember({
-      what,
-      undo: async () => {
-        const present = latest.current;
-        await changeElement({ reviewId: review.id, id, version: present.version, change: before }).unwrap();
-        if (before.text !== undefined || before.note !== undefined)
-          setDraft((draft) => ({ ...draft, ...textsOf(before) }));
-      },
-    });
+    await changeElement({ reviewId: review.id, id, version, change });
   };
 
   const saveDraft = useEffectEvent(() => {
-    const before = { text: element.text, note: element.note };
-    void save(draft, before, `wrote ${shape.name.toLowerCase()}`);
+    void save(draft);
   });
   useEffect(() => {
     if (!dirty || saving.isLoading || saving.isError) return;
@@ -139,14 +126,7 @@ export function ElementEditor({
           className="toggle toggle-sm"
           aria-label={`Search on ${shape.name}`}
           checked={element.searched}
-          onChange={(event) => {
-            const searched = event.target.checked;
-            void save(
-              { searched },
-              { searched: !searched },
-              `${searched ? 'searched' : 'did not search'} on ${shape.name}`,
-            );
-          }}
+          onChange={(event) => void save({ searched: event.target.checked })}
         />
       </label>
       {saving.error !== undefined && (
@@ -174,8 +154,4 @@ export function ElementEditor({
       )}
     </section>
   );
-}
-
-function textsOf({ text, note }: ElementChange): { text?: string; note?: string } {
-  return { ...(text === undefined ? {} : { text }), ...(note === undefined ? {} : { note }) };
 }

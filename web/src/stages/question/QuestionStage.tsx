@@ -13,7 +13,6 @@ import { toast } from 'sonner';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { termsOfElement } from '../../app/lanes.js';
-import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Shelf } from '../../parts/Shelf.js';
@@ -226,23 +225,12 @@ function isEmpty(review: Review, { id, text, note, searched }: ReviewElement): b
 
 function FrameworkChoice() {
   const { review } = useReview();
-  const { remember } = useUndo();
   const [changeReview] = api.useChangeReviewMutation();
   const [refresh] = api.useLazyReviewQuery();
   const change = async (framework: FrameworkId) => {
-    const { version, framework: before } = await refresh(review.id).unwrap();
+    const { version } = await refresh(review.id).unwrap();
     const result = await changeReview({ id: review.id, version, framework });
-    if (result.data === undefined) {
-      toast.error(problemOf(result.error).title);
-      return;
-    }
-    remember({
-      what: 'framed the question another way',
-      undo: async () => {
-        const fresh = await refresh(review.id).unwrap();
-        await changeReview({ id: review.id, version: fresh.version, framework: before }).unwrap();
-      },
-    });
+    if (result.data === undefined) toast.error(problemOf(result.error).title);
   };
   return (
     <div className="flex items-center gap-2 text-sm">

@@ -30,10 +30,11 @@ export function DesignOfRecord({ record: { id, record, judged } }: { record: Rev
       toast.error(problemOf(result.error).title);
       return;
     }
-    const undo = async () => {
-      await judge({ id, design: before }).unwrap();
+    const put = (judged: string | null) => async () => {
+      await judge({ id, design: judged }).unwrap();
     };
-    remember({ what: design === null ? 'took back a design' : `judged the design to be ${design}`, undo });
+    const what = design === null ? 'took back a design' : `judged the design to be ${design}`;
+    remember({ what, undo: put(before), redo: put(design) });
   };
   return (
     <section aria-label="Study design" className="flex flex-col gap-1">

@@ -76,13 +76,13 @@ export function RecordsStage() {
       toast.error(problem?.title ?? '', { description: meanwhile });
       return;
     }
-    remember({
-      what: `${next}: ${row.title}`,
-      undo: async () => {
-        const undone = await decide({ ...decided, design: row.design }, before);
-        if (undone.problem !== null) throw new Error(undone.problem.title);
-      },
-    });
+    let now = decided;
+    const put = (decision: Decision) => async () => {
+      const answer = await decide({ ...now, design: row.design }, decision);
+      if (answer.problem !== null || answer.decided === null) throw new Error(answer.problem?.title);
+      now = answer.decided;
+    };
+    remember({ what: `${next}: ${row.title}`, undo: put(before), redo: put(next) });
     if (next !== 'undecided' && following !== undefined) set({ record: following.id });
   };
   useHotkeys('down,j', () => step(1), { preventDefault: true });

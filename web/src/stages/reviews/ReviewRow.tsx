@@ -33,11 +33,11 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
       return;
     }
     const what = wanted ? `put ${title} away` : `brought ${title} back`;
-    const undo = async () => {
+    const put = (away: boolean) => async () => {
       const { version: now } = await refresh(id).unwrap();
-      await changeReview({ id, version: now, putAway: !wanted }).unwrap();
+      await changeReview({ id, version: now, putAway: away }).unwrap();
     };
-    remember({ what, undo });
+    remember({ what, undo: put(!wanted), redo: put(wanted) });
     toast(wanted ? `Put “${title}” away. Nothing of it is lost.` : `Brought “${title}” back.`);
     onGone();
   };

@@ -22,9 +22,7 @@ export function ReasonsMissing({ limits, onGiven, onCancel }: ReasonsMissingProp
     setSaving(true);
     const problems = [];
     for (const limit of limits) {
-      problems.push(
-        await edits.change(limit, { reason: (reasons[limit.id] ?? '').trim() }, 'gave the reason of'),
-      );
+      problems.push(await edits.change(limit, { reason: (reasons[limit.id] ?? '').trim() }));
     }
     setSaving(false);
     if (problems.every((problem) => problem === null)) onGiven();

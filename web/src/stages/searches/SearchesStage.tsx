@@ -180,7 +180,7 @@ export function SearchesStage() {
       event.preventDefault();
       const before = event.key === 'ArrowUp' ? ownLines[at - 1] : ownLines[at + 2];
       if (event.key === 'ArrowUp' ? at > 0 : at < ownLines.length - 1) {
-        void edits.change(each, { before: before?.id ?? null }, `moved ${name}`);
+        void edits.change(each, { before: before?.id ?? null });
       }
       return;
     }
@@ -192,7 +192,7 @@ export function SearchesStage() {
         leaveLine();
       }
     } else if (event.key.toLowerCase() === 'x') {
-      void edits.change(each, { on: !each.on }, `switched ${name} ${each.on ? 'off' : 'on'}`);
+      void edits.change(each, { on: !each.on });
     } else return;
     event.preventDefault();
   };

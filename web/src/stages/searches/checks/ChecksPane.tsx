@@ -87,12 +87,11 @@ function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) 
     setAsking(false);
     setReason('');
     const before = accepted?.reason ?? null;
-    remember({
-      what: why === null ? 'took an acceptance back' : 'accepted what a check found',
-      undo: async () => {
-        await accept({ review: review.id, body: { ...body, reason: before } }).unwrap();
-      },
-    });
+    const put = (reason: string | null) => async () => {
+      await accept({ review: review.id, body: { ...body, reason } }).unwrap();
+    };
+    const what = why === null ? 'took an acceptance back' : 'accepted what a check found';
+    remember({ what, undo: put(before), redo: put(why) });
   };
   return (
     <li className="rule flex flex-col gap-1 border-b py-2" data-check={check}>

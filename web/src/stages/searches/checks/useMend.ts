@@ -10,13 +10,13 @@ import { useTermEdits } from '../../concepts/useTermEdits.js';
 const GONE = 'This no longer fits: what it would change is not there any more.';
 
 /** Makes what a mend says, by the same edits as a person does, so that each can be undone. */
-export function useMend(): (mend: Mend, text: string) => Promise<void> {
+export function useMend(): (mend: Mend) => Promise<void> {
   const { review, database } = useReview();
   const terms = useTermEdits();
   const lanes = useLaneEdits();
   const own = useOwnLineEdits();
   const limits = useLimitEdits();
-  return async (mend, text) => {
+  return async (mend) => {
     const term = (id: string) => review.lanes.flatMap((lane) => lane.terms).find((each) => each.id === id);
     const line = (id: string) => review.ownLines.find((each) => each.id === id);
     const gone = () => {
@@ -49,7 +49,7 @@ export function useMend(): (mend: Mend, text: string) => Promise<void> {
       case 'keepLane': {
         const lane = lanesOfReview(review).find(({ id }) => id === mend.laneId);
         if (lane === undefined) return gone();
-        await lanes.change(lane, { leftOut: false }, `asked for ${lane.name}`);
+        await lanes.change(lane, { leftOut: false });
         return;
       }
       case 'writeOwn':
@@ -63,7 +63,7 @@ export function useMend(): (mend: Mend, text: string) => Promise<void> {
             : mend.kind === 'ownRole'
               ? { role: mend.role }
               : { on: true };
-        const problem = await own.change(present, change, `mended a line: ${text}`);
+        const problem = await own.change(present, change);
         if (problem?.status === 412) toast.error(problem.title, { description: problem.detail });
         return;
       }
@@ -75,7 +75,7 @@ export function useMend(): (mend: Mend, text: string) => Promise<void> {
         const limit = review.limits.find(({ id }) => id === mend.limitId);
         if (limit === undefined || database === null) return gone();
         const ways = { ...limit.ways, [database.id]: mend.way };
-        await limits.change(limit, { ways }, 'found by words as well');
+        await limits.change(limit, { ways });
       }
     }
   };

@@ -73,7 +73,7 @@ export function OwnLinePane(props: OwnLinePaneProps) {
               className="radio radio-xs mt-0.5"
               name={`role of ${own.id}`}
               checked={own.role === role}
-              onChange={() => void edits.change(own, { role }, `changed what ${name} does`)}
+              onChange={() => void edits.change(own, { role })}
             />
             <span>
               {ROLES[role][0]}
@@ -102,7 +102,7 @@ export function OwnLinePane(props: OwnLinePaneProps) {
           placeholder="such as: too many animals"
           onChange={({ target }) => setNote(target.value)}
           onBlur={() => {
-            if (note.trim() !== own.note) void edits.change(own, { note }, `noted on ${name}`);
+            if (note.trim() !== own.note) void edits.change(own, { note });
           }}
           onKeyDown={({ key, currentTarget }) => {
             if (key === 'Enter' || key === 'Escape') currentTarget.blur();
@@ -126,23 +126,20 @@ export function OwnLinePane(props: OwnLinePaneProps) {
         </div>
       )}
       <div className="flex flex-wrap gap-1">
-        <button
-          className="btn btn-quiet btn-xs"
-          onClick={() => void edits.change(own, { on: !own.on }, `switched ${name} ${own.on ? 'off' : 'on'}`)}
-        >
+        <button className="btn btn-quiet btn-xs" onClick={() => void edits.change(own, { on: !own.on })}>
           {own.on ? 'Switch off' : 'Switch on'} <kbd className="font-mono font-normal">X</kbd>
         </button>
         <button
           className="btn btn-quiet btn-xs"
           disabled={at <= 0}
-          onClick={() => void edits.change(own, { before: ownLines[at - 1]?.id ?? null }, `moved ${name}`)}
+          onClick={() => void edits.change(own, { before: ownLines[at - 1]?.id ?? null })}
         >
           Move up
         </button>
         <button
           className="btn btn-quiet btn-xs"
           disabled={at === ownLines.length - 1}
-          onClick={() => void edits.change(own, { before: ownLines[at + 2]?.id ?? null }, `moved ${name}`)}
+          onClick={() => void edits.change(own, { before: ownLines[at + 2]?.id ?? null })}
         >
           Move down
         </button>
@@ -236,7 +233,7 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
     const { own: line, names: now, edits: by } = latest.current;
     const kept = textToKeep(shown, now.keyOf, vocabulary);
     if (kept === line.text) return;
-    const refused = await by.change(line, { text: kept }, 'wrote a line');
+    const refused = await by.change(line, { text: kept });
     // What was not kept stays where it was typed.
     if (refused !== null) {
       typed.current ??= shown;

@@ -8,7 +8,6 @@ import type {
 } from '@even-lantern/contract';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { api, problemOf } from '../../../app/api.js';
-import { useUndo } from '../../../app/undo.js';
 import { useVocabulary } from '../../../app/useVocabulary.js';
 import { Count } from '../../../parts/Count.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
@@ -31,7 +30,6 @@ interface EditLineProps {
 /** A line written by hand: the text, what it means, and what the lanes would give. */
 export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
   const tree = useVocabulary(database.vocabulary?.id ?? '');
-  const { remember } = useUndo();
   const [language, setLanguage] = useState(line.written?.language ?? 'own');
   const [text, setText] = useState(line.written?.text ?? line.sent);
   const { save, problem, keepMine } = useLineWriting(reviewId, database.id, line);
@@ -75,9 +73,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     else setProposed({ to: other, text: said, losses });
   };
   const takeLanes = () => {
-    const before = { text, language };
     void save({ text: null, language }, true);
-    remember({ what: `took what the lanes give for L${line.number}`, undo: () => save(before, true) });
     onDone();
   };
   const ownName = database.dialect === null ? null : `${database.name}’s own`;

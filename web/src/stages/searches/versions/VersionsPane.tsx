@@ -6,7 +6,6 @@ import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../../app/api.js';
 import { lanesOfReview } from '../../../app/lanes.js';
-import { useUndo } from '../../../app/undo.js';
 import { useReview } from '../../../app/useReview.js';
 import { versionApi } from '../../../app/versionApi.js';
 import { LineForm } from '../../../parts/LineForm.js';
@@ -137,7 +136,6 @@ function titleOf({ name, number }: StrategyVersion): string {
 /** Going back is an edit: what is left is kept, and undo goes there again. */
 function useGoingBack() {
   const { review } = useReview();
-  const { remember } = useUndo();
   const [goBack] = versionApi.useGoBackMutation();
   return async (version: StrategyVersion) => {
     const answer = await goBack({ review: review.id, id: version.id });
@@ -145,14 +143,6 @@ function useGoingBack() {
       const { title, detail } = problemOf(answer.error);
       toast.error(title, { description: detail });
       return;
-    }
-    const { left } = answer.data;
-    const what = `went back to ${titleOf(version)}`;
-    if (left !== '') {
-      const undo = async () => {
-        await goBack({ review: review.id, id: left }).unwrap();
-      };
-      remember({ what, undo });
     }
     toast(`The strategy is as in ${titleOf(version)} again. Ctrl Z takes it back.`);
   };
