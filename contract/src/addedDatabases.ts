@@ -10,6 +10,7 @@ import {
   type MatchedLimit,
 } from '@even-lantern/core';
 import Joi from 'joi';
+import type { CallBudget } from './databases.js';
 
 export const SRU_VERSIONS = ['1.1', '1.2', '2.0'] as const;
 export type SruVersion = (typeof SRU_VERSIONS)[number];
@@ -31,6 +32,8 @@ export interface ExploredServer {
   dialect: DialectDescription;
   /** proposed: its indexes that are limits */
   limits: MatchedLimit[];
+  /** proposed: how much it may be asked */
+  budget: CallBudget;
   /** what a first search found */
   test: { query: string; hits: number | null; error: string | null; record: BibRecord | null };
 }
@@ -50,6 +53,8 @@ export interface NewSruDatabase extends AddedDatabase {
   address: string;
   version: SruVersion;
   recordSchema: string;
+  /** as proposed where nothing is said */
+  budget?: CallBudget;
 }
 
 export interface NewHandDatabase extends AddedDatabase {
@@ -119,6 +124,24 @@ const common = {
     .messages({ 'array.unique': 'Two kinds of limits cannot be one and the same index.' }),
 };
 
+/** More at once or in a second than any server of this kind answers is no budget. */
+const MOST_CALLS = 100;
+
+export const callBudgetSchema = Joi.object<CallBudget>({
+  atOnce: Joi.number().integer().min(1).max(MOST_CALLS).required().messages({
+    'number.base': 'Write how many calls may be under way at once, from 1 to 100.',
+    'number.integer': 'Write how many calls may be under way at once, from 1 to 100.',
+    'number.min': 'Write how many calls may be under way at once, from 1 to 100.',
+    'number.max': 'Write how many calls may be under way at once, from 1 to 100.',
+  }),
+  perSecond: Joi.number().integer().min(1).max(MOST_CALLS).allow(null).required().messages({
+    'number.base': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
+    'number.integer': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
+    'number.min': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
+    'number.max': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
+  }),
+});
+
 export const exploreServerSchema = Joi.object<ExploreServer>({ address });
 
 export const newDatabaseSchema = Joi.object<NewDatabase>({
@@ -132,6 +155,7 @@ export const newDatabaseSchema = Joi.object<NewDatabase>({
         .valid(...SRU_VERSIONS)
         .required(),
       recordSchema: Joi.string().max(200).required(),
+      budget: callBudgetSchema,
     }),
   })
   .when(Joi.object({ how: 'hand' }).unknown(), {

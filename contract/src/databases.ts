@@ -38,11 +38,21 @@ export interface DatabaseProfile {
   /** the release that a simulated database can be advanced to */
   nextRelease: string | null;
   about: DatabaseAbout | null;
+  /** how much it may be asked; null for one that people ask by hand */
+  budget: CallBudget | null;
+}
+
+/** How much a database may be asked. */
+export interface CallBudget {
+  /** calls under way at the same moment */
+  atOnce: number;
+  /** calls begun within any second; null for no bound */
+  perSecond: number | null;
 }
 
 /** What somebody did to a database. */
 export interface DatabaseEvent {
-  what: 'moved' | 'explored' | 'added' | 'changed' | 'taken away' | 'brought back';
+  what: 'moved' | 'explored' | 'added' | 'changed' | 'taken away' | 'brought back' | 'budget';
   /** such as the release it was moved to */
   detail: string;
   at: string;
@@ -147,6 +157,8 @@ export interface Rehearsal {
   /** what the strategy finds: what its limits leave of that */
   remains: Counted;
   problems: StrategyProblem[];
+  /** counts that were not asked for, since the database may be asked only so much; they are null */
+  uncounted: number;
 }
 
 /** What a strategy finds in one database, without what its lines do. */

@@ -84,4 +84,6 @@ export interface Translation {
   precedence: string | null;
   lines: TranslatedLine[];
   problems: StrategyProblem[];
+  /** calls that were not made, since the database may be asked only so much; what they would tell is null */
+  unasked: number;
 }

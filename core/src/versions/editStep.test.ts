@@ -177,3 +177,18 @@ test.each([
   const step = stepBetween(before, after);
   expect(step && stepInWords(step, before, after)).toBe(said);
 });
+
+test('an empty lane that comes or goes for an element is not counted among the lanes that were made or ended', () => {
+  const empty = structuredClone(START);
+  empty.strategy.lanes.push({ ...lane('E'), elementId: 'e' });
+  const made = structuredClone(START);
+  made.strategy.lanes.push(lane('M', 'm'), lane('N', 'n'));
+  const [before, after] = [thingsOf(empty), thingsOf(made)];
+  const step = stepBetween(before, after);
+  expect(step && stepInWords(step, before, after)).toBe('made 2 lanes');
+  const ended = structuredClone(empty);
+  ended.strategy.lanes.splice(0, 1);
+  ended.strategy.lanes.push(lane('F'));
+  const end = stepBetween(thingsOf(empty), thingsOf(ended));
+  expect(end && stepInWords(end, thingsOf(empty), thingsOf(ended))).toBe('ended lane A');
+});

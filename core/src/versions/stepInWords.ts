@@ -45,7 +45,14 @@ export function stepInWords(step: EditStep, before: Things, after: Things): stri
 
 type Of<Kind extends Thing['kind']> = Done<Extract<Thing, { kind: Kind }>>[];
 
-function lanesInWords(lanes: Of<'lane'>, terms: Of<'term'>, nameOf: (id: string) => string): string | null {
+function lanesInWords(all: Of<'lane'>, terms: Of<'term'>, nameOf: (id: string) => string): string | null {
+  // An element keeps a lane at least, so that an empty one comes where another ends, and goes where others come.
+  const holds = ({ did, before, after }: Of<'lane'>[number]) =>
+    did === 'changed' ||
+    terms.some((term) =>
+      did === 'added' ? term.after.laneId === after.id : term.before.laneId === before.id,
+    );
+  const lanes = all.some(holds) ? all.filter(holds) : all;
   const [lane] = lanes;
   if (lane === undefined) return null;
   if (lanes.length > 1) {

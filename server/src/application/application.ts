@@ -21,6 +21,7 @@ import { DatabaseEventsService } from '../databases/databaseEventsService.js';
 import { EffectsService } from '../databases/effectsService.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import type { WatchTimes } from '../databases/databaseWatch.js';
+import { BudgetsService } from '../databases/budgetsService.js';
 import { CandidatesService } from '../databases/candidatesService.js';
 import { ReadingService } from '../databases/readingService.js';
 import { OverlapService } from '../databases/overlapService.js';
@@ -164,6 +165,7 @@ class ApplicationModule {
         { provide: DatabasesService, useFactory: () => new DatabasesService(connectors, watchTimes) },
         AskingService,
         DatabaseEventsService,
+        BudgetsService,
         PeopleService,
         PersonPipe,
         ReviewsService,

@@ -5,6 +5,7 @@ import type { Readable } from 'node:stream';
 import { Inject, Injectable, Logger, type OnModuleInit } from '@nestjs/common';
 import { dialectFrom, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
 import type {
+  CallBudget,
   EnteredCount,
   ExploredServer,
   GivenRecords,
@@ -20,10 +21,12 @@ import { AddedDatabaseRow, HandCountRow, HandRecordRow } from '../store/entities
 import { PeopleService } from '../people/people.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
+import { BudgetsService } from './budgetsService.js';
 import { DatabaseEventsService } from './databaseEventsService.js';
 import { DatabasesService } from './databasesService.js';
 import type { Described } from './described.js';
 import { handConnector, handKey, type HandDatabase } from './handConnector.js';
+import { proposedBudget } from './proposedBudget.js';
 import { exploreServer } from './sru/explorer.js';
 import { sruConnector } from './sru/connector.js';
 import type { SruOptions } from './sru/calls.js';
@@ -54,6 +57,7 @@ export class AddedDatabasesService implements OnModuleInit {
     private readonly vocabularies: VocabulariesService,
     private readonly people: PeopleService,
     private readonly events: DatabaseEventsService,
+    private readonly budgets: BudgetsService,
     private readonly files: IncomingFiles,
     @Inject(ADDED_SERVERS) private readonly options: Partial<SruOptions>,
   ) {}
@@ -90,7 +94,8 @@ export class AddedDatabasesService implements OnModuleInit {
     }
   }
 
-  async add(database: NewDatabase, person: Person): Promise<SaidOfDatabase> {
+  async add(said: NewDatabase, person: Person): Promise<SaidOfDatabase> {
+    const { budget, database } = budgetApart(said);
     checkNames(database);
     const described = await this.described(database, null);
     return this.store.write(async (manager) => {
@@ -105,6 +110,10 @@ export class AddedDatabasesService implements OnModuleInit {
         removedAt: null,
       });
       await this.events.noteWithin(manager, id, 'added', described.name, person);
+      if (budget !== null) {
+        await this.budgets.changeWithin(manager, id, budget, person);
+        this.databases.setBudget(id, budget);
+      }
       this.connect(id, described);
       return { ...database, id };
     });
@@ -116,7 +125,9 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** Says something else of a database. What was run in it, counted and given stays. */
-  async change(id: string, database: NewDatabase, person: Person): Promise<SaidOfDatabase> {
+  async change(id: string, said: NewDatabase, person: Person): Promise<SaidOfDatabase> {
+    // How much it may be asked is changed by itself.
+    const { database } = budgetApart(said);
     const before = await this.kept(id);
     if (!this.databases.knows(id)) throw notFound(`The added database “${id}” on the list`);
     if (
@@ -274,7 +285,8 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   private connect(id: string, database: KeptDatabase): void {
-    this.databases.connect(id, database.name, this.connectorOf(id, database));
+    const proposed = database.how === 'address' ? proposedBudget(database.address) : undefined;
+    this.databases.connect(id, database.name, this.connectorOf(id, database), proposed);
   }
 
   private connectorOf(id: string, database: KeptDatabase): DatabaseConnector {
@@ -369,6 +381,13 @@ async function* linesOf(path: string): AsyncGenerator<string[]> {
     batch = [];
   }
   if (batch.length > 0) yield batch;
+}
+
+/** How much a database may be asked is kept beside what is said of it, as for those that ship with the program. */
+function budgetApart(said: NewDatabase): { database: NewDatabase; budget: CallBudget | null } {
+  if (said.how === 'hand') return { database: said, budget: null };
+  const { budget = null, ...database } = said;
+  return { database, budget };
 }
 
 function saidOf(id: string, { vocabulary, ...others }: KeptDatabase): SaidOfDatabase {

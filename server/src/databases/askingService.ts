@@ -11,6 +11,7 @@ import {
 import type { Counted, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
 import { databaseTrouble } from '../application/problem.js';
 import { DatabaseError, type CountAnswer, type FacetAnswer } from './databaseConnector.js';
+import { spendCall } from './spending.js';
 import { contextOf, type OpenDatabase } from './databasesService.js';
 
 /** How long the counts of a database hold that tells no release. */
@@ -21,6 +22,9 @@ const REMEMBERED_WORDS = 2000;
 const SCAN_PAGE = 200;
 const MOST_WORDS = 2000;
 const SAMPLE_SIZE = 5;
+
+/** What does not fit into what the database may be asked. */
+const NOT_ASKED: Counted = { hits: null, error: null };
 
 /** What databases answer; remembered as long as their release holds. */
 @Injectable()
@@ -44,8 +48,9 @@ export class AskingService {
     const key = `${database.id}\n${database.description.release}\n${text}`;
     const known = this.counts.get(key);
     if (known !== undefined) return { hits: known, error: null };
-    const asking =
-      this.asking.get(key) ?? this.ask(database, text, key).finally(() => this.asking.delete(key));
+    const under = this.asking.get(key);
+    if (under === undefined && !spendCall()) return NOT_ASKED;
+    const asking = under ?? this.ask(database, text, key).finally(() => this.asking.delete(key));
     this.asking.set(key, asking);
     return asking;
   }
@@ -65,6 +70,7 @@ export class AskingService {
       understood: understood || null,
     });
     if (known !== undefined) return told(known);
+    if (!spendCall()) return { ...NOT_ASKED, understood: null };
     try {
       const answer = await database.connector.count(text, undefined, { queryType });
       if (answer.release === release && remembers(database)) {

@@ -1,5 +1,5 @@
 /** What the product asks of a database, however it is reached. */
-import type { DatabaseAbout, DatabaseReach } from '@even-lantern/contract';
+import type { CallBudget, DatabaseAbout, DatabaseReach } from '@even-lantern/contract';
 import type { BibRecord, DialectDescription, SearchField } from '@even-lantern/core';
 
 export interface DatabaseDescription {
@@ -72,6 +72,8 @@ export interface CallObserver {
 export interface DatabaseConnector {
   /** Tells of every single call from now on; left out where each question is one call. */
   observe?(observer: CallObserver): void;
+  /** From now on, so many calls may be made; left out where nothing is called. */
+  keepTo?(budget: CallBudget): void;
   explain(signal?: AbortSignal): Promise<DatabaseDescription>;
   /** @param query canonical text, unless `asking` names another language */
   count(query: string, signal?: AbortSignal, asking?: Asking): Promise<CountAnswer>;

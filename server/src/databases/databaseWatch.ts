@@ -5,7 +5,7 @@
  * one is away when several calls in a row have failed over some time.
  */
 import type { Vocabulary } from '@even-lantern/core';
-import type { DatabaseState } from '@even-lantern/contract';
+import type { CallBudget, DatabaseState } from '@even-lantern/contract';
 import { within } from './patience.js';
 import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
 
@@ -47,6 +47,7 @@ export class DatabaseWatch {
   /** asks the database, and tells the watch how it went */
   readonly connector: DatabaseConnector;
 
+  private kept: CallBudget | null = null;
   private known: KnownDatabase | null = null;
   private asking: Promise<KnownDatabase> | null = null;
   private timer: NodeJS.Timeout | undefined;
@@ -83,6 +84,18 @@ export class DatabaseWatch {
       },
     });
     this.connector = this.watched(direct);
+  }
+
+  /** From now on, it may be asked so much. */
+  keepTo(budget: CallBudget): void {
+    if (this.direct.keepTo === undefined) return;
+    this.direct.keepTo(budget);
+    this.kept = budget;
+  }
+
+  /** How much it may be asked; null where nothing is called. */
+  get budget(): CallBudget | null {
+    return this.kept;
   }
 
   /** What it said last; null while it has never been heard. */

@@ -2,9 +2,11 @@ import { Body, Controller, Get, HttpCode, Param, Post, Put, Query } from '@nestj
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { MIN_LETTERS_BEFORE_ANY_ENDING, tokenise } from '@even-lantern/core';
 import {
+  callBudgetSchema,
   candidatesSchema,
   choiceChangeSchema,
   sampleSchema,
+  type CallBudget,
   type Candidates,
   type ChoiceChange,
   type Person,
@@ -16,6 +18,7 @@ import { Actor } from '../people/people.js';
 import { Validated } from '../application/validated.js';
 import { DatabaseEventsService } from './databaseEventsService.js';
 import { DatabasesService } from './databasesService.js';
+import { BudgetsService } from './budgetsService.js';
 import { CandidatesService } from './candidatesService.js';
 import { ChoicesService } from './choicesService.js';
 import { EffectsService } from './effectsService.js';
@@ -33,6 +36,7 @@ export class DatabasesController {
     private readonly choices: ChoicesService,
     private readonly overlaps: OverlapService,
     private readonly events: DatabaseEventsService,
+    private readonly budgets: BudgetsService,
   ) {}
 
   @Get('databases')
@@ -54,6 +58,17 @@ export class DatabasesController {
   @ApiOperation({ summary: 'What people did to a database, the latest first' })
   eventsOf(@Param('id') id: string) {
     return this.events.of(id);
+  }
+
+  @Put('databases/:id/budget')
+  @ApiOperation({ summary: 'Says how much a database may be asked' })
+  @ApiBody(bodyOf(callBudgetSchema))
+  budget(
+    @Param('id') id: string,
+    @Body(new Validated(callBudgetSchema)) body: CallBudget,
+    @Actor() person: Person,
+  ): Promise<CallBudget> {
+    return this.budgets.change(id, body, person);
   }
 
   @Get('databases/:id/words')
@@ -116,7 +131,10 @@ export class DatabasesController {
   }
 
   @Get('reviews/:id/rehearsal')
-  @ApiOperation({ summary: 'All counts of a review’s strategy in a database, not logged' })
+  @ApiOperation({
+    summary:
+      'All counts of a review’s strategy in a database, not logged; where it may be asked only so much, more each time',
+  })
   rehearse(@Param('id') id: string, @Query('database') database: string | undefined) {
     return this.rehearsals.rehearse(id, String(database ?? ''));
   }

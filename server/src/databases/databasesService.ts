@@ -8,10 +8,11 @@ import {
   type DialectContext,
   type Vocabulary,
 } from '@even-lantern/core';
-import type { DatabaseList, DatabaseProfile, DatabaseState } from '@even-lantern/contract';
+import type { CallBudget, DatabaseList, DatabaseProfile, DatabaseState } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../application/problem.js';
 import { within } from './patience.js';
 import { DatabaseWatch, WATCH_TIMES, type KnownDatabase, type WatchTimes } from './databaseWatch.js';
+import { OWN_BUDGET } from './proposedBudget.js';
 import { describedAddress } from './described.js';
 import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
 
@@ -24,6 +25,8 @@ export interface OpenDatabase {
   vocabulary: Vocabulary | null;
   /** how its strings are written; null where it takes our CQL alone, which can say everything */
   dialect: Dialect | null;
+  /** how much it may be asked; null where nothing is called */
+  budget: CallBudget | null;
 }
 
 /** How long a list waits for a database that has never been heard. */
@@ -43,6 +46,9 @@ export class DatabasesService implements OnApplicationShutdown {
 
   private readonly watches = new Map<string, DatabaseWatch>();
 
+  /** how much each may be asked, where somebody said so or proposed it */
+  private readonly budgets = new Map<string, CallBudget>();
+
   /** what each is called, as far as it was told */
   private readonly names = new Map<string, string>();
 
@@ -59,9 +65,16 @@ export class DatabasesService implements OnApplicationShutdown {
   }
 
   /** Adds a database, or reaches one otherwise than before. */
-  connect(id: string, name: string, connector: DatabaseConnector): void {
+  connect(id: string, name: string, connector: DatabaseConnector, proposed = OWN_BUDGET): void {
     this.names.set(id, name);
+    if (!this.budgets.has(id)) this.budgets.set(id, proposed);
     this.watch(id, connector).start();
+  }
+
+  /** Says how much a database may be asked, whether it is connected yet or not. */
+  setBudget(id: string, budget: CallBudget): void {
+    this.budgets.set(id, budget);
+    this.watches.get(id)?.keepTo(budget);
   }
 
   disconnect(id: string): void {
@@ -74,6 +87,7 @@ export class DatabasesService implements OnApplicationShutdown {
     const read = (direct: DatabaseConnector, description: DatabaseDescription) =>
       this.vocabularyOf(direct, description);
     const watch = new DatabaseWatch(connector, read, this.times);
+    watch.keepTo(this.budgets.get(id) ?? OWN_BUDGET);
     this.watches.set(id, watch);
     return watch;
   }
@@ -204,7 +218,7 @@ export class DatabasesService implements OnApplicationShutdown {
     try {
       const { description, vocabulary } = await watch.heard();
       const dialect = description.dialect === null ? null : dialectFrom(description.dialect);
-      return { id, connector: watch.connector, description, vocabulary, dialect };
+      return { id, connector: watch.connector, description, vocabulary, dialect, budget: watch.budget };
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       const detail = 'What you have written is kept. Counts come back when the database answers; try again.';
@@ -302,6 +316,7 @@ function profileOf(id: string, { description }: KnownDatabase, watch: DatabaseWa
     id,
     ...shown,
     ...watch.state(),
+    budget: watch.budget,
     vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name },
   };
 }

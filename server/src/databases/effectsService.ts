@@ -15,8 +15,10 @@ import type { Counted, FallStep, LaneOverlap, LeftOut, StrategyEffects } from '@
 import { KeptRecords } from '../limits/keptRecords.js';
 import { AskingService } from './askingService.js';
 import { DatabasesService } from './databasesService.js';
+import { wanted } from './callQueue.js';
 import { inTurns } from './inTurns.js';
 import { ReadingService, type ReviewReading } from './readingService.js';
+import { callsAffordable, spendingAtMost } from './spending.js';
 import { partsOfLines, type PartOfLine } from './strategyLines.js';
 
 /** Parts of queries, in all, that are counted without being asked for. The demo strategy has some hundreds. */
@@ -39,31 +41,43 @@ export class EffectsService {
   of(reviewId: string, databaseId: string, all = false): Promise<StrategyEffects> {
     return this.databases.inOneRelease(databaseId, async () => {
       const reading = await this.readings.ofReview(reviewId, databaseId);
-      const { database, lanes, ownLines, strategies } = reading;
-      const { lines } = strategies.said;
-      const parts = partsOfLines(lanes, ownLines, lines);
-      const wholeLine = foundLine(lines.filter(({ kind }) => kind === 'whole'));
-      const whole =
-        wholeLine === undefined
-          ? NOT_COUNTED
-          : await this.asking.count(database, standaloneQuery(wholeLine, lines));
-      // Each of these counts asks for nearly the whole strategy, so that their cost grows with its square.
-      const size = wholeLine === undefined ? 0 : sizeOf(standaloneQuery(wholeLine, lines));
-      const termsInAll = lines.filter(({ kind }) => kind === 'term').length;
-      const ownInAll = parts.filter(({ ownId }) => ownId !== null).length;
-      const fits = (number: number) => all || number * size <= MOST_AT_ONCE;
-      const [countTerms, countOwn] = [fits(termsInAll), fits(2 * ownInAll)];
-      const [terms, own, leftOut, overlaps, fall] = await Promise.all([
-        wholeLine === undefined || !countTerms ? {} : this.withoutTerms(reading, wholeLine, whole),
-        countOwn ? this.withoutOwn(reading, parts) : {},
-        countOwn ? this.leftOut(reviewId, reading, parts) : {},
-        this.overlaps(reading, parts),
-        countOwn ? this.fall(reading, parts) : [],
-      ]);
-      const { release } = database.description;
-      const uncounted = (countTerms ? 0 : termsInAll) + (countOwn ? 0 : ownInAll);
-      return { database: database.id, release, whole, terms, own, leftOut, overlaps, fall, uncounted };
+      const affordable = callsAffordable(reading.database.budget);
+      const { result, uncounted } = await spendingAtMost(affordable, () =>
+        wanted('later', () => this.inReading(reviewId, reading, all)),
+      );
+      return { ...result, unasked: uncounted };
     });
+  }
+
+  private async inReading(
+    reviewId: string,
+    reading: ReviewReading,
+    all: boolean,
+  ): Promise<Omit<StrategyEffects, 'unasked'>> {
+    const { database, lanes, ownLines, strategies } = reading;
+    const { lines } = strategies.said;
+    const parts = partsOfLines(lanes, ownLines, lines);
+    const wholeLine = foundLine(lines.filter(({ kind }) => kind === 'whole'));
+    const whole =
+      wholeLine === undefined
+        ? NOT_COUNTED
+        : await this.asking.count(database, standaloneQuery(wholeLine, lines));
+    // Each of these counts asks for nearly the whole strategy, so that their cost grows with its square.
+    const size = wholeLine === undefined ? 0 : sizeOf(standaloneQuery(wholeLine, lines));
+    const termsInAll = lines.filter(({ kind }) => kind === 'term').length;
+    const ownInAll = parts.filter(({ ownId }) => ownId !== null).length;
+    const fits = (number: number) => all || number * size <= MOST_AT_ONCE;
+    const [countTerms, countOwn] = [fits(termsInAll), fits(2 * ownInAll)];
+    const [terms, own, leftOut, overlaps, fall] = await Promise.all([
+      wholeLine === undefined || !countTerms ? {} : this.withoutTerms(reading, wholeLine, whole),
+      countOwn ? this.withoutOwn(reading, parts) : {},
+      countOwn ? this.leftOut(reviewId, reading, parts) : {},
+      this.overlaps(reading, parts),
+      countOwn ? this.fall(reading, parts) : [],
+    ]);
+    const { release } = database.description;
+    const uncounted = (countTerms ? 0 : termsInAll) + (countOwn ? 0 : ownInAll);
+    return { database: database.id, release, whole, terms, own, leftOut, overlaps, fall, uncounted };
   }
 
   /** A term that adds nothing to its lane adds nothing to the whole, so that need not be asked. */

@@ -24,7 +24,9 @@ import type {
   TermCount,
 } from '@even-lantern/contract';
 import { inTurns } from './inTurns.js';
-import { ReadingService } from './readingService.js';
+import { wanted } from './callQueue.js';
+import { ReadingService, type ReviewReading } from './readingService.js';
+import { callsAffordable, spendingAtMost } from './spending.js';
 import { partsOfLines, type PartOfLine } from './strategyLines.js';
 import { askedText, AskingService } from './askingService.js';
 import { DatabasesService, type OpenDatabase } from './databasesService.js';
@@ -44,8 +46,16 @@ export class RehearsalService {
     private readonly readings: ReadingService,
   ) {}
 
+  /** Counts are remembered, so where a database may be asked only so much, each time tells more of them. */
   rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
-    return this.databases.inOneRelease(databaseId, () => this.rehearseOnce(reviewId, databaseId));
+    return this.databases.inOneRelease(databaseId, async () => {
+      const reading = await this.readings.ofReview(reviewId, databaseId);
+      const affordable = callsAffordable(reading.database.budget);
+      const { result, uncounted } = await spendingAtMost(affordable, () =>
+        this.rehearseOnce(reading, affordable < Infinity),
+      );
+      return { ...result, uncounted };
+    });
   }
 
   /** What the strategy finds, in two counts at most. */
@@ -63,25 +73,30 @@ export class RehearsalService {
     });
   }
 
-  private async rehearseOnce(reviewId: string, databaseId: string): Promise<Rehearsal> {
-    const {
-      lanes,
-      database,
-      ownLines,
-      said: read,
-      edits,
-      strategies,
-    } = await this.readings.ofReview(reviewId, databaseId);
+  /** @param linesFirst whether nothing else is asked for until the counts of all lines are */
+  private async rehearseOnce(
+    reading: ReviewReading,
+    linesFirst: boolean,
+  ): Promise<Omit<Rehearsal, 'uncounted'>> {
+    const { lanes, database, ownLines, said: read, edits, strategies } = reading;
     const strategy = strategies.said;
     const joined = partsOfLines(lanes, ownLines, strategy.lines);
-    const [lines, adds, bridges, without, withoutElements, parts] = await Promise.all([
-      inTurns(strategy.lines, (line) => this.countLine(database, line, strategy.lines, lanes)),
-      this.countAdditions(database, lanes, read, edits),
-      this.countBridges(database, joined),
-      this.countWithout(database, joined, ({ laneId }) => laneId),
-      this.countWithout(database, joined, ({ elementId }) => elementId),
-      inTurns(lanes, (lane) => this.countParts(database, lane, read, edits)),
-    ]);
+    const counting = inTurns(wantedFirst(strategy.lines), async (line) => ({
+      line,
+      counted: await this.countLine(database, line, strategy.lines, lanes),
+    })).then((counted) => strategy.lines.flatMap((line) => counted.filter((each) => each.line === line)));
+    if (linesFirst) await counting;
+    const [counted, adds, bridges, without, withoutElements, parts] = await wanted('soon', () =>
+      Promise.all([
+        counting,
+        this.countAdditions(database, lanes, read, edits),
+        this.countBridges(database, joined),
+        this.countWithout(database, joined, ({ laneId }) => laneId),
+        this.countWithout(database, joined, ({ elementId }) => elementId),
+        inTurns(lanes, (lane) => this.countParts(database, lane, read, edits)),
+      ]),
+    );
+    const lines = counted.map((each) => each.counted);
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
     const termCounts: Record<string, TermCount> = {};
     const laneCounts: Record<string, LaneCounts> = {};
@@ -213,4 +228,10 @@ export class RehearsalService {
       }),
     );
   }
+}
+
+/** The whole and its limits before the lanes, and these before the terms: what is looked at first. */
+function wantedFirst(lines: readonly Line[]): Line[] {
+  const ranks: Readonly<Record<Line['kind'], number>> = { whole: 0, limit: 0, lane: 1, own: 2, term: 3 };
+  return [...lines].sort((a, b) => ranks[a.kind] - ranks[b.kind]);
 }

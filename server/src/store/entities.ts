@@ -302,6 +302,17 @@ export class AddedDatabaseRow {
   @Column('varchar', { nullable: true }) removedAt: string | null;
 }
 
+/** How much a database may be asked, where somebody said so. */
+@Entity({ name: 'call_budget' })
+export class CallBudgetRow {
+  @PrimaryColumn('varchar') database: string;
+  @Column('integer') atOnce: number;
+  /** null for no bound */
+  @Column('integer', { nullable: true }) perSecond: number | null;
+  @Column('varchar') changedAt: string;
+  @Column('varchar') changedBy: string;
+}
+
 /** What somebody did to a database. Rows are only ever added. */
 @Entity({ name: 'database_event' })
 export class DatabaseEventRow {
@@ -475,6 +486,7 @@ export const ENTITIES = [
   HandRecordRow,
   DatabaseChoiceRow,
   DatabaseEventRow,
+  CallBudgetRow,
   PersonRow,
   ReviewRow,
   ElementRow,

@@ -27,8 +27,10 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { askedText, AskingService } from '../databases/askingService.js';
+import { wanted } from '../databases/callQueue.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { inTurns } from '../databases/inTurns.js';
+import { callsAffordable, spendingAtMost } from '../databases/spending.js';
 import { ReadingService, type ReadLine, type ReviewReading } from '../databases/readingService.js';
 import { LineTextsService } from '../lines/lineTextsService.js';
 
@@ -45,10 +47,16 @@ export class TranslationService {
   ) {}
 
   translate(reviewId: string, databaseId: string): Promise<Translation> {
-    return this.databases.inOneRelease(databaseId, () => this.translateOnce(reviewId, databaseId));
+    return this.databases.inOneRelease(databaseId, async () => {
+      const { budget } = await this.databases.open(databaseId);
+      const { result, uncounted } = await spendingAtMost(callsAffordable(budget), () =>
+        wanted('soon', () => this.translateOnce(reviewId, databaseId)),
+      );
+      return { ...result, unasked: uncounted };
+    });
   }
 
-  private async translateOnce(reviewId: string, databaseId: string): Promise<Translation> {
+  private async translateOnce(reviewId: string, databaseId: string): Promise<Omit<Translation, 'unasked'>> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
     const { database, dialect, strategies } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);

@@ -62,6 +62,7 @@ export const database: DatabaseProfile = {
   releases: ['2026-10-01'],
   nextRelease: null,
   about: null,
+  budget: { atOnce: 6, perSecond: null },
 };
 
 export const term = (

@@ -1,8 +1,9 @@
 /** Calls to an SRU server over HTTP: bounded in time, number and size, tried again where that makes sense. */
 import { isIP } from 'node:net';
-import pLimit from 'p-limit';
 import pRetry, { AbortError } from 'p-retry';
 import { Agent, fetch, type RequestInit } from 'undici';
+import type { CallBudget } from '@even-lantern/contract';
+import { CallQueue } from '../callQueue.js';
 import { DatabaseError, type CallObserver } from '../databaseConnector.js';
 import { textOf } from './encoding.js';
 import type { XmlReading } from '../../reading/xmlReading.js';
@@ -12,15 +13,20 @@ export interface SruOptions {
   timeoutMs: number;
   /** tries after the first, for failures that may pass */
   retries: number;
-  /** calls in flight */
-  concurrency: number;
+  /** how many calls may be made */
+  budget: CallBudget;
   /** whether addresses of this machine and of its own networks are refused */
   publicOnly: boolean;
   /** what reads the answers */
   reading?: XmlReading;
 }
 
-const DEFAULTS: SruOptions = { timeoutMs: 10_000, retries: 4, concurrency: 6, publicOnly: false };
+const DEFAULTS: SruOptions = {
+  timeoutMs: 10_000,
+  retries: 4,
+  budget: { atOnce: 6, perSecond: null },
+  publicOnly: false,
+};
 /** Longer answers are not read to their end: no page of records is as long. */
 const MOST_BYTES = 50_000_000;
 /** What the commonest statuses mean to a person, RFC 9110 and 6585. */
@@ -50,6 +56,8 @@ const publicPlaces = new Agent({ connect: { lookup: publicAddressesOnly } });
 
 export interface SruCalls {
   observe(observer: CallObserver): void;
+  /** From now on, so many calls may be made. */
+  keepTo(budget: CallBudget): void;
   /** As often as it is worth it. @throws DatabaseError with the host's name */
   get(url: URL, init: RequestInit, signal?: AbortSignal): Promise<string>;
   /** Once only, since asked twice it would be done twice. */
@@ -57,8 +65,8 @@ export interface SruCalls {
 }
 
 export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
-  const { timeoutMs, retries, concurrency, publicOnly } = { ...DEFAULTS, ...options };
-  const limit = pLimit(concurrency);
+  const { timeoutMs, retries, budget, publicOnly } = { ...DEFAULTS, ...options };
+  const queue = new CallQueue(budget);
   const dispatcher = publicOnly ? publicPlaces : anywhere;
   let observer: CallObserver | null = null;
 
@@ -106,25 +114,28 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
     observe(told) {
       observer = told;
     },
-    get: (url, init, signal) =>
-      limit(async () => {
-        try {
-          return await pRetry(() => observed(url, init, signal), {
-            retries,
-            minTimeout: 150,
-            randomize: true,
-            ...(signal === undefined ? {} : { signal }),
-            shouldRetry: ({ error, attemptNumber }) =>
-              signal?.aborted !== true && !(error instanceof FailedCall && error.late && attemptNumber > 1),
-          });
-        } catch (error) {
-          throw signal?.aborted === true ? new DatabaseError('It was stopped.', false, true) : told(error);
-        }
-      }),
+    keepTo: (other) => queue.change(other),
+    // Each try is a call of its own: while one is waited for that failed, others have their turn.
+    get: async (url, init, signal) => {
+      try {
+        return await pRetry(() => queue.add(() => observed(url, init, signal), signal), {
+          retries,
+          minTimeout: 150,
+          randomize: true,
+          ...(signal === undefined ? {} : { signal }),
+          shouldRetry: ({ error, attemptNumber }) =>
+            signal?.aborted !== true && !(error instanceof FailedCall && error.late && attemptNumber > 1),
+        });
+      } catch (error) {
+        throw signal?.aborted === true ? new DatabaseError('It was stopped.', false, true) : told(error);
+      }
+    },
     once: (url, init) =>
-      observed(url, init).catch((error: unknown) => {
-        throw told(error);
-      }),
+      queue
+        .add(() => observed(url, init))
+        .catch((error: unknown) => {
+          throw told(error);
+        }),
   };
 }
 

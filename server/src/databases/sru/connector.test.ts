@@ -169,7 +169,7 @@ test('no more calls are in flight than allowed', async () => {
       response.end(answer('<numberOfRecords>1</numberOfRecords>'));
     }, 20);
   });
-  const connector = sruConnector(address, { concurrency: 3 });
+  const connector = sruConnector(address, { budget: { atOnce: 3, perSecond: null } });
   await Promise.all(Array.from({ length: 12 }, (_, i) => connector.count(`word${i}`)));
   expect(most).toBe(3);
 });

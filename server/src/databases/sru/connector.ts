@@ -57,7 +57,7 @@ export function shippedServer(address: string): SruServer {
 export function sruConnector(server: SruServer, options: Partial<SruOptions> = {}): DatabaseConnector {
   const { address, version, added } = server;
   const { host } = new URL(address);
-  const { get, once, observe } = sruCalls(host, options);
+  const { get, once, observe, keepTo } = sruCalls(host, options);
   const { reading = XML_AT_ONCE } = options;
   const names = added === null ? null : dialectFrom(added.dialect).names;
 
@@ -134,6 +134,7 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
 
   return {
     observe,
+    keepTo,
     search,
     async count(query, signal, asking): Promise<CountAnswer> {
       const { hits, release, understood } = await search(query, { start: 1, size: 0 }, signal, asking);

@@ -12,6 +12,7 @@ import { textAt, type XmlElement } from '@even-lantern/core';
 import { SRU_VERSIONS, type ExploredServer, type SruVersion } from '@even-lantern/contract';
 import { DatabaseError, type DatabaseConnector } from '../databaseConnector.js';
 import { XML_AT_ONCE } from '../../reading/xmlReading.js';
+import { proposedBudget } from '../proposedBudget.js';
 import { sruCalls, type SruOptions } from './calls.js';
 import { sruConnector } from './connector.js';
 import { describe, explainIn, indexesIn, schemasIn } from './explain.js';
@@ -48,6 +49,7 @@ export async function exploreServer(
     recordSchemas,
     indexes,
     dialect: { kind: 'cql', names, lacks },
+    budget: proposedBudget(address),
     limits: proposeLimits(indexes.filter(({ name: index }) => !Object.values(names).includes(index))),
     test: await firstSearch(connectorWith(lacks), { kind: 'cql', names, lacks }),
   };

@@ -1,5 +1,5 @@
 import { Table, TableIndex, type MigrationInterface, type QueryRunner } from 'typeorm';
-import { id, integer, refersTo, text, varchar } from './columns.js';
+import { id, integer, optional, refersTo, text, varchar } from './columns.js';
 
 /** What each edit of a review did is kept, so that it can be taken back and done again. */
 export class EditSteps1800000000015 implements MigrationInterface {
@@ -13,7 +13,7 @@ export class EditSteps1800000000015 implements MigrationInterface {
           integer('position'),
           varchar('personId'),
           varchar('at'),
-          { ...varchar('edit'), isNullable: true },
+          optional(varchar('edit')),
           text('words'),
           text('step'),
           varchar('standing'),

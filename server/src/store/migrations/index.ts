@@ -1,6 +1,7 @@
 /** All steps that bring a store up to date, the earliest first. A step that has been released is never changed. */
 import { AcceptedFindings1800000000013 } from './acceptedFindings.js';
 import { AddedDatabases1798000000000 } from './addedDatabases.js';
+import { CallBudgets1800000000016 } from './callBudgets.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { Designs1800000000009 } from './designs.js';
 import { EditSteps1800000000015 } from './editSteps.js';
@@ -47,4 +48,5 @@ export const MIGRATIONS = [
   AcceptedFindings1800000000013,
   StrategyVersions1800000000014,
   EditSteps1800000000015,
+  CallBudgets1800000000016,
 ];

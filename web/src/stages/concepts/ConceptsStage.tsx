@@ -10,6 +10,7 @@ import { useReview } from '../../app/useReview.js';
 import { Count } from '../../parts/Count.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
 import { Shelf } from '../../parts/Shelf.js';
+import { RationedNote } from '../../parts/RationedNote.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { LaneAcross } from './LaneAcross.js';
 import { LaneColumn } from './LaneColumn.js';
@@ -98,6 +99,9 @@ export function ConceptsStage() {
             </p>
           </div>
           <NoDatabase />
+          {database !== null && (
+            <RationedNote database={database} parts={[{ left: counts?.uncounted, isFetching, refetch }]} />
+          )}
           {error !== undefined && (
             <ProblemNote problem={problemOf(error)}>
               <p>The counts below are from {counts === undefined ? 'nowhere yet' : 'before'}.</p>

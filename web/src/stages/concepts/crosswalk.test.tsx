@@ -155,6 +155,7 @@ describe('a lane in all vocabularies', () => {
     whole: { hits: null, error: null },
     remains: { hits: null, error: null },
     problems: [],
+    uncounted: 0,
   });
   const profile = (id: string, own: Vocabulary) => ({
     id,

@@ -19,6 +19,7 @@ const found: ExploredServer = {
   ],
   dialect: { kind: 'cql', names: { title: 'dc.title' }, lacks: ['near'] },
   limits: [],
+  budget: { atOnce: 3, perSecond: 5 },
   test: { query: 'cql.serverChoice = "health"', hits: 98, error: null, record: null },
 };
 
@@ -44,6 +45,10 @@ test('a server is looked at, its proposal changed, and added as it was confirmed
   await user.selectOptions(screen.getByLabelText('Title'), '');
   await user.click(screen.getByLabelText('words with any ending (*)'));
   expect(example.textContent).toContain('x.all = "night shift" or x.all = "nightwork"');
+  const perSecond = screen.getByLabelText('Calls in a second');
+  expect((perSecond as HTMLInputElement).value).toBe('5');
+  await user.clear(perSecond);
+  await user.type(perSecond, '2');
   await user.click(screen.getByRole('button', { name: 'Add Osier' }));
   expect(await screen.findByText('Added Osier.')).toBeTruthy();
   expect(asked.find(({ path }) => path === 'databases')?.body).toMatchObject({
@@ -51,6 +56,7 @@ test('a server is looked at, its proposal changed, and added as it was confirmed
     address: 'https://example.org/sru',
     version: '1.2',
     recordSchema: 'dc',
+    budget: { atOnce: 3, perSecond: 2 },
     dialect: { kind: 'cql', names: { words: 'x.all', title: null }, lacks: ['near', 'endings'] },
   });
 });

@@ -93,7 +93,7 @@ function ByAddress() {
 }
 
 function Found({ found }: { found: ExploredServer }) {
-  const { address, version, name, description, dialect, limits, recordSchemas } = found;
+  const { address, version, name, description, dialect, limits, budget, recordSchemas } = found;
   const recordSchema = recordSchemas[0]?.name ?? 'mods';
   const proposed: NewSruDatabase = {
     how: 'address',
@@ -103,6 +103,7 @@ function Found({ found }: { found: ExploredServer }) {
     description,
     dialect,
     limits,
+    budget,
     recordSchema,
     vocabulary: null,
   };

@@ -4,6 +4,7 @@ import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { api, problemOf } from '../../app/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { CallBudgetFields } from './CallBudgetFields.js';
 import { DescribeDialect } from './DescribeDialect.js';
 import { MatchLimits } from './MatchLimits.js';
 
@@ -74,6 +75,15 @@ export function ServerForm({ found: { indexes, recordSchemas, test }, initial, s
         indexes={indexes}
         onChange={(limits) => change({ limits })}
       />
+      {database.budget !== undefined && (
+        <section aria-label="How much it may be asked" className="flex flex-col gap-2">
+          <CallBudgetFields budget={database.budget} onChange={(budget) => change({ budget })} />
+          <p className="quiet text-sm">
+            Each count of a line is a call. Ask whoever runs the server how many are welcome; what is proposed
+            is cautious.
+          </p>
+        </section>
+      )}
     </SavingForm>
   );
 }

@@ -8,6 +8,7 @@ import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Values } from '../../parts/Values.js';
 import { Years } from '../../parts/Years.js';
+import { CallBudgetForm } from './CallBudgetFields.js';
 import { Description, Failed, ForReview, QUESTIONS } from './DatabaseParts.js';
 
 /** Everything about one database: what it is and holds, and what it is worth for the present question. */
@@ -51,6 +52,7 @@ function Whole({ database, others }: WholeProps) {
         <ForReview database={database} rehearsal={rehearsal} overlap={overlap} comparing={isFetching} />
       </div>
       <ForQuestion rehearsal={rehearsal} overlap={overlap} others={others} />
+      <CallBudgetForm database={database} />
       {database.reached !== 'hand' && <Holdings database={database} />}
       <Events id={database.id} />
     </>
@@ -127,6 +129,8 @@ function eventText(what: DatabaseEvent['what'], detail: string): string {
       return 'Taken from the list';
     case 'brought back':
       return 'Brought back to the list';
+    case 'budget':
+      return `How much it may be asked was changed to ${detail},`;
     case 'explored':
       return `Asked at ${detail}`;
   }

@@ -19,6 +19,7 @@ const profile = (id: string, name: string, suits: number): DatabaseProfile => ({
   reached: 'shipped',
   releases: ['2026-10-01'],
   nextRelease: id === 'old' ? '2027-01-15' : null,
+  budget: { atOnce: 6, perSecond: null },
   about: {
     covers: 'All there is',
     goodFor: 'much',

@@ -22,6 +22,7 @@ const rehearsal = (whole: number, without: number): Rehearsal => ({
   whole: { hits: whole, error: null },
   remains: { hits: whole, error: null },
   problems: [],
+  uncounted: 0,
 });
 
 const outcome = (parts: Partial<ReviewElement> = {}): ReviewElement => ({

@@ -38,6 +38,7 @@ import { Sheet } from './sheet/Sheet.js';
 import { SheetTabs } from './sheet/SheetTabs.js';
 import { lineNames, ownLineName, type SheetRow } from './sheet/sheetLines.js';
 import { SideBySide } from './SideBySide.js';
+import { RationedNote } from '../../parts/RationedNote.js';
 import { releaseText } from '../../parts/release.js';
 import { StrategyMenu } from './StrategyMenu.js';
 import { ToSettle } from './ToSettle.js';
@@ -104,7 +105,11 @@ export function SearchesStage() {
     databases.map(({ id }) => id),
   );
   const [allEffects, setAllEffects] = useState(false);
-  const { data: told, isFetching: countingEffects } = ownLineApi.useEffectsQuery(
+  const {
+    data: told,
+    isFetching: countingEffects,
+    refetch: countEffectsOn,
+  } = ownLineApi.useEffectsQuery(
     { review: review.id, database: database?.id ?? '', all: allEffects },
     { skip: database === null || rehearsal === undefined },
   );
@@ -346,6 +351,16 @@ export function SearchesStage() {
       )}
       {joining !== null && (
         <JoinLines count={joining.length} onJoin={join} onCancel={() => setJoining(null)} />
+      )}
+      {database !== null && (
+        <RationedNote
+          database={database}
+          parts={[
+            { left: rehearsal?.uncounted, isFetching, refetch },
+            { left: translation?.unasked, isFetching: translating.isFetching, refetch: translating.refetch },
+            { left: effects?.unasked, isFetching: countingEffects, refetch: countEffectsOn },
+          ]}
+        />
       )}
       <div
         className={`grid grid-cols-[minmax(0,1fr)] gap-6 lg:grid-cols-[minmax(0,1.7fr)_minmax(0,1fr)] ${beside === undefined && !inAll ? '' : 'hidden'}`}

@@ -40,6 +40,7 @@ const rehearsal = (parts: Partial<Rehearsal>): Rehearsal => ({
   whole: { hits: 3, error: null },
   remains: { hits: 3, error: null },
   problems: [],
+  uncounted: 0,
   ...parts,
 });
 
@@ -76,6 +77,7 @@ const translation = (lines: TranslatedLine[], parts: Partial<Translation> = {}):
   precedence: null,
   lines,
   problems: [],
+  unasked: 0,
   ...parts,
 });
 const ALL_LINES = [1, 2, 3].map((number) => translated(number));

@@ -29,6 +29,7 @@ const rehearsal: Rehearsal = {
   whole: counted(10),
   remains: counted(10),
   problems: [],
+  uncounted: 0,
 };
 /** As if every mend brought three to its place and two to the whole. */
 const effects = ({ body }: Asked): MendEffects => ({

@@ -71,6 +71,7 @@ const rehearsal: Rehearsal = {
   whole: counted(50),
   remains: counted(50),
   problems: [],
+  uncounted: 0,
 };
 const effects: StrategyEffects = {
   database: 'db',
@@ -82,6 +83,7 @@ const effects: StrategyEffects = {
   overlaps: [],
   fall: [],
   uncounted: 0,
+  unasked: 0,
 };
 
 const show = (ownLines = OWN, more: Record<string, (asked: Asked) => unknown> = {}) =>
