@@ -18,6 +18,7 @@ export * from './limits.js';
 export * from './ownLines.js';
 export * from './checks.js';
 export * from './strategyDocuments.js';
+export * from './peerReviews.js';
 export * from './undo.js';
 export * from './versions.js';
 export * from './studyDesigns.js';

@@ -3,6 +3,7 @@ export * from './crosswalk/index.js';
 export * from './designs/index.js';
 export * from './ledger/index.js';
 export * from './limits/index.js';
+export * from './peerReview/index.js';
 export * from './proposals/index.js';
 export * from './query/index.js';
 export * from './question/index.js';

@@ -33,7 +33,7 @@ import { FilesController } from '../reading/filesController.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
 import { RecordsController } from '../records/recordsController.js';
 import { RecordsService } from '../records/recordsService.js';
-import { DesignContent, DESIGN_FOLDER } from '../designs/designContent.js';
+import { DesignContent, CONTENT_FOLDER } from '../designs/designContent.js';
 import { DesignsController } from '../designs/designsController.js';
 import { DesignsService } from '../designs/designsService.js';
 import { FilterFiguresService } from '../designs/filterFiguresService.js';
@@ -63,6 +63,8 @@ import { MendEffectsService } from '../checks/mendEffectsService.js';
 import { StrategyFilesController } from '../strategy/strategyFilesController.js';
 import { StrategyFilesService } from '../strategy/strategyFilesService.js';
 import { ComparisonService } from '../versions/comparisonService.js';
+import { PeerReviewsController } from '../peerReviews/peerReviewsController.js';
+import { PeerReviewsService } from '../peerReviews/peerReviewsService.js';
 import { EditKeeper } from '../undo/editKeeper.js';
 import { EditsService } from '../undo/editsService.js';
 import { UndoController } from '../undo/undoController.js';
@@ -142,6 +144,7 @@ class ApplicationModule {
         ChecksController,
         StrategyFilesController,
         VersionsController,
+        PeerReviewsController,
         UndoController,
         DesignsController,
         ReviewsController,
@@ -181,12 +184,13 @@ class ApplicationModule {
         StrategyFilesService,
         VersionsService,
         ComparisonService,
+        PeerReviewsService,
         VersionKeeper,
         { provide: APP_INTERCEPTOR, useExisting: VersionKeeper },
         EditsService,
         EditKeeper,
         { provide: APP_INTERCEPTOR, useExisting: EditKeeper },
-        { provide: DESIGN_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
+        { provide: CONTENT_FOLDER, useValue: join(programs, '..', '..', 'core', 'content') },
         DesignContent,
         { provide: PROGRAMS, useValue: programs },
         RecordDesignsService,

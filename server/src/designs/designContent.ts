@@ -6,7 +6,7 @@ import { designTree, vocabularyFromTurtle } from '@even-lantern/core';
 import type { MeasuredFilter, StudyDesigns } from '@even-lantern/contract';
 
 /** Where the files are. */
-export const DESIGN_FOLDER = Symbol('folder of the study designs');
+export const CONTENT_FOLDER = Symbol('folder of the content files');
 
 /** What is known of a database: the designs of all its records of some years. */
 export interface KnownDesigns {
@@ -26,7 +26,7 @@ export interface DesignFiles extends StudyDesigns {
 export class DesignContent {
   private known: Promise<DesignFiles> | null = null;
 
-  constructor(@Inject(DESIGN_FOLDER) private readonly folder: string) {}
+  constructor(@Inject(CONTENT_FOLDER) private readonly folder: string) {}
 
   get(): Promise<DesignFiles> {
     this.known ??= this.read();

@@ -1,5 +1,13 @@
 /** Where reviews stand, putting them away, and deleting them. */
-import type { Problem, RecordPage, Review, ReviewHoldings, ReviewSummary, Run } from '@even-lantern/contract';
+import type {
+  PeerReview,
+  Problem,
+  RecordPage,
+  Review,
+  ReviewHoldings,
+  ReviewSummary,
+  Run,
+} from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
 import { ENTITIES, RecordRow, ReviewRow } from '../store/entities.js';
 import { VersionKeeper } from '../versions/versionKeeper.js';
@@ -53,6 +61,10 @@ async function fullReview(): Promise<Review> {
     reason: 'tried',
   };
   await server.post(`/api/reviews/${id}/accepted-findings`, finding).expect(200);
+  const [asked] = (await server.post(`/api/reviews/${id}/peer-reviews`, { note: '' }).expect(201))
+    .body as PeerReview[];
+  const comment = { place: 'whole', about: '', text: 'Well made.', answers: null };
+  await server.post(`/api/peer-reviews/${asked?.id}/comments`, comment).expect(201);
   const run = (
     await server.post(`/api/reviews/${id}/runs`, { database: 'faulty', timeZone: 'UTC' }).expect(201)
   ).body as Run;
@@ -112,6 +124,9 @@ test('what goes is told before; only the title as it stands deletes; then nothin
       'StrategyVersionRow',
       'OwnLineRow',
       'AcceptedFindingRow',
+      'EditStepRow',
+      'PeerReviewRow',
+      'PeerCommentRow',
     ]),
   );
   expect((await server.get(`/api/reviews/${review.id}/holdings`)).body as ReviewHoldings).toEqual({

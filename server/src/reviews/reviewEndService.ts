@@ -15,6 +15,9 @@ import {
   LedgerEntryRow,
   LimitRow,
   LineTextRow,
+  PeerCommentRow,
+  PeerReviewRow,
+  PointJudgementRow,
   RecordCountRow,
   RecordRow,
   ReviewRow,
@@ -34,6 +37,7 @@ const AT_ONCE = 200;
 const MOST_ROUNDS = 5;
 
 /** What belongs to rows that belong to a review, and how. What refers to others goes before them. */
+const OF_PEER_REVIEWS = [PointJudgementRow, PeerCommentRow] as const;
 const OF_LANES = [LaneEventRow, TermRow] as const;
 const OF_REVIEWS = [
   LedgerEntryRow,
@@ -48,6 +52,7 @@ const OF_REVIEWS = [
   AcceptedFindingRow,
   StrategyVersionRow,
   EditStepRow,
+  PeerReviewRow,
   LaneRow,
 ] as const;
 
@@ -137,6 +142,9 @@ export class ReviewEndService implements OnApplicationBootstrap {
     const elementIds = (await read.findBy(ElementRow, { reviewId: id })).map((element) => element.id);
     for (const { id: runId } of await read.findBy(RunRow, { reviewId: id })) await this.removeFound(runId);
     for (const table of OF_LANES) await this.removeRows(table, { laneId: In(laneIds) });
+    const peerReviews = await read.findBy(PeerReviewRow, { reviewId: id });
+    const ofPeerReviews = { peerReviewId: In(peerReviews.map((each) => each.id)) };
+    for (const table of OF_PEER_REVIEWS) await this.removeRows(table, ofPeerReviews);
     for (const table of OF_REVIEWS) await this.removeRows(table, { reviewId: id });
     await this.removeRows(WordingRow, { elementId: In(elementIds) });
     await this.removeRows(ElementRow, { reviewId: id });

@@ -172,6 +172,60 @@ export class EditStepRow {
   @Column('varchar') standing: 'done' | 'undone' | 'stuck';
 }
 
+/** A strategy that a second person looks over. */
+@Entity({ name: 'peer_review' })
+export class PeerReviewRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** order within the review, from 1 */
+  @Column('integer') position: number;
+  /** the version that is looked at */
+  @Column('varchar') versionId: string;
+  @Column('text') note: string;
+  @Column('varchar') askedAt: string;
+  @Column('varchar') askedBy: string;
+  /** null while it goes on */
+  @Column('varchar', { nullable: true }) outcome: string | null;
+  @Column('text') summary: string;
+  @Column('varchar', { nullable: true }) finishedAt: string | null;
+  @Column('varchar', { nullable: true }) finishedBy: string | null;
+}
+
+/** What somebody judged of a point of a peer review. Rows are only ever added; the latest of a point counts. */
+@Entity({ name: 'point_judgement' })
+export class PointJudgementRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') peerReviewId: string;
+  /** order within the peer review, from 1 */
+  @Column('integer') position: number;
+  @Column('varchar') point: string;
+  /** null where it was taken back */
+  @Column('varchar', { nullable: true }) judgement: string | null;
+  @Column('text') note: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
+/** A comment within a peer review, or an answer to one. */
+@Entity({ name: 'peer_comment' })
+export class PeerCommentRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') peerReviewId: string;
+  /** order within the peer review, from 1 */
+  @Column('integer') position: number;
+  /** the comment that it answers */
+  @Column('varchar', { nullable: true }) answers: string | null;
+  /** the key of the line; empty for the whole strategy */
+  @Column('varchar') place: string;
+  /** the line as it stood then */
+  @Column('text') about: string;
+  @Column('text') text: string;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+  @Column('varchar', { nullable: true }) settledAt: string | null;
+  @Column('varchar', { nullable: true }) settledBy: string | null;
+}
+
 /** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
 @Entity({ name: 'design_judgement' })
 export class DesignJudgementRow {
@@ -497,6 +551,9 @@ export const ENTITIES = [
   AcceptedFindingRow,
   StrategyVersionRow,
   EditStepRow,
+  PeerReviewRow,
+  PointJudgementRow,
+  PeerCommentRow,
   DesignJudgementRow,
   DesignPassRow,
   SavedFilterRow,

@@ -87,7 +87,11 @@ export class VersionsService {
   }
 }
 
-async function keepIn(
+/**
+ * Keeps the present state, as part of another change, if it is not kept yet.
+ * @returns the version that it is; null for a strategy in which nothing was written yet
+ */
+export async function keepIn(
   manager: EntityManager,
   reviewId: string,
   personId: string,

@@ -29,6 +29,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['J', 'choose lines, and join them'],
     ['C', 'go to what the checks found'],
     ['V', 'the versions of the strategy'],
+    ['P', 'the peer review'],
     ['1 … 9', 'go to that sheet'],
     ['↑ ↓', 'on a line: the one before and after'],
     ['X', 'on a line of your own: switch it off or on'],

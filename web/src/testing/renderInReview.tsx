@@ -135,6 +135,7 @@ export function renderInReview(
     'GET reviews/r1': () => review,
     'POST reviews/r1/candidates': countsBy(() => 7),
     'GET databases/db/words': () => ({ words: [], more: false }),
+    'GET reviews/r1/peer-reviews': () => [],
     'POST reviews/r1/undo': () => ({ words: null, at: null }),
     'POST reviews/r1/redo': () => ({ words: null, at: null }),
     'POST samples': () => ({ hits: 0, error: null, records: [] }),

@@ -15,6 +15,7 @@ import { Limits1800000000008 } from './limits.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
 import { OwnLines1800000000012 } from './ownLines.js';
+import { PeerReviews1800000000017 } from './peerReviews.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 import { RecordDesigns1800000000011 } from './recordDesigns.js';
 import { RecordLists1800000000002 } from './recordLists.js';
@@ -49,4 +50,5 @@ export const MIGRATIONS = [
   StrategyVersions1800000000014,
   EditSteps1800000000015,
   CallBudgets1800000000016,
+  PeerReviews1800000000017,
 ];

@@ -8,10 +8,9 @@ import {
   type OwnLineRole,
 } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { Play, X } from 'lucide-react';
 import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { ownLineApi } from '../../app/ownLineApi.js';
@@ -21,7 +20,6 @@ import { useOwnLineEdits } from '../../app/useOwnLineEdits.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
 import { ChecksPane } from './checks/ChecksPane.js';
 import { byPlace, useChecks } from './checks/useChecks.js';
@@ -31,24 +29,25 @@ import { Falls } from './effects/Falls.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { ReasonsMissing } from './ReasonsMissing.js';
+import { PeerReviewPane } from './peerReview/PeerReviewPane.js';
+import { useOpenComments } from './peerReview/useOpenComments.js';
 import { RunProgress } from './RunProgress.js';
 import { JoinLines } from './sheet/JoinLines.js';
 import { OwnLinePane, usersOf } from './sheet/OwnLinePane.js';
 import { Sheet } from './sheet/Sheet.js';
 import { SheetTabs } from './sheet/SheetTabs.js';
 import { lineNames, ownLineName, type SheetRow } from './sheet/sheetLines.js';
+import { IN_ALL, SearchesHead } from './SearchesHead.js';
 import { SideBySide } from './SideBySide.js';
 import { RationedNote } from '../../parts/RationedNote.js';
-import { releaseText } from '../../parts/release.js';
 import { StrategyMenu } from './StrategyMenu.js';
 import { ToSettle } from './ToSettle.js';
 import { VersionsPane } from './versions/VersionsPane.js';
 import { useRun } from './useRun.js';
 
 const NONE: DatabaseProfile[] = [];
-
-/** In place of another database beside this one: all of them. */
-const IN_ALL = 'all';
+/** So much of a line is told with a comment on it. */
+const LONGEST_ABOUT = 1000;
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
 export function SearchesStage() {
@@ -67,10 +66,12 @@ export function SearchesStage() {
   const inAll = params.get('beside') === IN_ALL;
   const beside = others.find(({ id }) => id === params.get('beside'));
   const inVersions = params.get('versions') === 'yes';
-  const showVersions = (shown: boolean) =>
+  const inPeerReview = params.get('peer-review') === 'yes';
+  const showPane = (pane: 'versions' | 'peer-review', shown: boolean) =>
     setParams((before) => {
-      if (shown) before.set('versions', 'yes');
-      else before.delete('versions');
+      before.delete('versions');
+      before.delete('peer-review');
+      if (shown) before.set(pane, 'yes');
       return before;
     });
   const showBeside = (id: string | null) =>
@@ -125,6 +126,7 @@ export function SearchesStage() {
   const findings = useMemo(() => byPlace(checks.findings), [checks.findings]);
   const openFindings = checks.findings?.filter(({ accepted }) => accepted === null).length ?? 0;
   const mend = useMend();
+  const openComments = useOpenComments(review.id);
   const [asking, setAsking] = useState(false);
   const unreasoned = review.limits.filter(
     ({ id, on, reason }) => on && reason === '' && lines.some(({ limitId }) => limitId === id),
@@ -177,6 +179,17 @@ export function SearchesStage() {
     void addLine(joinedText(keys, operator));
   };
   const names = lineNames(lines);
+  const lineInHand =
+    selected === null || (line === undefined && own === undefined)
+      ? null
+      : {
+          key: selected,
+          name: own === undefined ? `L${line?.number ?? ''}` : ownLineName(own, names),
+          about: (own === undefined || line?.ownId === own.id
+            ? `L${line?.number ?? ''} ${line?.description ?? ''}`
+            : ownLineName(own, names)
+          ).slice(0, LONGEST_ABOUT),
+        };
   const ownKeys = ({ own: each }: SheetRow, event: KeyboardEvent) => {
     if (each === null) return;
     const at = ownLines.findIndex(({ id }) => id === each.id);
@@ -211,95 +224,35 @@ export function SearchesStage() {
     (head?.parentElement?.querySelector('button') ?? head)?.focus();
   };
   useHotkeys('c', goToChecks, { preventDefault: true });
-  useHotkeys('v', () => showVersions(!inVersions), { preventDefault: true });
+  useHotkeys('v', () => showPane('versions', !inVersions), { preventDefault: true });
+  useHotkeys('p', () => showPane('peer-review', !inPeerReview), { preventDefault: true });
   useHotkeys('alt+c', copy, { enabled: beside === undefined && !inAll });
   useHotkeys('e', () => setEditing(true), { preventDefault: true });
 
   return (
     <div className="flex flex-col gap-3 px-5 py-3">
-      <div className="flex flex-wrap items-center justify-between gap-3">
-        <div className="flex items-baseline gap-3">
-          <h1 className="text-[17px] font-bold">Searches</h1>
-          <p className="quiet">{isFetching && 'Counting …'}</p>
-          <Link className="link" to="../databases" relative="path">
-            Where to search
-          </Link>
-        </div>
-        <div className="flex flex-wrap items-center gap-2">
-          <button className="btn btn-quiet btn-sm" onClick={() => void addLine()} title="A line of your own">
-            Line <kbd className="font-mono text-xs font-normal">N</kbd>
-          </button>
-          <button
-            className="btn btn-quiet btn-sm"
-            aria-pressed={joining !== null}
-            onClick={() => setJoining(joining === null ? [] : null)}
-            disabled={lines.length === 0}
-            title="Choose lines, and join them"
-          >
-            Join <kbd className="font-mono text-xs font-normal">J</kbd>
-          </button>
-          <button className="btn btn-quiet btn-sm" onClick={goToChecks} disabled={checks.findings === null}>
-            Checks {checks.findings === null ? '…' : openFindings}{' '}
-            <kbd className="font-mono text-xs font-normal">C</kbd>
-          </button>
-          <button
-            className="btn btn-quiet btn-sm"
-            aria-pressed={inVersions}
-            onClick={() => showVersions(!inVersions)}
-          >
-            Versions <kbd className="font-mono text-xs font-normal">V</kbd>
-          </button>
-          {others.length > 0 && (
-            <ChoiceMenu
-              label="Another database beside this one"
-              text={
-                inAll
-                  ? 'Counts in all databases'
-                  : beside === undefined
-                    ? 'Beside another database'
-                    : `Beside ${beside.name}`
-              }
-              side="right"
-              {...(beside === undefined ? {} : { chosen: beside.id })}
-              choices={[
-                { id: IN_ALL, name: 'Counts in all databases', detail: 'every line in each' },
-                ...others.map(({ id, name, release }) => ({ id, name, detail: releaseText(release) })),
-              ]}
-              onChoose={showBeside}
-            />
-          )}
-          {(beside !== undefined || inAll) && (
-            <button className="btn btn-quiet btn-sm" onClick={() => showBeside(null)}>
-              <X className="h-4 w-4" aria-hidden="true" /> One alone
-            </button>
-          )}
-          {database !== null && database.releases.length > 1 && (
-            <ChoiceMenu
-              label="Release to run against"
-              text={earlier === undefined ? 'Present release' : `Against release ${earlier}`}
-              side="right"
-              chosen={earlier ?? database.release}
-              choices={[...database.releases].reverse().map((release) => ({
-                id: release,
-                name: release,
-                detail:
-                  release === database.release
-                    ? 'present; counts come from it'
-                    : 'earlier: a run repeats what was found then',
-              }))}
-              onChoose={(release) => setAsked({ database: database.id, release })}
-            />
-          )}
-          <button
-            className="btn btn-primary"
-            onClick={start}
-            disabled={run.busy || database === null || lines.length === 0}
-          >
-            <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
-            <kbd className="font-mono text-xs font-normal">R</kbd>
-          </button>
-        </div>
-      </div>
+      <SearchesHead
+        counting={isFetching}
+        database={database}
+        others={others}
+        beside={beside ?? null}
+        inAll={inAll}
+        joining={joining !== null}
+        noLines={lines.length === 0}
+        openFindings={checks.findings === null ? null : openFindings}
+        inVersions={inVersions}
+        earlier={earlier}
+        busy={run.busy}
+        onLine={() => void addLine()}
+        onJoin={() => setJoining(joining === null ? [] : null)}
+        onChecks={goToChecks}
+        onVersions={() => showPane('versions', !inVersions)}
+        onBeside={showBeside}
+        onRelease={(release) => {
+          if (database !== null) setAsked({ database: database.id, release });
+        }}
+        onRun={start}
+      />
       {databases.length > 0 && (
         <div className="rule flex items-end gap-3 border-b">
           <SheetTabs
@@ -308,7 +261,18 @@ export function SearchesStage() {
             chosen={database?.id ?? null}
             onChoose={(id) => choose(id)}
           />
-          <StrategyMenu database={database} />
+          <span className="ml-auto flex shrink-0 items-center gap-2 self-center">
+            <button
+              className="btn btn-xs btn-quiet"
+              aria-pressed={inPeerReview}
+              onClick={() => showPane('peer-review', !inPeerReview)}
+            >
+              Peer review
+              {openComments.size > 0 && `, ${[...openComments.values()].reduce((a, b) => a + b)} open`}{' '}
+              <kbd className="font-mono font-normal">P</kbd>
+            </button>
+            <StrategyMenu database={database} />
+          </span>
         </div>
       )}
       <NoDatabase />
@@ -375,6 +339,7 @@ export function SearchesStage() {
             stale={isFetching}
             chosen={joining}
             findings={findings}
+            comments={openComments}
             byHand={database?.reached === 'hand'}
             countingEffects={countingEffects}
             onCountAll={() => setAllEffects(true)}
@@ -392,10 +357,25 @@ export function SearchesStage() {
             onOwnKey={ownKeys}
           />
         )}
-        {database !== null && (selected !== null || inVersions) && (
+        {database !== null && (selected !== null || inVersions || inPeerReview) && (
           <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-7rem)] lg:self-start lg:overflow-auto lg:p-1">
             {inVersions && (
-              <VersionsPane database={database} names={names} onClose={() => showVersions(false)} />
+              <VersionsPane database={database} names={names} onClose={() => showPane('versions', false)} />
+            )}
+            {inPeerReview && (
+              <PeerReviewPane
+                line={lineInHand}
+                nameOf={(key) => {
+                  const number = names.numberOf(key as LineKey);
+                  return number === null ? null : `L${number}`;
+                }}
+                onGo={(key) => {
+                  select(key);
+                  setAdded(key);
+                }}
+                onVersions={() => showPane('versions', true)}
+                onClose={() => showPane('peer-review', false)}
+              />
             )}
             {own !== undefined && (
               <OwnLinePane

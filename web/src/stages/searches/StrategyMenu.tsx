@@ -30,7 +30,7 @@ export function StrategyMenu({ database }: { database: DatabaseProfile | null })
   };
   const base = `/api/reviews/${review.id}/strategy`;
   return (
-    <details className="relative ml-auto shrink-0 self-center text-sm">
+    <details className="relative shrink-0 text-sm">
       <summary className="btn btn-xs btn-quiet">
         <FileDown className="h-3.5 w-3.5" aria-hidden="true" /> Files
       </summary>

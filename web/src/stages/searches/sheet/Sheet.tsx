@@ -7,7 +7,7 @@ import { Count } from '../../../parts/Count.js';
 import { ElementTile } from '../../../parts/ElementTile.js';
 import { focusNeighbour } from '../../../parts/focusNeighbour.js';
 import type { ShownFinding } from '../checks/useChecks.js';
-import { Adds, FoundHere, KeptAmong, Role, What, Without } from './rowParts.js';
+import { Adds, FoundHere, KeptAmong, OpenComments, Role, What, Without } from './rowParts.js';
 import { sheetGroups, type SheetGroup, type SheetRow } from './sheetLines.js';
 
 /** More warnings than this at one line are told beside it only. */
@@ -26,6 +26,8 @@ interface SheetProps {
   chosen: readonly LineKey[] | null;
   /** what checks found, by line */
   findings: ReadonlyMap<LineKey, ShownFinding[]>;
+  /** how many comments of a peer review are open on each line */
+  comments: ReadonlyMap<string, number>;
   /** errors of lines are told elsewhere where a person asks the database */
   byHand: boolean;
   onSelect: (key: LineKey) => void;
@@ -125,6 +127,7 @@ function Row({
   stale,
   chosen,
   findings,
+  comments,
   byHand,
   most,
   onMend,
@@ -172,6 +175,7 @@ function Row({
         <span className="line-clamp-3 min-w-0 flex-1 break-words" title={line?.description}>
           {written.has(key) && <PenLine className="mr-1 inline h-3.5 w-3.5" aria-label="Written by hand:" />}
           <What row={row} review={review} rehearsal={rehearsal} written={written.has(key)} />
+          <OpenComments number={comments.get(key) ?? 0} />
           {own !== null && (
             <span className="block text-xs font-normal @lg:hidden">
               <Role own={own} /> <Without row={row} rehearsal={rehearsal} effects={effects} />

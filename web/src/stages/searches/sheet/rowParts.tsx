@@ -1,7 +1,7 @@
 /** What a row of the sheet says, and what its line does. */
 import { describeTerm, formatCount, textToShow, unusualMarks, type Mend } from '@even-lantern/core';
 import type { LeftOut, Rehearsal, Review, ReviewOwnLine, StrategyEffects } from '@even-lantern/contract';
-import { TriangleAlert } from 'lucide-react';
+import { MessageSquare, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { EffectText } from '../checks/ChecksPane.js';
 import type { ShownFinding } from '../checks/useChecks.js';
@@ -131,6 +131,18 @@ export function Without({
 
 function LeavesOut({ left: { records } }: { left: LeftOut }) {
   return records === null ? null : <b>{difference(-records)}</b>;
+}
+
+/** That a second person said something of the line. */
+export function OpenComments({ number }: { number: number }) {
+  if (number === 0) return null;
+  return (
+    <span className="ml-2 inline-flex items-baseline gap-1 text-xs font-normal">
+      <MessageSquare className="h-3 w-3 self-center" aria-hidden="true" />
+      {number}
+      <span className="sr-only">{number === 1 ? 'comment' : 'comments'} open</span>
+    </span>
+  );
 }
 
 /** A warning at its line, with the likeliest mend. */

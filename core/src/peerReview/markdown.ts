@@ -1,0 +1,60 @@
+import { JUDGEMENT_NAMES, OUTCOME_NAMES, type Remark, type WrittenPeerReview } from './model.js';
+
+/**
+ * A peer review as Markdown, to go beside a protocol or report.
+ * @param title of the review that the strategy belongs to
+ */
+export function peerReviewMarkdown(title: string, written: WrittenPeerReview): string {
+  const { number, version, asked, points, comments, finished } = written;
+  const parts = [
+    `# Peer review ${number} of the search strategy of ${plain(title)}`,
+    [
+      `- Version looked at: ${plain(version)}`,
+      `- Asked for by ${said(asked)}`,
+      finished === null
+        ? '- Not finished'
+        : `- Finished by ${said({ ...finished, text: '' })}: ${OUTCOME_NAMES[finished.outcome]}`,
+    ].join('\n'),
+    ...(finished === null || finished.text === '' ? [] : [plain(finished.text)]),
+    '## Points',
+    ...points.map(({ name, asks, judgement, note, person, at }) =>
+      [
+        `### ${name}`,
+        `_${asks}_`,
+        judgement === null
+          ? 'Not judged.'
+          : `**${sentence(JUDGEMENT_NAMES[judgement])}** (${person}, ${day(at)})${note === '' ? '' : `: ${plain(note)}`}`,
+      ].join('\n\n'),
+    ),
+    '## Comments',
+    ...(comments.length === 0 ? ['None.'] : []),
+    ...comments.map(({ about, answers, settled, ...remark }) =>
+      [
+        `- ${about === '' ? 'The whole strategy' : `\`${about.replace(/[`\r\n]+/g, ' ')}\``}: ${said(remark)}`,
+        ...answers.map((answer) => `  - ${said(answer)}`),
+        `  - ${settled === null ? 'Open' : `Settled by ${settled.person}, ${day(settled.at)}`}`,
+      ].join('\n'),
+    ),
+  ];
+  return `${parts.join('\n\n')}\n`;
+}
+
+function said({ text, person, at }: Remark): string {
+  return `${plain(person)}, ${day(at)}${text === '' ? '' : `: ${plain(text)}`}`;
+}
+
+function day(at: string): string {
+  return at.slice(0, 10);
+}
+
+function sentence(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** On one line, without signs that Markdown or HTML would read. */
+function plain(text: string): string {
+  return text
+    .replace(/\s+/g, ' ')
+    .trim()
+    .replace(/([\\`*_{}[\]<>#|])/g, '\\$1');
+}
