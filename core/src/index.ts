@@ -11,6 +11,7 @@ export * from './records/index.js';
 export * from './search/index.js';
 export * from './spelling/index.js';
 export * from './strategy/index.js';
+export * from './strategyText/index.js';
 export * from './checks/index.js';
 export * from './versions/index.js';
 export * from './text/index.js';

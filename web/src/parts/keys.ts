@@ -30,6 +30,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
     ['C', 'go to what the checks found'],
     ['V', 'the versions of the strategy'],
     ['P', 'the peer review'],
+    ['Ctrl Enter', 'in a comment: send it'],
     ['1 … 9', 'go to that sheet'],
     ['↑ ↓', 'on a line: the one before and after'],
     ['X', 'on a line of your own: switch it off or on'],

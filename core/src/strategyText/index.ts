@@ -1,0 +1,4 @@
+export { arrangedDocument, arrangeStrategy } from './arrange.js';
+export type { ArrangedLane, ArrangedLine, ArrangedStrategy } from './arrange.js';
+export { readPastedLines } from './pastedLines.js';
+export type { PastedLine, TextLanguage } from './pastedLines.js';
