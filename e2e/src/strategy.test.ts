@@ -246,3 +246,47 @@ test('versions are compared with what they gained and lost, and gone back to, al
   await browser.press(Key.chord(Key.CONTROL, 'z'));
   await total((count) => count === after);
 });
+
+test('a strategy from elsewhere is pasted as a whole, confirmed, and taken back with one key', async () => {
+  await browser.goTo(`${stack.address}/reviews`);
+  await (await browser.named('Woken on call')).click();
+  await (await browser.named('Searches')).click();
+  await (await browser.named('Files')).click();
+  await (await browser.named('Paste a strategy from elsewhere')).click();
+  const paste = 'section[aria-label="A pasted strategy"]';
+  await browser.driver.executeScript(
+    `const field = document.querySelector(arguments[0] + ' textarea');
+     Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set.call(field, arguments[1]);
+     field.dispatchEvent(new Event('input', { bubbles: true }));`,
+    paste,
+    [
+      '1. words("night shift*")  800',
+      '2. words("on call")  163',
+      '3. 1 or 2',
+      '4. words("bright light*") or words("lamp*"',
+      '5. words("alertness")',
+      '6. 3 and 4',
+      '7. 6 not 5',
+    ].join('\n'),
+  );
+  await browser.textWhen(paste, (text) => text.includes('4 of 7 lines can be read'));
+  await browser.textWhen(paste, (text) => text.includes('Lines 6, 7 refer to what cannot be read'));
+  await accessible('a pasted strategy');
+  await (await browser.find(`${paste} textarea`)).click();
+  await browser.driver.executeScript(
+    `const field = document.querySelector(arguments[0] + ' textarea');
+     const at = field.value.indexOf('lamp*"') + 6;
+     field.setSelectionRange(at, at);`,
+    paste,
+  );
+  await browser.press(')');
+  await browser.textWhen(paste, (text) => text.includes('7 of 7 lines can be read: 3 lanes'));
+  await browser.textWhen(paste, (text) => text.includes('left out'));
+  await (await browser.named('Add 3 lanes')).click();
+  await browser.sees('Added 5 terms');
+  await browser.textWhen(grid, (text) => text.includes('bright light') && text.includes('left out'));
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await browser.sees('Undone: read a strategy in');
+  await browser.sees('There is nothing to search yet.');
+});

@@ -17,6 +17,8 @@ export interface PastedLine {
   query: Query | null;
   /** what is wrong, with its place in the text of the line */
   error: DialectError | null;
+  /** the line that it refers to and that cannot be read, where that is all that is wrong; otherwise null */
+  follows: number | null;
 }
 
 /** How the texts of lines are read and written in one language. */
@@ -26,6 +28,8 @@ export interface TextLanguage {
   word: (word: string) => string;
 }
 
+type ReadLine = DialectResult & { follows?: number };
+
 interface MarkedLine {
   number: number;
   text: string;
@@ -34,9 +38,9 @@ interface MarkedLine {
 
 /** A mark before a line: a number, with a sign or a letter before it or a sign behind it, or in brackets. */
 const MARK = /^\s*[([]?(?<sign>[#§№]|\p{L})?\s?(?<number>\d{1,4})(?:[.):\]]\s*|\s*[|\t]\s*|\s{1,}(?=\S)|$)/u;
-/** A count behind a line: in a cell of its own, or in parentheses with what is counted. */
+/** A count behind a line: in a cell of its own, after a gap, or in parentheses with what is counted. */
 const COUNT =
-  /(?:[\t|]\s*(?<cell>\d[\d.,\s\u2009\u202f]*)\s*|\s\((?<said>\d[\d.,\s\u2009\u202f]*)(?:\s*(?:records?|hits?|results?))?\))$/u;
+  /(?:(?:[\t|]\s*|\s{2,})(?<cell>\d[\d.,\s\u2009\u202f]*)\s*|\s\((?<said>\d[\d.,\s\u2009\u202f]*)(?:\s*(?:records?|hits?|results?))?\))$/u;
 /** So many of the lines must be marked for their marks to be believed. */
 const MOSTLY = 0.6;
 /** A word that no text holds, in place of a reference. */
@@ -51,10 +55,12 @@ export function readPastedLines(text: string, language: TextLanguage): PastedLin
   const known: PastedLine[] = [];
   for (const line of lines) {
     const result = readLine(line, signs, language, known);
+    const unreadable = result.ok ? null : (result.follows ?? null);
     known.push({
       ...line,
       query: result.ok ? result.query : null,
       error: result.ok ? null : result.error,
+      follows: unreadable,
     });
   }
   return known;
@@ -106,7 +112,7 @@ function readLine(
   signs: readonly string[],
   language: TextLanguage,
   earlier: readonly PastedLine[],
-): DialectResult {
+): ReadLine {
   // A database may have a way of its own to name lines.
   const asItStands = language.read(text);
   if (asItStands.ok && linesIn(asItStands.query).length > 0) return known(asItStands, number, earlier);
@@ -149,9 +155,14 @@ function known(
   read: Extract<DialectResult, { ok: true }>,
   number: number,
   earlier: readonly PastedLine[],
-): DialectResult {
-  const missing = linesIn(read.query).find((line) => earlier.every((each) => each.number !== line));
+): ReadLine {
+  const lineOf = (line: number) => earlier.find((each) => each.number === line);
+  const missing = linesIn(read.query).find((line) => (lineOf(line)?.query ?? null) === null);
   if (missing === undefined) return read;
+  if (missing !== number && lineOf(missing) !== undefined) {
+    const error = { message: `It refers to line ${missing}, which cannot be read.`, at: 0 };
+    return { ok: false, error, follows: missing };
+  }
   const message =
     missing === number
       ? 'It refers to itself.'

@@ -6,6 +6,7 @@ import {
   compileLanes,
   foundLine,
   linesIn,
+  linesReferredTo,
   readOwnLine,
   sheetToText,
   standaloneQuery,
@@ -14,7 +15,14 @@ import {
   type Strategy,
 } from '../strategy/index.js';
 import { sampleRecord } from '../testing/sampleRecord.js';
-import { arrangedDocument, arrangeStrategy, readPastedLines, type TextLanguage } from './index.js';
+import {
+  arrangedDocument,
+  arrangeStrategy,
+  chosenOf,
+  linesThatFit,
+  readPastedLines,
+  type TextLanguage,
+} from './index.js';
 
 const context = { vocabulary: 'tree', limitFields: ['language'] };
 const CQL: TextLanguage = {
@@ -86,11 +94,8 @@ describe('how lines are marked', () => {
   });
 
   test('counts behind lines are told apart from what they say', () => {
-    expect(pasted('1. light (1 203 records)\n2. night\t44\n3. 1 and 2').map(({ hits }) => hits)).toEqual([
-      1203,
-      44,
-      null,
-    ]);
+    const text = '1. light (1 203 records)\n2. night\t44\n3. 1 and 2\n4. lamp   1 044';
+    expect(pasted(text).map(({ hits }) => hits)).toEqual([1203, 44, null, 1044]);
   });
 
   test('a line that goes on belongs to the one before it', () => {
@@ -292,4 +297,76 @@ test('lines that double each other are arranged in no time, and written out nowh
   const { lanes, ownLines } = arranged(doubling.map((line, i) => `${i + 1}. ${line}`).join('\n'));
   expect(lanes.length + ownLines.length).toBeLessThan(150);
   expect(Math.max(...ownLines.map(({ text }) => text.length))).toBeLessThan(500);
+});
+
+describe('what is taken of it', () => {
+  const strategy = arranged(
+    '1. nurse*\n2. light\n3. dusk\n4. 2 or (3 not lamp)\n5. 4 not bed\n6. 1 and 3 and 5',
+  );
+  const all = { lanes: strategy.lanes.map(() => true), ownLines: strategy.ownLines.map(() => true) };
+
+  test('all of it is what it was', () => {
+    expect(linesThatFit(strategy, all)).toEqual(strategy.ownLines.map(() => true));
+    expect(chosenOf(strategy, all)).toEqual(strategy);
+  });
+
+  test('without a lane, whatever refers to it goes as well, and the rest is named anew', () => {
+    const at = strategy.lanes.findIndex(({ name }) => name === 'nurse');
+    const lanes = strategy.lanes.map((_, i) => i !== at);
+    const taken = chosenOf(strategy, { ...all, lanes });
+    expect(taken.lanes.map(({ name }) => name)).not.toContain('nurse');
+    const known = new Set([
+      ...taken.lanes.flatMap((lane, i) => [
+        `lane:${i + 1}`,
+        ...lane.terms.map((_, k) => `term:${i + 1}.${k + 1}`),
+      ]),
+      ...taken.ownLines.map((_, i) => `own:${i + 1}`),
+    ]);
+    expect(
+      taken.ownLines.flatMap(({ text }) => linesReferredTo(text)).filter((key) => !known.has(key)),
+    ).toEqual([]);
+    const none = strategy.lanes.map(() => false);
+    const fits = linesThatFit(strategy, { ...all, lanes: none });
+    const free = strategy.ownLines.map(({ text }) => linesReferredTo(text).length === 0);
+    expect(
+      fits.some(
+        (each, i) =>
+          each &&
+          free[i] === false &&
+          linesReferredTo(strategy.ownLines[i]?.text ?? '').some((key) => !key.startsWith('own:')),
+      ),
+    ).toBe(false);
+  });
+});
+
+describe('whatever is typed', () => {
+  const TEXT = `1. heading("Shift work", narrower)  1 285
+2. words("night shift*")  800
+3. words("on call")
+4. 1 or 2 or 3
+5. words("bright light*") or near(3, "light*", "lamp*")
+6. words("newborn*"
+7. 4 and 5 not (6 or #2)
+8. or/1-3`;
+  test.each(['cql', ...DIALECTS.keys()])('each beginning of a text is read in %s without trouble', (id) => {
+    const language = id === 'cql' ? CQL : ofDialect(id);
+    for (let end = 0; end <= TEXT.length; end += 1) arranged(TEXT.slice(0, end), language);
+  });
+
+  test('any text at all is read, line by line', () => {
+    const signs = fc.constantFrom(
+      ...'1 2 3 4 or and not ( ) " # L - / : . * ? | \t \n light night 99999 \\ el. = “ ” é'.split(' '),
+      ' ',
+      '\n',
+    );
+    fc.assert(
+      fc.property(fc.array(signs, { maxLength: 60 }), (parts) => {
+        const text = parts.join('');
+        const lines = pasted(text);
+        expect(lines.every(({ query, error }) => (query === null) !== (error === null))).toBe(true);
+        arrangeStrategy(lines);
+      }),
+      { numRuns: 1500 },
+    );
+  });
 });

@@ -24,6 +24,7 @@ import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchPa
 import { CountSource } from '../parts/Count.js';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
 import { KeyHelp } from '../parts/KeyHelp.js';
+import { MayFail } from '../parts/MayFail.js';
 import { Mark } from '../parts/Mark.js';
 import { StageIntro } from '../parts/StageIntro.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
@@ -87,9 +88,11 @@ export function Shell() {
           <StageIntro key={stage} stage={stage} />
           <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
             <CountSource value={database?.id ?? null}>
-              <Suspense>
-                <Outlet context={context} />
-              </Suspense>
+              <MayFail resetKey={stage}>
+                <Suspense>
+                  <Outlet context={context} />
+                </Suspense>
+              </MayFail>
             </CountSource>
           </main>
         </div>

@@ -29,6 +29,7 @@ import { Falls } from './effects/Falls.js';
 import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { ReasonsMissing } from './ReasonsMissing.js';
+import { PasteStrategy } from './paste/PasteStrategy.js';
 import { PeerReviewPane } from './peerReview/PeerReviewPane.js';
 import { useOpenComments } from './peerReview/useOpenComments.js';
 import { RunProgress } from './RunProgress.js';
@@ -128,6 +129,7 @@ export function SearchesStage() {
   const mend = useMend();
   const openComments = useOpenComments(review.id);
   const [asking, setAsking] = useState(false);
+  const [pasting, setPasting] = useState(false);
   const unreasoned = review.limits.filter(
     ({ id, on, reason }) => on && reason === '' && lines.some(({ limitId }) => limitId === id),
   );
@@ -271,11 +273,12 @@ export function SearchesStage() {
               {openComments.size > 0 && `, ${[...openComments.values()].reduce((a, b) => a + b)} open`}{' '}
               <kbd className="font-mono font-normal">P</kbd>
             </button>
-            <StrategyMenu database={database} />
+            <StrategyMenu database={database} onPaste={() => setPasting(true)} />
           </span>
         </div>
       )}
       <NoDatabase />
+      {pasting && <PasteStrategy databases={databases} onClose={() => setPasting(false)} />}
       {asking && unreasoned.length > 0 && (
         <ReasonsMissing
           limits={unreasoned}

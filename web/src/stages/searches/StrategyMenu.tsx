@@ -1,6 +1,6 @@
 import { counted } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { FileDown, FileUp } from 'lucide-react';
+import { ClipboardPaste, FileDown, FileUp } from 'lucide-react';
 import { toast } from 'sonner';
 import { problemOf } from '../../app/api.js';
 import { ownLineApi } from '../../app/ownLineApi.js';
@@ -10,7 +10,14 @@ import { FilePicker } from '../../parts/FilePicker.js';
 import { jsonFrom } from '../../parts/jsonFile.js';
 
 /** The strategy as files in open forms, out and in. */
-export function StrategyMenu({ database }: { database: DatabaseProfile | null }) {
+export function StrategyMenu({
+  database,
+  onPaste,
+}: {
+  database: DatabaseProfile | null;
+  /** opens where a strategy is pasted */
+  onPaste: () => void;
+}) {
   const { review } = useReview();
   const [readStrategy] = ownLineApi.useReadStrategyMutation();
   const read = async (file: File) => {
@@ -54,6 +61,17 @@ export function StrategyMenu({ database }: { database: DatabaseProfile | null })
           >
             <FileUp className="h-3.5 w-3.5" aria-hidden="true" /> Read a strategy from JSON …
           </FilePicker>
+        </li>
+        <li>
+          <button
+            className="hover:bg-base-300 flex w-full cursor-pointer items-center gap-2 rounded px-2 py-1 text-left"
+            onClick={(event) => {
+              event.currentTarget.closest('details')?.removeAttribute('open');
+              onPaste();
+            }}
+          >
+            <ClipboardPaste className="h-3.5 w-3.5" aria-hidden="true" /> Paste a strategy from elsewhere …
+          </button>
         </li>
       </ul>
     </details>
