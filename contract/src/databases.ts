@@ -85,6 +85,24 @@ export interface Overlap {
   >;
 }
 
+/** A work that one database finds and another does not. */
+export interface WorkApart {
+  accession: string;
+  title: string;
+  journal: string;
+  year: number;
+}
+
+/** What two databases find of a strategy, work by work. */
+export interface DatabasesApart {
+  /** works that both find; null where they cannot be compared */
+  both: number | null;
+  /** of each of the two, in the order asked for */
+  sides: { database: string; only: number | null; sample: WorkApart[] }[];
+  /** why they cannot be compared */
+  reason: string | null;
+}
+
 /** What a database says of itself to those who have to choose. */
 export interface DatabaseAbout {
   covers: string;

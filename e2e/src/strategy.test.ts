@@ -288,5 +288,5 @@ test('a strategy from elsewhere is pasted as a whole, confirmed, and taken back 
   await (await browser.find('h1')).click();
   await browser.press(Key.chord(Key.CONTROL, 'z'));
   await browser.sees('Undone: read a strategy in');
-  await browser.sees('There is nothing to search yet.');
+  await browser.sees('0 lines');
 });

@@ -5,7 +5,7 @@ export { emptyRecord } from './model.js';
 export { MODS_NAMESPACE, recordFromMods, recordToMods } from './mods.js';
 export { accessionFor, NO_RECORDS, readRecords, recordFromXml, recordNumbering } from './readRecords.js';
 export type { RecordNumbering } from './readRecords.js';
-export { sharedWorks, workSigns, type Shared, type WorkSigns } from './sameWork.js';
+export { sharedWorks, worksApart, workSigns, type Shared, type WorkSigns } from './sameWork.js';
 export { forEachSection, sectionsOf } from './sections.js';
 export { childAt, childrenNamed, escapeXml, parseXml, textAt, XML_BOUNDS } from './xml.js';
 export type { XmlBounds, XmlElement, XmlResult } from './xml.js';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { sharedWorks, type WorkSigns } from './index.js';
+import { sharedWorks, worksApart, type WorkSigns } from './index.js';
 
 const work = (title: string, parts: Partial<WorkSigns> = {}): WorkSigns => ({
   title,
@@ -105,6 +105,10 @@ test('groups are those of the naive joining of every pair, whatever the order', 
         };
       });
       expect(sharedWorks(sets)).toEqual(expected);
+      // What a set has alone is what it has without what others have too.
+      expect(worksApart(sets).map(({ length }) => length)).toEqual(
+        expected.map(({ works, elsewhere }) => works - elsewhere),
+      );
     }),
     { numRuns: 400 },
   );

@@ -49,6 +49,25 @@ export function sharedWorks(sets: readonly (readonly WorkSigns[])[]): Shared[] {
   });
 }
 
+/**
+ * What each of several sets has alone.
+ * @returns for each set, in order, the places of the works that no other set has, by their first record
+ */
+export function worksApart(sets: readonly (readonly WorkSigns[])[]): number[][] {
+  const groups = groupsOf(sets.flat());
+  let at = 0;
+  const found = sets.map((set) => set.map(() => groups(at++)));
+  return found.map((own, i) => {
+    const elsewhere = new Set(found.flatMap((works, k) => (k === i ? [] : works)));
+    const seen = new Set<number>();
+    return own.flatMap((work, place) => {
+      if (elsewhere.has(work) || seen.has(work)) return [];
+      seen.add(work);
+      return [place];
+    });
+  });
+}
+
 /** @returns the work of a record, by its place; records of one work have the same */
 function groupsOf(records: readonly WorkSigns[]): (at: number) => number {
   const parents = records.map((_record, i) => i);

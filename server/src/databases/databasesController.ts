@@ -130,6 +130,14 @@ export class DatabasesController {
     return this.overlaps.of(id);
   }
 
+  @Get('reviews/:id/overlap/:one/:other')
+  @ApiOperation({
+    summary: 'What each of two databases finds of a review’s strategy that the other does not',
+  })
+  apart(@Param('id') id: string, @Param('one') one: string, @Param('other') other: string) {
+    return this.overlaps.apart(id, [one, other]);
+  }
+
   @Get('reviews/:id/rehearsal')
   @ApiOperation({
     summary:

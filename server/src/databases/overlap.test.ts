@@ -1,4 +1,4 @@
-import type { Overlap } from '@even-lantern/contract';
+import type { DatabasesApart, Overlap } from '@even-lantern/contract';
 import { emptyRecord } from '@even-lantern/core';
 import { lightReview, words, type LightReview } from '../testing/lightReview.js';
 
@@ -29,6 +29,30 @@ test('what a strategy finds in one database is matched with what it finds in the
   const before = light.asked.length;
   await overlap();
   expect(light.asked).toHaveLength(before);
+});
+
+test('what only one of two databases finds is told, with examples', async () => {
+  const records = [
+    record('a', 'LIGHT THERAPIES'),
+    record('c', 'Light and naps'),
+    record('d', 'Light and naps'),
+  ];
+  light = await lightReview({ records, dialect: 'skein', vocabulary: null }, words('light'));
+  const apart = (await light.server.get(`/api/reviews/${light.review.id}/overlap/first/db`).expect(200))
+    .body as DatabasesApart;
+  // The same title and author twice is one work.
+  expect(apart).toMatchObject({
+    both: 1,
+    sides: [
+      { database: 'first', only: 4 },
+      { database: 'db', only: 1, sample: [{ accession: 'c', title: 'Light and naps', year: 2020 }] },
+    ],
+    reason: null,
+  });
+  expect(apart.sides[0]?.sample.map(({ accession }) => accession).sort()).toEqual(['1', '2', '3', '5']);
+  const none = (await light.server.get(`/api/reviews/${light.review.id}/overlap/first/none`).expect(200))
+    .body as DatabasesApart;
+  expect([none.both, none.reason]).toEqual([null, 'The database “none” does not exist.']);
 });
 
 test('a strategy without lines is compared with nothing', async () => {

@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { foundLine, sharedWorks, translateLine, workSigns, type WorkSigns } from '@even-lantern/core';
-import type { Overlap } from '@even-lantern/contract';
+import {
+  foundLine,
+  sharedWorks,
+  translateLine,
+  workSigns,
+  worksApart,
+  type WorkSigns,
+} from '@even-lantern/core';
+import type { DatabasesApart, Overlap, WorkApart } from '@even-lantern/contract';
 import { LRUCache } from 'lru-cache';
 import { ProblemException } from '../application/problem.js';
 import { DatabaseError } from './databaseConnector.js';
@@ -12,12 +19,17 @@ import { ReadingService, type ReviewReading } from './readingService.js';
 /** A strategy that finds more is too broad to be compared record by record. */
 const MOST_RECORDS = 3000;
 const REMEMBERED = 40;
+/** Of what one database alone finds, so many are shown. */
+const MOST_SHOWN = 20;
 /** How long the comparison waits for one database. */
 const PATIENCE_MS = 8000;
 
+/** What is kept of a record that was found. */
+type FoundWork = WorkSigns & WorkApart;
+
 interface Found {
   id: string;
-  works: WorkSigns[] | null;
+  works: FoundWork[] | null;
   reason: string | null;
 }
 
@@ -25,7 +37,7 @@ interface Found {
 @Injectable()
 export class OverlapService {
   /** by database, release and string */
-  private readonly found = new LRUCache<string, WorkSigns[]>({ max: REMEMBERED });
+  private readonly found = new LRUCache<string, FoundWork[]>({ max: REMEMBERED });
 
   constructor(
     private readonly databases: DatabasesService,
@@ -40,7 +52,7 @@ export class OverlapService {
         return within(PATIENCE_MS, this.find(reviewId, id), late);
       }),
     );
-    const compared = found.filter((each): each is Found & { works: WorkSigns[] } => each.works !== null);
+    const compared = found.filter((each): each is Found & { works: FoundWork[] } => each.works !== null);
     const shared = sharedWorks(compared.map(({ works }) => works));
     return {
       databases: Object.fromEntries(
@@ -53,6 +65,32 @@ export class OverlapService {
           return [id, { works, elsewhere, withEach: Object.fromEntries(others), reason }];
         }),
       ),
+    };
+  }
+
+  /** What each of two databases finds that the other does not. */
+  async apart(reviewId: string, ids: readonly [string, string]): Promise<DatabasesApart> {
+    const found = await Promise.all(ids.map((id) => this.find(reviewId, id)));
+    const reason = found.find((each) => each.reason !== null)?.reason ?? null;
+    const sets = found.map(({ works }) => works ?? []);
+    if (reason !== null) {
+      return { both: null, sides: ids.map((database) => ({ database, only: null, sample: [] })), reason };
+    }
+    const [first] = sharedWorks(sets);
+    const apart = worksApart(sets);
+    return {
+      both: first?.elsewhere ?? 0,
+      sides: ids.map((database, i) => ({
+        database,
+        only: apart[i]?.length ?? 0,
+        sample: (apart[i] ?? []).slice(0, MOST_SHOWN).flatMap((at) => {
+          const work = sets[i]?.[at];
+          if (work === undefined) return [];
+          const { accession, title, journal, year } = work;
+          return [{ accession, title, journal, year }];
+        }),
+      })),
+      reason: null,
     };
   }
 
@@ -73,7 +111,7 @@ export class OverlapService {
     dialect,
     context,
     strategies,
-  }: ReviewReading): Promise<WorkSigns[] | string> {
+  }: ReviewReading): Promise<FoundWork[] | string> {
     const { lines } = strategies.meant;
     const whole = foundLine(lines);
     if (whole === undefined) return 'There is nothing to search yet.';
@@ -83,14 +121,19 @@ export class OverlapService {
     const known = this.found.get(key);
     if (known !== undefined) return known;
     const asking = { queryType: dialect?.id ?? 'cql' };
-    const works: WorkSigns[] = [];
+    const works: FoundWork[] = [];
     for (let hits = 1; works.length < hits;) {
       const page = { start: works.length + 1, size: description.pageCap };
       const answer = await connector.search(text, page, undefined, asking);
       hits = answer.hits;
       if (hits > MOST_RECORDS) return `More than ${MOST_RECORDS} records are not compared.`;
       if (answer.records.length === 0) break;
-      works.push(...answer.records.map(workSigns));
+      works.push(
+        ...answer.records.map((record) => {
+          const { accession, journal } = record;
+          return { ...workSigns(record), accession, journal };
+        }),
+      );
     }
     // What a person gives back can change under the same string.
     if (description.reached !== 'hand') this.found.set(key, works, rememberedFor(database));

@@ -10,6 +10,7 @@ import {
   type DatabaseEvent,
   type DatabaseList,
   type DatabaseProfile,
+  type DatabasesApart,
   type Decided,
   type Decision,
   type ElementChange,
@@ -257,6 +258,10 @@ export const api = createApi({
     }),
     overlap: build.query<Overlap, string>({
       query: (review) => `reviews/${review}/overlap`,
+      providesTags: ['Counts', 'Databases'],
+    }),
+    apart: build.query<DatabasesApart, { review: string; one: string; other: string }>({
+      query: ({ review, one, other }) => `reviews/${review}/overlap/${one}/${other}`,
       providesTags: ['Counts', 'Databases'],
     }),
     translation: build.query<Translation, { review: string; database: string }>({

@@ -6,6 +6,7 @@ import { api, problemOf } from '../../app/api.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';
+import { RecordsApart } from './RecordsApart.js';
 import { linesBeside } from './linesBeside.js';
 import { focusNeighbour } from '../../parts/focusNeighbour.js';
 import { OwnString } from '../../parts/OwnString.js';
@@ -40,41 +41,44 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
   if (failed !== undefined) return <ProblemNote problem={problemOf(failed.error)} />;
   if (shown.length < 2) return <p className="quiet">Translating …</p>;
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Both strategies, scrolls">
-      <table className="w-full min-w-[720px] table-fixed border-collapse">
-        <thead>
-          <tr className="rule border-b text-left align-bottom">
-            {shown.map((translation, i) => (
-              <th key={i} scope="col" className="w-1/2 p-2 font-bold">
-                {translation.databaseName}
-                <span className="quiet block text-xs font-normal">
-                  <kbd className="float-right font-mono">{COPY_KEYS[i]} copies</kbd>
-                  {releaseText(translation.release)}
-                  {translation.simulated && ', simulated'}
-                  {translation.problems.length > 0 && `; ${translation.problems.length} to settle`}
-                </span>
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(([a, b], i) => (
-            <tr
-              key={`${a?.number ?? ''} ${b?.number ?? ''}`}
-              tabIndex={i === at ? 0 : -1}
-              className={`rule border-b align-top ${(a ?? b)?.kind === 'term' ? '' : 'bg-base-300'} ${
-                i === at ? 'shadow-[inset_3px_0_0_var(--color-base-content)]' : ''
-              }`}
-              onFocus={() => setChosen(i)}
-              onKeyDown={focusNeighbour}
-            >
-              <Cell line={a} name={left.name} onCopy={onCopy} />
-              <Cell line={b} name={right.name} onCopy={onCopy} />
+    <>
+      <RecordsApart reviewId={reviewId} databases={databases} />
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Both strategies, scrolls">
+        <table className="w-full min-w-[720px] table-fixed border-collapse">
+          <thead>
+            <tr className="rule border-b text-left align-bottom">
+              {shown.map((translation, i) => (
+                <th key={i} scope="col" className="w-1/2 p-2 font-bold">
+                  {translation.databaseName}
+                  <span className="quiet block text-xs font-normal">
+                    <kbd className="float-right font-mono">{COPY_KEYS[i]} copies</kbd>
+                    {releaseText(translation.release)}
+                    {translation.simulated && ', simulated'}
+                    {translation.problems.length > 0 && `; ${translation.problems.length} to settle`}
+                  </span>
+                </th>
+              ))}
             </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+          </thead>
+          <tbody>
+            {rows.map(([a, b], i) => (
+              <tr
+                key={`${a?.number ?? ''} ${b?.number ?? ''}`}
+                tabIndex={i === at ? 0 : -1}
+                className={`rule border-b align-top ${(a ?? b)?.kind === 'term' ? '' : 'bg-base-300'} ${
+                  i === at ? 'shadow-[inset_3px_0_0_var(--color-base-content)]' : ''
+                }`}
+                onFocus={() => setChosen(i)}
+                onKeyDown={focusNeighbour}
+              >
+                <Cell line={a} name={left.name} onCopy={onCopy} />
+                <Cell line={b} name={right.name} onCopy={onCopy} />
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </>
   );
 }
 
