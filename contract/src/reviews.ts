@@ -9,10 +9,12 @@ import {
   ELEMENT_KEYS,
   FRAMEWORK_IDS,
   LANES_FORM,
+  LINES_FOR,
   TERM_ORIGINS,
   type FrameworkId,
   type KeptLane,
   type LanesDocument,
+  type LinesFor,
   type QuestionElement,
   type Term,
   type TermContent,
@@ -55,6 +57,8 @@ export interface Review {
   title: string;
   version: number;
   framework: FrameworkId;
+  /** whether the strategy has a line for each term, or one for each lane */
+  linesFor: LinesFor;
   elements: ReviewElement[];
   /** in the order of their elements and then their own; further concepts last */
   lanes: KeptReviewLane[];
@@ -79,6 +83,7 @@ export interface ReviewChange {
   framework?: FrameworkId;
   /** puts it away, or brings it back */
   putAway?: boolean;
+  linesFor?: LinesFor;
 }
 
 /** An earlier wording of an element. */
@@ -160,6 +165,7 @@ export const reviewChangeSchema = Joi.object<ReviewChange>({
   title,
   framework: Joi.string().valid(...FRAMEWORK_IDS),
   putAway: Joi.boolean(),
+  linesFor: Joi.string().valid(...LINES_FOR),
 }).min(1);
 
 export const elementChangeSchema = Joi.object<ElementChange>({

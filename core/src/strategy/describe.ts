@@ -55,11 +55,23 @@ export function describeLine(line: Line, lanes: readonly Lane[]): string {
   if (line.edited) return `${plainSentence(line.query)} (written by hand)`;
   if (line.kind === 'limit') return `L${line.number - 1} within ${line.text ?? ''}`;
   if (line.kind === 'own') return plainSentence(line.query);
+  if (line.kind === 'lane' && holdsTerms(line.query)) return describeTerms(line, lanes);
   if (line.kind !== 'term') return describeJoined(line.query);
   const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
   if (term === undefined) return '';
   const { text, marks } = describeTerm(term.content);
   return `${text} (${marks.join(', ')})`;
+}
+
+/** Whether a lane says its terms itself, and does not only join their lines. */
+function holdsTerms(query: Query): boolean {
+  return query.kind === 'or' && query.operands.some(({ kind }) => kind !== 'line');
+}
+
+function describeTerms({ laneId }: Line, lanes: readonly Lane[]): string {
+  const lane = lanes.find(({ id }) => id === laneId);
+  const searched = lane?.terms.filter(({ heldBack }) => heldBack === null) ?? [];
+  return searched.map(({ content }) => describeTerm(content).text).join(' or ');
 }
 
 function describeJoined(query: Query): string {

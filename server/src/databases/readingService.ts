@@ -4,6 +4,8 @@ import {
   asWritten,
   childrenOf,
   compileLanes,
+  describeLine,
+  foldTerms,
   inFields,
   limitsOfDatabase,
   limitText,
@@ -92,6 +94,8 @@ export interface ReviewReading extends DatabaseReading {
     /** as the lanes alone give it */
     ofLanes: Strategy;
   };
+  /** the same with the lines that people see and run: a line for each term, or for each lane */
+  shown: Record<'meant' | 'said', Strategy>;
 }
 
 /** Between the terms of a review and what a database can be asked. */
@@ -182,7 +186,10 @@ export class ReadingService {
       ),
       ofLanes: compileLanes(lanes, { read: meant, own: own.meant, limits: parts.meant }),
     };
+    const asFine = (strategy: Strategy): Strategy =>
+      review.linesFor === 'lane' ? foldTerms(strategy, (line) => describeLine(line, lanes)) : strategy;
     return {
+      shown: { meant: asFine(strategies.meant), said: asFine(strategies.said) },
       lanes,
       limits,
       ownLines,

@@ -61,8 +61,8 @@ export class RehearsalService {
   /** What the strategy finds, in two counts at most. */
   total(reviewId: string, databaseId: string): Promise<StrategyTotal> {
     return this.databases.inOneRelease(databaseId, async () => {
-      const { database, strategies } = await this.readings.ofReview(reviewId, databaseId);
-      const { lines, problems } = strategies.said;
+      const { database, shown } = await this.readings.ofReview(reviewId, databaseId);
+      const { lines, problems } = shown.said;
       const count = (line: Line | undefined) =>
         line === undefined ? NOTHING : this.asking.count(database, standaloneQuery(line, lines));
       const [whole, remains] = await Promise.all([
@@ -78,7 +78,7 @@ export class RehearsalService {
     reading: ReviewReading,
     linesFirst: boolean,
   ): Promise<Omit<Rehearsal, 'uncounted'>> {
-    const { lanes, database, ownLines, said: read, edits, strategies } = reading;
+    const { lanes, database, ownLines, said: read, edits, strategies, shown } = reading;
     const strategy = strategies.said;
     const joined = partsOfLines(lanes, ownLines, strategy.lines);
     const counting = inTurns(wantedFirst(strategy.lines), async (line) => ({
@@ -97,6 +97,11 @@ export class RehearsalService {
       ]),
     );
     const lines = counted.map((each) => each.counted);
+    // They say what was counted, so that nothing more is asked for.
+    const shownLines =
+      shown.said === strategy
+        ? lines
+        : await inTurns(shown.said.lines, (line) => this.countLine(database, line, shown.said.lines, lanes));
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
     const termCounts: Record<string, TermCount> = {};
     const laneCounts: Record<string, LaneCounts> = {};
@@ -118,7 +123,7 @@ export class RehearsalService {
       databaseName: database.description.name,
       release: database.description.release,
       countedAt: new Date().toISOString(),
-      lines,
+      lines: shownLines,
       terms: termCounts,
       lanes: laneCounts,
       bridges,
@@ -126,7 +131,7 @@ export class RehearsalService {
       withoutElements,
       whole: whole === undefined ? NOTHING : found(whole),
       remains: whole === undefined || last === undefined ? NOTHING : found(last),
-      problems: strategy.problems,
+      problems: shown.said.problems,
     };
   }
 

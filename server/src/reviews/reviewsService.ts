@@ -66,6 +66,7 @@ export class ReviewsService {
         putAwayAt: null,
         deletedAt: null,
         ladder: null,
+        linesFor: 'term' as const,
         version: 1,
       };
       await manager.insert(ReviewRow, review);
@@ -96,6 +97,7 @@ export class ReviewsService {
       title: review.title,
       version: review.version,
       framework: review.framework as FrameworkId,
+      linesFor: review.linesFor,
       elements: elements.map(elementOf),
       lanes: lanes.map((lane) =>
         laneOf(
@@ -112,11 +114,16 @@ export class ReviewsService {
   }
 
   /** Renames a review, frames its question in another way, or puts it away. Whatever was written stays. */
-  async change(id: string, { title, framework, putAway }: ReviewChange, version: number): Promise<Review> {
+  async change(
+    id: string,
+    { title, framework, putAway, linesFor }: ReviewChange,
+    version: number,
+  ): Promise<Review> {
     return this.store.write(async (manager) => {
       const columns = {
         ...(title === undefined ? {} : { title: title.trim() }),
         ...(framework === undefined ? {} : { framework }),
+        ...(linesFor === undefined ? {} : { linesFor }),
         ...(putAway === undefined ? {} : { putAwayAt: putAway ? new Date().toISOString() : null }),
       };
       await changeVersion(manager, ReviewRow, { id, version }, columns, 'review', (row) => row);

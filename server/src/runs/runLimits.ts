@@ -7,7 +7,7 @@ import type { ReviewReading } from '../databases/readingService.js';
  * The limits as they are logged, before anything is counted; those that are switched off are not.
  * @throws ProblemException for one without a reason, which is asked for now and never before
  */
-export function loggedLimits({ limits, keptLimits, strategies }: ReviewReading): LedgerLimit[] {
+export function loggedLimits({ limits, keptLimits, shown }: ReviewReading): LedgerLimit[] {
   const on = limits.filter(({ limit }) => limit.on);
   const kept = new Map(keptLimits.map((limit) => [limit.id, limit]));
   const without = on.filter(({ limit, said }) => said !== null && kept.get(limit.id)?.reason === '');
@@ -20,7 +20,7 @@ export function loggedLimits({ limits, keptLimits, strategies }: ReviewReading):
     );
   }
   return on.map(({ limit, way, said, unavailable }) => {
-    const line = strategies.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
+    const line = shown.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
     const { reason = '', changedBy = '', changedAt = '' } = kept.get(limit.id) ?? {};
     return {
       limit: limitText(limit),

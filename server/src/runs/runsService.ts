@@ -102,12 +102,12 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       await within(PATIENCE_MS, this.databases.refresh(databaseId), undefined);
     }
     const reading = await this.readings.ofReview(reviewId, databaseId, { release });
-    const { lanes, database, dialect, context, strategies } = reading;
-    const lines = linesToRun(strategies.meant.lines);
+    const { lanes, database, dialect, context, strategies, shown } = reading;
+    const lines = linesToRun(shown.meant.lines);
     // A line that only looks is no part of what is run.
-    const problems = strategies.meant.problems.filter(({ aside }) => aside !== true);
+    const problems = shown.meant.problems.filter(({ aside }) => aside !== true);
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
-    const changes = linesToRun(strategies.said.lines).map((line) => line.changes);
+    const changes = linesToRun(shown.said.lines).map((line) => line.changes);
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
       throw badInput(

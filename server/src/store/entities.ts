@@ -1,5 +1,5 @@
 /** The tables. Plain columns only, so that another SQL engine can carry them. Dates are ISO 8601 text in UTC. */
-import type { OwnLineRole } from '@even-lantern/core';
+import type { LinesFor, OwnLineRole } from '@even-lantern/core';
 import { Column, Entity, PrimaryColumn, VersionColumn } from 'typeorm';
 
 @Entity({ name: 'person' })
@@ -22,6 +22,8 @@ export class ReviewRow {
   @Column('varchar', { nullable: true }) deletedAt: string | null;
   /** the ladder of evidence where it was changed, as JSON */
   @Column('text', { nullable: true }) ladder: string | null;
+  /** a line for each term, or for each lane */
+  @Column('varchar', { default: 'term' }) linesFor: LinesFor;
   @VersionColumn() version: number;
 }
 

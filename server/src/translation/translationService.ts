@@ -58,9 +58,9 @@ export class TranslationService {
 
   private async translateOnce(reviewId: string, databaseId: string): Promise<Omit<Translation, 'unasked'>> {
     const reading = await this.readings.ofReview(reviewId, databaseId);
-    const { database, dialect, strategies } = reading;
+    const { database, dialect, shown } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);
-    const { lines, problems } = strategies.meant;
+    const { lines, problems } = shown.meant;
     const { name, release, simulated } = database.description;
     return {
       database: database.id,
@@ -86,13 +86,13 @@ export class TranslationService {
 
   /** Writes a line by hand, readable or not: what cannot be read yet is kept, and told. */
   async write(reviewId: string, change: LineTextChange, person: Person): Promise<LineWritten> {
-    const { database, dialect, strategies } = await this.readings.ofReview(reviewId, change.database);
+    const { database, dialect, shown } = await this.readings.ofReview(reviewId, change.database);
     const refersTo: Record<number, string> = {};
     if (change.text !== null) {
       const { language, text } = change;
       const read = parseLine({ language, text }, dialect, this.readings.contextOfTexts(database));
       for (const number of read.ok ? linesIn(read.query) : []) {
-        const line = strategies.meant.lines[number - 1];
+        const line = shown.meant.lines[number - 1];
         if (line !== undefined) refersTo[number] = lineKeyOf(line);
       }
     }
@@ -112,7 +112,7 @@ export class TranslationService {
     versions: ReadonlyMap<string, number>,
   ): Promise<TranslatedLine> {
     const { database, dialect, context, lanes, written } = reading;
-    const { lines } = reading.strategies.meant;
+    const { lines } = reading.shown.meant;
     const { referring, alone } = translateLine(line, lines, dialect, context);
     const whole = standaloneQuery(line, lines);
     const key = lineKeyOf(line);

@@ -101,6 +101,7 @@ export function reviewWith(terms: ReviewTerm[]): Review {
     title: 'Lamps',
     version: 1,
     framework: 'pico',
+    linesFor: 'term',
     elements: [element('e-p', 'P', 'nurses'), element('e-i', 'I', 'bright light')],
     lanes: [lane('l-p', 'e-p', []), lane('l-i', 'e-i', terms)],
     shelf: [],

@@ -1,5 +1,5 @@
 import { counted, formatCount, foundLine } from '@even-lantern/core';
-import type { DatabaseProfile, RehearsedLine, Translation } from '@even-lantern/contract';
+import type { DatabaseProfile, RehearsedLine, ReviewTerm, Translation } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Copy, PenLine } from 'lucide-react';
 import { problemOf } from '../../app/api.js';
@@ -7,6 +7,7 @@ import { OwnString } from '../../parts/OwnString.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';
 import { ByHand } from './ByHand.js';
+import { TermActions } from './sheet/TermActions.js';
 import { EditLine } from './text/EditLine.js';
 import { Losses, Understood } from './TranslatedLine.js';
 
@@ -14,6 +15,8 @@ interface LinePaneProps {
   reviewId: string;
   database: DatabaseProfile;
   line: RehearsedLine;
+  /** the term that the line is; null for other lines */
+  term: ReviewTerm | null;
   /** undefined until it comes */
   translation: Translation | undefined;
   /** why it does not come */
@@ -30,7 +33,7 @@ interface LinePaneProps {
 
 /** One line as the database gets it: the string, what is lost, what it understood; or the string being written. */
 export function LinePane(props: LinePaneProps) {
-  const { reviewId, database, line, translation, failed, editing } = props;
+  const { reviewId, database, line, term, translation, failed, editing } = props;
   const { onEdit, onAgain, onCopy, onLeaveOut, onEntered } = props;
   const translated = translation?.lines.find(({ number }) => number === line.number);
   return (
@@ -65,6 +68,7 @@ export function LinePane(props: LinePaneProps) {
           </span>
         )}
       </div>
+      {term !== null && !editing && <TermActions key={term.id} term={term} />}
       {translation === undefined || translated === undefined ? (
         <Translating error={failed} onAgain={onAgain} />
       ) : editing ? (

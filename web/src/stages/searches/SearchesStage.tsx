@@ -33,11 +33,12 @@ import { PasteStrategy } from './paste/PasteStrategy.js';
 import { PeerReviewPane } from './peerReview/PeerReviewPane.js';
 import { useOpenComments } from './peerReview/useOpenComments.js';
 import { RunProgress } from './RunProgress.js';
+import { LinesFor } from './sheet/LinesFor.js';
 import { JoinLines } from './sheet/JoinLines.js';
 import { OwnLinePane, usersOf } from './sheet/OwnLinePane.js';
 import { Sheet } from './sheet/Sheet.js';
 import { SheetTabs } from './sheet/SheetTabs.js';
-import { lineNames, ownLineName, type SheetRow } from './sheet/sheetLines.js';
+import { lineNames, ownLineName, rowsOf, type SheetRow } from './sheet/sheetLines.js';
 import { IN_ALL, SearchesHead } from './SearchesHead.js';
 import { SideBySide } from './SideBySide.js';
 import { RationedNote } from '../../parts/RationedNote.js';
@@ -124,7 +125,8 @@ export function SearchesStage() {
     [databases, totals, database?.id],
   );
   const checks = useChecks({ review, database, rehearsal, translation, effects, elsewhere });
-  const findings = useMemo(() => byPlace(checks.findings), [checks.findings]);
+  const rowOf = useMemo(() => rowsOf(review, rehearsal), [review, rehearsal]);
+  const findings = useMemo(() => byPlace(checks.findings, rowOf), [checks.findings, rowOf]);
   const openFindings = checks.findings?.filter(({ accepted }) => accepted === null).length ?? 0;
   const mend = useMend();
   const openComments = useOpenComments(review.id);
@@ -264,6 +266,7 @@ export function SearchesStage() {
             onChoose={(id) => choose(id)}
           />
           <span className="ml-auto flex shrink-0 items-center gap-2 self-center">
+            <LinesFor review={review} />
             <button
               className="btn btn-xs btn-quiet"
               aria-pressed={inPeerReview}
@@ -369,12 +372,12 @@ export function SearchesStage() {
               <PeerReviewPane
                 line={lineInHand}
                 nameOf={(key) => {
-                  const number = names.numberOf(key as LineKey);
+                  const number = names.numberOf(rowOf(key as LineKey));
                   return number === null ? null : `L${number}`;
                 }}
                 onGo={(key) => {
-                  select(key);
-                  setAdded(key);
+                  select(rowOf(key));
+                  setAdded(rowOf(key));
                 }}
                 onVersions={() => showPane('versions', true)}
                 onClose={() => showPane('peer-review', false)}
@@ -400,6 +403,7 @@ export function SearchesStage() {
                 reviewId={review.id}
                 database={database}
                 line={line}
+                term={review.lanes.flatMap(({ terms }) => terms).find(({ id }) => id === line.termId) ?? null}
                 translation={translation}
                 failed={translating.error}
                 editing={editing && own === undefined}
@@ -417,11 +421,11 @@ export function SearchesStage() {
             )}
             <ChecksPane
               checks={checks}
-              names={names}
+              names={{ ...names, numberOf: (key) => names.numberOf(rowOf(key)) }}
               selected={selected}
               onGo={(key) => {
-                select(key);
-                setAdded(key);
+                select(rowOf(key));
+                setAdded(rowOf(key));
               }}
               onMend={mend}
             />

@@ -7,6 +7,7 @@ import {
   lineKeyOf,
   parsePhrase,
   SEARCH_FIELDS,
+  termKey,
   type CheckedLine,
 } from '@even-lantern/core';
 import type {
@@ -41,23 +42,26 @@ export function checkedStrategy(known: KnownOfStrategy): StrategyToCheck {
   return {
     lanes: lanesOfReview(review).map(({ id, name, leftOut, terms }) => ({ id, name, leftOut, terms })),
     own: review.ownLines,
-    lines: rehearsal.lines.map((line): CheckedLine => {
-      const key = lineKeyOf(line);
-      const said = translated.get(key);
-      return {
-        key,
-        number: line.number,
-        kind: line.kind,
-        laneId: line.laneId,
-        hits: line.hits,
-        adds: rehearsal.terms[line.termId ?? '']?.adds ?? null,
-        written: said?.written?.text ?? null,
-        cautions: said?.written?.cautions.map(({ message }) => message) ?? [],
-        // What the parts of a line were read as is told at those parts.
-        understood: line.kind === 'term' || said?.written != null ? (said?.understood ?? null) : null,
-        expected: said?.expected ?? '',
-      };
-    }),
+    lines: [
+      ...rehearsal.lines.map((line): CheckedLine => {
+        const key = lineKeyOf(line);
+        const said = translated.get(key);
+        return {
+          key,
+          number: line.number,
+          kind: line.kind,
+          laneId: line.laneId,
+          hits: line.hits,
+          adds: rehearsal.terms[line.termId ?? '']?.adds ?? null,
+          written: said?.written?.text ?? null,
+          cautions: said?.written?.cautions.map(({ message }) => message) ?? [],
+          // What the parts of a line were read as is told at those parts.
+          understood: line.kind === 'term' || said?.written != null ? (said?.understood ?? null) : null,
+          expected: said?.expected ?? '',
+        };
+      }),
+      ...termsWithoutLine(review, rehearsal),
+    ],
     problems: rehearsal.problems,
     limits: review.limits.flatMap((limit) => {
       const step = profile?.steps.find(({ limitId }) => limitId === limit.id);
@@ -97,6 +101,34 @@ export function checkedStrategy(known: KnownOfStrategy): StrategyToCheck {
     whole: rehearsal.whole.hits,
     records: database.records,
   };
+}
+
+/** Terms that are said within the line of their lane: they are looked at all the same. */
+function termsWithoutLine(review: Review, rehearsal: Rehearsal): CheckedLine[] {
+  const own = new Set(rehearsal.lines.map(lineKeyOf));
+  return lanesOfReview(review).flatMap((lane) => {
+    const number =
+      rehearsal.lines.find((line) => line.kind === 'lane' && line.laneId === lane.id)?.number ?? 0;
+    return lane.terms.flatMap(({ id }): CheckedLine[] => {
+      const key = termKey(id);
+      const counted = rehearsal.terms[id];
+      if (counted === undefined || own.has(key)) return [];
+      return [
+        {
+          key,
+          number,
+          kind: 'term',
+          laneId: lane.id,
+          hits: counted.hits,
+          adds: counted.adds,
+          written: null,
+          cautions: [],
+          understood: null,
+          expected: '',
+        },
+      ];
+    });
+  });
 }
 
 /** The beginnings of the words that find nothing here, by which the index is asked for likely ones. */

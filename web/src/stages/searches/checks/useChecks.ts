@@ -176,10 +176,15 @@ function useIndexWords(database: string | null, begins: readonly string[]): Stra
 const NO_WORDS: StrategyToCheck['indexWords'] = new Map();
 
 /** By the line at which they are shown. */
-export function byPlace(findings: readonly ShownFinding[] | null): ReadonlyMap<LineKey, ShownFinding[]> {
+/** @param rowOf the line at which what is found at a place is shown */
+export function byPlace(
+  findings: readonly ShownFinding[] | null,
+  rowOf: (place: LineKey) => LineKey,
+): ReadonlyMap<LineKey, ShownFinding[]> {
   const places = new Map<LineKey, ShownFinding[]>();
   for (const finding of findings ?? []) {
-    places.set(finding.at, [...(places.get(finding.at) ?? []), finding]);
+    const at = rowOf(finding.at);
+    places.set(at, [...(places.get(at) ?? []), finding]);
   }
   return places;
 }

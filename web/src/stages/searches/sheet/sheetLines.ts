@@ -1,6 +1,14 @@
 /** The lines of a sheet as they are shown: those that are numbered, and own lines that are no lines of the strategy now. */
-import { laneKey, lineKeyOf, ownKey, textToShow, type LineKey, type OwnLineRole } from '@even-lantern/core';
-import type { RehearsedLine, ReviewOwnLine } from '@even-lantern/contract';
+import {
+  laneKey,
+  lineKeyOf,
+  ownKey,
+  termKey,
+  textToShow,
+  type LineKey,
+  type OwnLineRole,
+} from '@even-lantern/core';
+import type { Rehearsal, RehearsedLine, Review, ReviewOwnLine } from '@even-lantern/contract';
 import type { ReviewLane } from '../../../app/lanes.js';
 
 /** A row of the sheet. */
@@ -93,4 +101,16 @@ export function ownLineName(own: ReviewOwnLine, names: LineNames): string {
   const text = textToShow(own.text, names.numberOf).trim();
   if (text === '') return 'the empty line';
   return text.length > 40 ? `“${text.slice(0, 40)}…”` : `“${text}”`;
+}
+
+/** The line at which something stands on the sheet: a term that has no line of its own stands in that of its lane. */
+export function rowsOf(review: Review, rehearsal: Rehearsal | undefined): (key: LineKey) => LineKey {
+  const known = new Set(rehearsal?.lines.map(lineKeyOf));
+  const lanes = new Map(
+    review.lanes.flatMap((lane) => lane.terms.map(({ id }) => [termKey(id), laneKey(lane.id)] as const)),
+  );
+  return (key) => {
+    const lane = lanes.get(key);
+    return lane !== undefined && !known.has(key) && known.has(lane) ? lane : key;
+  };
 }
