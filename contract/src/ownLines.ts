@@ -39,19 +39,6 @@ export interface OwnLineMerge {
   operator: 'and' | 'or';
 }
 
-/** Sets the texts of lines and which of them are there, in one change: how a merge or a split is taken back. */
-export interface OwnLinesState {
-  lines: { id: string; version: number; text: string; removed: boolean }[];
-}
-
-/** What came of a change of several lines: as they stood before, with the versions they have now. */
-export interface OwnLinesChanged {
-  /** all lines of the review, in their order */
-  lines: ReviewOwnLine[];
-  /** what takes it back */
-  before: OwnLinesState;
-}
-
 const role = Joi.string().valid(...OWN_LINE_ROLES);
 const text = Joi.string()
   .allow('')
@@ -93,19 +80,4 @@ export const ownLineMergeSchema = Joi.object<OwnLineMerge>({
   other: Joi.string().required(),
   version: version.required(),
   operator: Joi.string().valid('and', 'or').required(),
-});
-
-export const ownLinesStateSchema = Joi.object<OwnLinesState>({
-  lines: Joi.array()
-    .items(
-      Joi.object({
-        id: Joi.string().required(),
-        version: version.required(),
-        text: text.required(),
-        removed: Joi.boolean().required(),
-      }),
-    )
-    .min(1)
-    .max(MOST_OWN_LINES)
-    .required(),
 });

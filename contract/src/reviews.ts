@@ -153,9 +153,6 @@ export interface MergedLane {
   takenOut: string[];
 }
 
-/** A lane that was deleted, or ended in another. */
-export type LaneRestoring = Pick<MergedLane, 'moved' | 'takenOut'>;
-
 const title = Joi.string().trim().min(1).max(300).messages({ 'string.empty': 'Give the review a title.' });
 
 export const newReviewSchema = Joi.object<NewReview>({
@@ -220,11 +217,6 @@ export const laneChangeSchema = Joi.object<LaneChange>({
 }).min(1);
 
 export const laneMergeSchema = Joi.object<LaneMerge>({ into: Joi.string().required() });
-
-export const laneRestoringSchema = Joi.object<LaneRestoring>({
-  moved: termIds.required(),
-  takenOut: termIds.required(),
-});
 
 /** What was done to a term of a lane. */
 export const LANE_EVENTS = [

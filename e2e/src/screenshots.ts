@@ -28,6 +28,37 @@ async function settled(browser: Browser, name: string): Promise<void> {
   await new Promise((resolve) => setTimeout(resolve, REST_MS));
 }
 
+/** A peer review that a second person is in the middle of. */
+async function lookedOver(browser: Browser): Promise<void> {
+  await browser.driver.executeScript(`
+    const review = location.pathname.split('/')[2];
+    const mine = localStorage.getItem('even-lantern-person');
+    sessionStorage.setItem('mine', mine);
+    const send = async (person, method, path, body) => {
+      const headers = { 'Content-Type': 'application/json', 'el-person': person };
+      return (await fetch('/api/' + path, { method, headers, body: JSON.stringify(body) })).json();
+    };
+    const [{ id }] = await send(mine, 'POST', 'reviews/' + review + '/peer-reviews', {
+      note: 'Are the words for shifts complete?',
+    });
+    const second = (await send(mine, 'POST', 'people', { name: 'Odile Brandvik' })).id;
+    await send(second, 'PUT', 'peer-reviews/' + id + '/points/question', { judgement: 'fine', note: '' });
+    await send(second, 'PUT', 'peer-reviews/' + id + '/points/operators', {
+      judgement: 'suggestion',
+      note: 'Five words apart may be too far for night and shift.',
+    });
+    const line = [...document.querySelectorAll('[role=grid] [data-line]')].find((each) => each.textContent.includes('nightwork'));
+    await send(second, 'POST', 'peer-reviews/' + id + '/comments', {
+      place: line.dataset.line, about: 'L9 nightwork*', text: 'Authors write it in two words.', answers: null,
+    });
+    localStorage.setItem('even-lantern-person', second);
+    history.replaceState(null, '', location.pathname + '?peer-review=yes');
+  `);
+  await browser.driver.navigate().refresh();
+  await browser.textWhen('[aria-label="Peer review"]', (text) => text.includes('1 comment open'));
+  await browser.textWhen('[role=grid]', (text) => text.includes('comment open'));
+}
+
 async function main(): Promise<void> {
   const stack = await startStack();
   const browser = await openBrowser();
@@ -96,6 +127,14 @@ async function main(): Promise<void> {
     await shoot('searches-text');
     await (await browser.named('Take what the lanes give')).click();
     await browser.sees('phototherap*');
+    await lookedOver(browser);
+    await shoot('searches-peer-review');
+    await browser.driver.executeScript(`
+      localStorage.setItem('even-lantern-person', sessionStorage.getItem('mine'));
+      history.replaceState(null, '', location.pathname);
+    `);
+    await browser.driver.navigate().refresh();
+    await browser.sees('What it understood');
     await (await browser.named('Where to search')).click();
     await browser.sees('Assayhouse Reviews & Trials');
     await browser.sees('in none of the others');
@@ -121,9 +160,6 @@ async function main(): Promise<void> {
     await shoot('limits-evidence');
     await (await browser.named('Try a limit to what answers')).click();
     await browser.textWhen('[data-limit=design]', (text) => text.includes('merely lack the data'));
-    await browser.sees('95% intervals');
-    await browser.driver.executeScript("document.querySelector('aside[aria-label=Limit]').scrollTop = 330");
-    await shoot('limits-design');
     await (await browser.find('h1')).click();
     await browser.press(Key.ESCAPE);
     await (await browser.named('Records')).click();

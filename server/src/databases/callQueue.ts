@@ -3,6 +3,7 @@
  * person waits for go first.
  */
 import { AsyncLocalStorage } from 'node:async_hooks';
+import { setMaxListeners } from 'node:events';
 import type { CallBudget } from '@even-lantern/contract';
 import PQueue from 'p-queue';
 
@@ -39,7 +40,10 @@ export class CallQueue {
   /** @throws what `call` throws, or the reason of the signal where it was aborted before the call was made */
   add<T>(call: () => Promise<T>, signal?: AbortSignal): Promise<T> {
     const priority = PRIORITIES[urgencies.getStore() ?? 'now'];
-    return this.queue.add(call, signal === undefined ? { priority } : { priority, signal });
+    if (signal === undefined) return this.queue.add(call, { priority });
+    // Whatever waits for one database is ended by one signal.
+    setMaxListeners(0, signal);
+    return this.queue.add(call, { priority, signal });
   }
 }
 

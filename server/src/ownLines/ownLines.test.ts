@@ -4,7 +4,6 @@ import type {
   LineWritten,
   NewOwnLine,
   OwnLineChange,
-  OwnLinesChanged,
   Problem,
   Rehearsal,
   Review,
@@ -235,15 +234,13 @@ test('two lines become one, and what referred to either refers to it; undone, al
     .post(`/api/own-lines/${a.id}/merge`, merge)
     .set('If-Match', `"${a.version}"`)
     .expect(200);
-  const { lines, before: back } = body as OwnLinesChanged;
+  const lines = body as ReviewOwnLine[];
   expect(lines.map(({ text }) => text)).toEqual([
     '(nurse) or (dusk or newborn)',
     `${reference(ownKey(a.id))} and light`,
   ]);
-  await light.server.post(`/api/reviews/${review.id}/own-lines/restore`, back).expect(200);
+  await light.server.post(`/api/reviews/${review.id}/undo`, { since: null }).expect(200);
   expect((await rehearse()).lines.map(({ hits }) => hits)).toEqual(before);
-  // What somebody changed meanwhile is not overwritten.
-  await light.server.post(`/api/reviews/${review.id}/own-lines/restore`, back).expect(412);
 });
 
 test('a line is split into what it joins, and finds what it found', async () => {
@@ -254,14 +251,14 @@ test('a line is split into what it joins, and finds what it found', async () => 
     .post(`/api/own-lines/${a.id}/split`, {})
     .set('If-Match', `"${a.version}"`)
     .expect(200);
-  const { lines, before } = body as OwnLinesChanged;
+  const lines = body as ReviewOwnLine[];
   expect(lines).toHaveLength(3);
   const after = await rehearse();
   expect(after.lines.find(({ ownId }) => ownId === a.id)).toMatchObject({
     hits: found,
     description: 'L4 and L5',
   });
-  await light.server.post(`/api/reviews/${review.id}/own-lines/restore`, before).expect(200);
+  await light.server.post(`/api/reviews/${review.id}/undo`, { since: null }).expect(200);
   expect((await present()).map(({ text }) => text)).toEqual([a.text]);
   await change(a, { text: 'nurse' }, (await present())[0]?.version).expect(200);
   const [now] = await present();

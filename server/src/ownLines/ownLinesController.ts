@@ -4,11 +4,9 @@ import {
   newOwnLinesSchema,
   ownLineChangeSchema,
   ownLineMergeSchema,
-  ownLinesStateSchema,
   type NewOwnLines,
   type OwnLineChange,
   type OwnLineMerge,
-  type OwnLinesState,
   type Person,
 } from '@even-lantern/contract';
 import { bodyOf } from '../application/openApi.js';
@@ -66,17 +64,5 @@ export class OwnLinesController {
   @ApiHeader(VERSION_HEADER)
   split(@Param('id') id: string, @IfMatch() version: number, @Actor() person: Person) {
     return this.lines.split(id, version, person);
-  }
-
-  @Post('reviews/:id/own-lines/restore')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Put lines back as they were before they were merged or split' })
-  @ApiBody(bodyOf(ownLinesStateSchema))
-  restore(
-    @Param('id') id: string,
-    @Body(new Validated(ownLinesStateSchema)) state: OwnLinesState,
-    @Actor() person: Person,
-  ) {
-    return this.lines.restore(id, state, person);
   }
 }

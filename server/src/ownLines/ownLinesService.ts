@@ -14,8 +14,6 @@ import {
   type NewOwnLines,
   type OwnLineChange,
   type OwnLineMerge,
-  type OwnLinesChanged,
-  type OwnLinesState,
   type Person,
   type ReviewOwnLine,
 } from '@even-lantern/contract';
@@ -135,27 +133,12 @@ export class OwnLinesService {
     });
   }
 
-  /** Puts lines back as they were before they were merged or split. */
-  restore(reviewId: string, { lines }: OwnLinesState, person: Person): Promise<ReviewOwnLine[]> {
-    return this.store.write(async (manager) => {
-      for (const { id, version, text, removed } of lines) {
-        const row = await manager.findOneBy(OwnLineRow, { id, reviewId });
-        if (row === null) throw notFound('This line');
-        if (row.version !== version) throw changedMeanwhile('line', row);
-        const removedAt = removed ? (row.removedAt ?? new Date().toISOString()) : null;
-        await this.touch(manager, row, { text, removedAt }, person);
-      }
-      await expectRoom(manager, reviewId, 0);
-      return this.reviews.ownLines(reviewId, manager);
-    });
-  }
-
   private changeSeveral(
     id: string,
     version: number,
     person: Person,
     change: (manager: EntityManager, line: OwnLineRow, rows: readonly OwnLineRow[]) => Promise<void>,
-  ): Promise<OwnLinesChanged> {
+  ): Promise<ReviewOwnLine[]> {
     return this.store.write(async (manager) => {
       const found = await manager.findOneBy(OwnLineRow, { id, removedAt: IsNull() });
       if (found === null) throw notFound('This line');
@@ -163,16 +146,7 @@ export class OwnLinesService {
       const rows = await ownLinesInOrder(manager, found.reviewId);
       const line = rows.find((row) => row.id === id) ?? found;
       await change(manager, line, rows);
-      const after = await manager.findBy(OwnLineRow, { reviewId: found.reviewId });
-      const changed = after.filter((row) => {
-        const before = rows.find((each) => each.id === row.id);
-        return before === undefined ? row.removedAt === null : before.version !== row.version;
-      });
-      const before = changed.map(({ id: changedId, version: now }) => {
-        const was = rows.find((row) => row.id === changedId);
-        return { id: changedId, version: now, text: was?.text ?? '', removed: was === undefined };
-      });
-      return { lines: await this.reviews.ownLines(found.reviewId, manager), before: { lines: before } };
+      return this.reviews.ownLines(found.reviewId, manager);
     });
   }
 

@@ -10,12 +10,10 @@ import {
 import {
   laneChangeSchema,
   laneMergeSchema,
-  laneRestoringSchema,
   lanesSchema,
   newLaneSchema,
   type LaneChange,
   type LaneMerge,
-  type LaneRestoring,
   type LanesRead,
   type NewLane,
   type Person,
@@ -120,18 +118,6 @@ export class LanesController {
   @ApiHeader(VERSION_HEADER)
   remove(@Param('id') id: string, @IfMatch() version: number, @Actor() _person: Person) {
     return this.lanes.remove(id, version);
-  }
-
-  @Post('lanes/:id/restore')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Bring back a lane that ended, with the terms that it held' })
-  @ApiBody(bodyOf(laneRestoringSchema))
-  restore(
-    @Param('id') id: string,
-    @Body(new Validated(laneRestoringSchema)) body: LaneRestoring,
-    @Actor() person: Person,
-  ) {
-    return this.lanes.restore(id, body, person);
   }
 
   @Get('lanes/:id/history')

@@ -1,14 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { nameOfLane, type ElementKey } from '@even-lantern/core';
-import type {
-  KeptReviewLane,
-  LaneChange,
-  LaneRestoring,
-  MergedLane,
-  NewLane,
-  Person,
-  Review,
-} from '@even-lantern/contract';
+import type { KeptReviewLane, LaneChange, MergedLane, NewLane, Person, Review } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { badInput, changedMeanwhile, conflict, notFound } from '../application/problem.js';
 import { ElementRow, LaneRow, TermRow } from '../store/entities.js';
@@ -99,40 +91,13 @@ export class LanesService {
     });
   }
 
-  /** Ends a lane with all its terms, which `restore` brings back. */
+  /** Ends a lane with all its terms. Both are kept, so that undo brings them back. */
   remove(id: string, version: number): Promise<Review> {
     return this.store.write(async (manager) => {
       const lane = await expectLane(manager, id);
       await this.raise(manager, lane, version);
       await manager.update(LaneRow, { id }, { removedAt: new Date().toISOString() });
       await keepOneLane(manager, lane.reviewId, lane.elementId);
-      return this.reviews.get(lane.reviewId, manager);
-    });
-  }
-
-  /** Brings back a lane that ended, with what it held. Terms that were taken out or moved on since stay where they are. */
-  restore(id: string, { moved, takenOut }: LaneRestoring, person: Person): Promise<Review> {
-    return this.store.write(async (manager) => {
-      const lane = await manager.findOneBy(LaneRow, { id });
-      if (lane === null) throw notFound('This lane');
-      if (lane.removedAt === null) throw conflict('This lane is there already.', 'Nothing was changed.');
-      await expectRoom(manager, lane.reviewId);
-      await manager.update(LaneRow, { id }, { removedAt: null, version: lane.version + 1 });
-      const lanes = await manager.findBy(LaneRow, { reviewId: lane.reviewId });
-      const laneIds = In(lanes.map((each) => each.id));
-      for (const term of await manager.findBy(TermRow, {
-        id: In(moved),
-        laneId: laneIds,
-        removedAt: IsNull(),
-      })) {
-        if (term.laneId !== id) await moveTerm(manager, term, id, person);
-      }
-      for (const term of await manager.findBy(TermRow, { id: In(takenOut), laneId: id })) {
-        if (term.removedAt === null) continue;
-        await manager.update(TermRow, { id: term.id }, { removedAt: null, version: term.version + 1 });
-        await noteStep(manager, person, id, term, 'put back');
-      }
-      await takePlace(manager, id, lane.elementId);
       return this.reviews.get(lane.reviewId, manager);
     });
   }

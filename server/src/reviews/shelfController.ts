@@ -59,14 +59,6 @@ export class ShelfController {
   @ApiOperation({ summary: 'Take an item off the shelf; it can be put back' })
   @ApiHeader(VERSION_HEADER)
   takeOff(@Param('id') id: string, @IfMatch() version: number, @Actor() _person: Person) {
-    return this.shelf.change(id, true, version);
-  }
-
-  @Post('shelf/:id/restore')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Put an item back on the shelf' })
-  @ApiHeader(VERSION_HEADER)
-  putBack(@Param('id') id: string, @IfMatch() version: number, @Actor() _person: Person) {
-    return this.shelf.change(id, false, version);
+    return this.shelf.takeOff(id, version);
   }
 }

@@ -38,9 +38,9 @@ export class ShelfService {
     });
   }
 
-  /** Takes an item off the shelf, or puts it back; it is kept either way. */
-  change(id: string, removed: boolean, version: number): Promise<ShelfItem> {
-    const columns = { removedAt: removed ? new Date().toISOString() : null };
+  /** Takes an item off the shelf; it is kept, so that undo puts it back. */
+  takeOff(id: string, version: number): Promise<ShelfItem> {
+    const columns = { removedAt: new Date().toISOString() };
     return this.store.write((manager) =>
       changeVersion(manager, ShelfItemRow, { id, version }, columns, 'item of the shelf', shelfItemOf),
     );

@@ -3,7 +3,6 @@ import type {
   NewOwnLines,
   OwnLineChange,
   OwnLineMerge,
-  OwnLinesChanged,
   ReviewOwnLine,
   StrategyEffects,
   StrategyRead,
@@ -43,7 +42,7 @@ export const ownLineApi = api.injectEndpoints({
       invalidatesTags: linesChanged,
     }),
     mergeOwnLines: build.mutation<
-      OwnLinesChanged,
+      ReviewOwnLine[],
       { review: string; id: string; version: number; body: OwnLineMerge }
     >({
       query: ({ id, version, body }) => ({
@@ -54,7 +53,7 @@ export const ownLineApi = api.injectEndpoints({
       }),
       invalidatesTags: linesChanged,
     }),
-    splitOwnLine: build.mutation<OwnLinesChanged, { review: string; id: string; version: number }>({
+    splitOwnLine: build.mutation<ReviewOwnLine[], { review: string; id: string; version: number }>({
       query: ({ id, version }) => ({
         url: `own-lines/${id}/split`,
         method: 'POST',

@@ -1,10 +1,4 @@
-import type {
-  NewOwnLine,
-  OwnLineChange,
-  OwnLinesChanged,
-  Problem,
-  ReviewOwnLine,
-} from '@even-lantern/contract';
+import type { NewOwnLine, OwnLineChange, Problem, ReviewOwnLine } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from './api.js';
 import { ownLineApi } from './ownLineApi.js';
@@ -27,7 +21,7 @@ export function useOwnLineEdits() {
     return problem;
   };
   const told = async (
-    result: { data?: OwnLinesChanged; error?: unknown },
+    result: { data?: ReviewOwnLine[]; error?: unknown },
     what: string,
   ): Promise<boolean> => {
     if (result.data === undefined) {
@@ -51,8 +45,15 @@ export function useOwnLineEdits() {
     },
 
     change: async (line: ReviewOwnLine, change: OwnLineChange): Promise<Problem | null> => {
-      const { id, version } = line;
-      const result = await changeLine({ review: review.id, id, version, change });
+      const send = (version: number) => changeLine({ review: review.id, id: line.id, version, change });
+      let result = await send(line.version);
+      if (result.data === undefined) {
+        const { status, current } = problemOf(result.error);
+        const now = current as ReviewOwnLine | undefined;
+        // Somebody, such as oneself a moment ago, changed something else of the line: that stays, and so does this.
+        if (status === 412 && now !== undefined && untouched(line, now, change))
+          result = await send(now.version);
+      }
       if (result.data === undefined) {
         const problem = problemOf(result.error);
         if (problem.status !== 412) await tell(result.error);
@@ -83,3 +84,10 @@ export function useOwnLineEdits() {
 }
 
 export type OwnLineEdits = ReturnType<typeof useOwnLineEdits>;
+
+/** Whether what a change is about is still as it was when the change was made. */
+function untouched(seen: ReviewOwnLine, now: ReviewOwnLine, change: OwnLineChange): boolean {
+  return (['role', 'on', 'text', 'note'] as const).every(
+    (part) => change[part] === undefined || seen[part] === now[part],
+  );
+}

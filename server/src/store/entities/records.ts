@@ -1,0 +1,108 @@
+/** Tables of runs, the ledger and the records that were found. */
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity({ name: 'run' })
+export class RunRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  @Column('varchar') status: string;
+  @Column('varchar') startedAt: string;
+  @Column('varchar') timeZone: string;
+  @Column('varchar') ranBy: string;
+  @Column('varchar') databaseName: string;
+  @Column('varchar') release: string;
+  /** the language of the lines' strings: `cql`, or the id of a dialect */
+  @Column('varchar') queryType: string;
+  /** the lines with their hits so far, as JSON */
+  @Column('text') lines: string;
+  @Column('integer', { nullable: true }) hits: number | null;
+  @Column('integer') fetched: number;
+  @Column('text', { nullable: true }) reason: string | null;
+  /** up to how many records are fetched */
+  @Column('integer') most: number;
+  /** when it was last heard of */
+  @Column('varchar') lastAt: string;
+  /** what was odd in the answers, as JSON */
+  @Column('text') remarks: string;
+  /** what marks the records that it found, as JSON; null for runs made before that was kept */
+  @Column('text', { nullable: true }) marks: string | null;
+  /** the limits that were applied or could not be, as JSON; null for runs made before there were limits */
+  @Column('text', { nullable: true }) limits: string | null;
+}
+
+@Entity({ name: 'ledger_entry' })
+export class LedgerEntryRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') runId: string;
+  @Column('integer') entry: number;
+  @Column('text') content: string;
+  @Column('varchar', { nullable: true }) previousHash: string | null;
+  @Column('varchar') hash: string;
+}
+
+@Entity({ name: 'record' })
+export class RecordRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  @Column('varchar') accession: string;
+  @Column('varchar') lastRunId: string;
+  /** place in the last run's order of relevance, from 1 */
+  @Column('integer') rank: number;
+  @Column('text') title: string;
+  @Column('integer') year: number;
+  @Column('text') journal: string;
+  /** the whole record as JSON */
+  @Column('text') record: string;
+  @Column('varchar') decision: string;
+  @Column('varchar', { nullable: true }) decidedBy: string | null;
+  @Column('varchar', { nullable: true }) decidedAt: string | null;
+  /** of the record, as JSON, for lists */
+  @Column('text') publicationTypes: string;
+  /** of the decision alone: what a later run says of the record leaves it as it is */
+  @Column('integer') version: number;
+  /** the design that is likely or was judged; empty where nothing tells of any, null until somebody asks */
+  @Column('varchar', { nullable: true }) design: string | null;
+  /** whether a person judged the design, so that rules leave it as it is */
+  @Column('boolean') designJudged: boolean;
+}
+
+/** Which records each run found, in its order. */
+@Entity({ name: 'run_record' })
+export class RunRecordRow {
+  @PrimaryColumn('varchar') runId: string;
+  @PrimaryColumn('varchar') accession: string;
+  @Column('integer') rank: number;
+}
+
+/** How many records of a review stand at a decision. */
+@Entity({ name: 'record_count' })
+export class RecordCountRow {
+  @PrimaryColumn('varchar') reviewId: string;
+  @PrimaryColumn('varchar') decision: string;
+  @Column('integer') number: number;
+}
+
+/** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
+@Entity({ name: 'design_judgement' })
+export class DesignJudgementRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') recordId: string;
+  /** order within the record, from 1 */
+  @Column('integer') position: number;
+  /** null where a judgement was taken back */
+  @Column('varchar', { nullable: true }) design: string | null;
+  @Column('varchar') at: string;
+  @Column('varchar') personId: string;
+}
+
+/** With which rules the designs of a review’s records were told. */
+@Entity({ name: 'design_pass' })
+export class DesignPassRow {
+  @PrimaryColumn('varchar') reviewId: string;
+  /** a digest of the rules */
+  @Column('varchar') rules: string;
+}
