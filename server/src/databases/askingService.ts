@@ -11,7 +11,7 @@ import {
 import type { Counted, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
 import { databaseTrouble } from '../application/problem.js';
 import { DatabaseError, type CountAnswer, type FacetAnswer } from './databaseConnector.js';
-import { spendCall } from './spending.js';
+import { inTime, spendCall } from './spending.js';
 import { contextOf, type OpenDatabase } from './databasesService.js';
 
 /** How long the counts of a database hold that tells no release. */
@@ -25,6 +25,14 @@ const SAMPLE_SIZE = 5;
 
 /** What does not fit into what the database may be asked. */
 const NOT_ASKED: Counted = { hits: null, error: null };
+const NOT_READ: CountedOwn = { ...NOT_ASKED, understood: null };
+
+/** A count, with how the database read what it counted. */
+type CountedOwn = Counted & { understood: string | null };
+
+function toldOwn({ hits, understood }: CountAnswer): CountedOwn {
+  return { hits, error: null, understood: understood || null };
+}
 
 /** What databases answer; remembered as long as their release holds. */
 @Injectable()
@@ -40,6 +48,7 @@ export class AskingService {
 
   /** counts that are being asked for now, by the same keys */
   private readonly asking = new Map<string, Promise<Counted>>();
+  private readonly askingOwn = new Map<string, Promise<CountedOwn>>();
 
   /** Counts a query. A failure becomes part of the answer, so that other counts go on. */
   async count(database: OpenDatabase, query: Query): Promise<Counted> {
@@ -52,31 +61,34 @@ export class AskingService {
     if (under === undefined && !spendCall()) return NOT_ASKED;
     const asking = under ?? this.ask(database, text, key).finally(() => this.asking.delete(key));
     this.asking.set(key, asking);
-    return asking;
+    return inTime(asking, NOT_ASKED);
   }
 
   /** Counts a string in a database's own dialect, and tells how the database read it. */
-  async countOwn(
+  async countOwn(database: OpenDatabase, text: string, queryType: string): Promise<CountedOwn> {
+    const key = `${database.id}\n${database.description.release}\n${queryType}\n${text}`;
+    const known = this.understood.get(key);
+    if (known !== undefined) return toldOwn(known);
+    const under = this.askingOwn.get(key);
+    if (under === undefined && !spendCall()) return NOT_READ;
+    const asking =
+      under ?? this.askOwn(database, text, queryType, key).finally(() => this.askingOwn.delete(key));
+    this.askingOwn.set(key, asking);
+    return inTime(asking, NOT_READ);
+  }
+
+  private async askOwn(
     database: OpenDatabase,
     text: string,
     queryType: string,
-  ): Promise<Counted & { understood: string | null }> {
-    const { release } = database.description;
-    const key = `${database.id}\n${release}\n${queryType}\n${text}`;
-    const known = this.understood.get(key);
-    const told = ({ hits, understood }: CountAnswer) => ({
-      hits,
-      error: null,
-      understood: understood || null,
-    });
-    if (known !== undefined) return told(known);
-    if (!spendCall()) return { ...NOT_ASKED, understood: null };
+    key: string,
+  ): Promise<CountedOwn> {
     try {
       const answer = await database.connector.count(text, undefined, { queryType });
-      if (answer.release === release && remembers(database)) {
+      if (answer.release === database.description.release && remembers(database)) {
         this.understood.set(key, answer, rememberedFor(database));
       }
-      return told(answer);
+      return toldOwn(answer);
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       return { hits: null, error: error.message, understood: null };

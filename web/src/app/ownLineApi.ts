@@ -16,6 +16,18 @@ export const ownLineApi = api.injectEndpoints({
   endpoints: (build) => ({
     addOwnLines: build.mutation<ReviewOwnLine[], { review: string; body: NewOwnLines }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/own-lines`, method: 'POST', body }),
+      // They are there at once, so that nothing else is written meanwhile in their place.
+      async onQueryStarted({ review, body: { before } }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer === null) return;
+        dispatch(
+          api.util.updateQueryData('review', review, ({ ownLines }) => {
+            const added = answer.data.filter(({ id }) => ownLines.every((line) => line.id !== id));
+            const at = ownLines.findIndex(({ id }) => id === before);
+            ownLines.splice(at < 0 ? ownLines.length : at, 0, ...added);
+          }),
+        );
+      },
       invalidatesTags: linesChanged,
     }),
     changeOwnLine: build.mutation<

@@ -4,18 +4,21 @@ import { Link } from 'react-router';
 import { useRationed, type Rationed } from '../app/useRationed.js';
 import { useReview } from '../app/useReview.js';
 
-/** Says how many counts a database was not asked for, and asks for them when somebody wants them. */
+/**
+ * Says how many counts are not there yet. Those of a slow database come by themselves; one that may be asked only so much
+ * is asked when somebody wants them.
+ */
 export function RationedNote({ database, parts }: { database: DatabaseProfile; parts: readonly Rationed[] }) {
   const { review } = useReview();
-  const { left, counting, start, stop } = useRationed(parts);
   const perSecond = database.budget?.perSecond ?? null;
-  if (left === 0 || perSecond === null) return null;
-  const seconds = Math.ceil(left / perSecond);
+  const { left, counting, start, stop } = useRationed(parts, perSecond === null);
+  if (left === 0) return null;
+  const time = perSecond === null ? '' : `, about ${counted(Math.ceil(left / perSecond), 'second')}`;
   return (
     <p className="quiet flex flex-wrap items-center gap-x-3 gap-y-1 py-1 text-sm" role="status">
       {counting ? (
         <>
-          Counting: {counted(left, 'count')} to go, about {counted(seconds, 'second')}.
+          Counting: {counted(left, 'count')} to go{time}.{perSecond === null && ` ${database.name} is slow.`}
           <button className="btn btn-quiet btn-xs" onClick={stop}>
             Stop
           </button>
@@ -23,14 +26,20 @@ export function RationedNote({ database, parts }: { database: DatabaseProfile; p
       ) : (
         <>
           <span>
-            {counted(left, 'count')} {left === 1 ? 'is' : 'are'} not asked for yet: {database.name} may be{' '}
-            <Link className="link" to={`/reviews/${review.id}/databases/${database.id}`}>
-              asked {perSecond === 1 ? 'once' : `${perSecond} times`} a second
-            </Link>
+            {counted(left, 'count')} {left === 1 ? 'is' : 'are'} not there yet
+            {perSecond !== null && (
+              <>
+                : {database.name} may be{' '}
+                <Link className="link" to={`/reviews/${review.id}/databases/${database.id}`}>
+                  asked {perSecond === 1 ? 'once' : `${perSecond} times`} a second
+                </Link>
+              </>
+            )}
             .
           </span>
           <button className="btn btn-quiet btn-xs" onClick={start}>
-            Count {left === 1 ? 'it' : 'them'}, about {counted(seconds, 'second')}
+            Count {left === 1 ? 'it' : 'them'}
+            {time}
           </button>
         </>
       )}

@@ -33,7 +33,6 @@ import { PasteStrategy } from './paste/PasteStrategy.js';
 import { PeerReviewPane } from './peerReview/PeerReviewPane.js';
 import { useOpenComments } from './peerReview/useOpenComments.js';
 import { RunProgress } from './RunProgress.js';
-import { LinesFor } from './sheet/LinesFor.js';
 import { JoinLines } from './sheet/JoinLines.js';
 import { OwnLinePane, usersOf } from './sheet/OwnLinePane.js';
 import { Sheet } from './sheet/Sheet.js';
@@ -99,6 +98,8 @@ export function SearchesStage() {
     lines.find((each) => lineKeyOf(each) === chosen) ??
     (own === undefined ? (foundLine(lines) ?? lines.at(-1)) : undefined);
   const selected = own !== undefined ? ownKey(own.id) : line === undefined ? null : lineKeyOf(line);
+  // A line that was chosen and is not there yet is no reason to write in another one.
+  const writing = editing && (chosen === null || selected === chosen);
   const problems = rehearsal?.problems ?? [];
   const translated = translation?.lines.find(({ key }) => key === selected);
   const written = new Set(translation?.lines.flatMap(({ key, written: by }) => (by === null ? [] : [key])));
@@ -266,7 +267,6 @@ export function SearchesStage() {
             onChoose={(id) => choose(id)}
           />
           <span className="ml-auto flex shrink-0 items-center gap-2 self-center">
-            <LinesFor review={review} />
             <button
               className="btn btn-xs btn-quiet"
               aria-pressed={inPeerReview}
@@ -303,7 +303,7 @@ export function SearchesStage() {
       {database !== null && (
         <ToSettle
           problems={problems.filter(
-            ({ line: key }) => !editing || key === undefined || key !== translated?.key,
+            ({ line: key }) => !writing || key === undefined || key !== translated?.key,
           )}
           review={review}
           database={database}
@@ -390,7 +390,7 @@ export function SearchesStage() {
                 ownLines={ownLines}
                 lines={lines}
                 database={database}
-                writing={editing}
+                writing={writing}
                 leaving={leaving === own.id}
                 onLeave={() => setLeaving(own.id)}
                 onStay={() => setLeaving(null)}
@@ -399,14 +399,14 @@ export function SearchesStage() {
             )}
             {line !== undefined && (
               <LinePane
-                key={editing && own === undefined ? `edit ${selected}` : `look ${selected}`}
+                key={writing && own === undefined ? `edit ${selected}` : `look ${selected}`}
                 reviewId={review.id}
                 database={database}
                 line={line}
                 term={review.lanes.flatMap(({ terms }) => terms).find(({ id }) => id === line.termId) ?? null}
                 translation={translation}
                 failed={translating.error}
-                editing={editing && own === undefined}
+                editing={writing && own === undefined}
                 onEdit={setEditing}
                 onAgain={() => void translating.refetch()}
                 onCopy={copy}

@@ -25,7 +25,7 @@ export function LinesFor({ review: { id, linesFor } }: { review: Review }) {
   const Sign = linesFor === 'term' ? Rows4 : Rows3;
   return (
     <button
-      className="btn btn-xs btn-quiet"
+      className="btn btn-xs btn-quiet relative z-10"
       onClick={choose}
       disabled={isLoading}
       title={`Now there is a line for each ${linesFor}. Make it one for each ${OTHER[linesFor]}`}

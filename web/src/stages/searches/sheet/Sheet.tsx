@@ -8,6 +8,7 @@ import { ElementTile } from '../../../parts/ElementTile.js';
 import { focusNeighbour } from '../../../parts/focusNeighbour.js';
 import type { ShownFinding } from '../checks/useChecks.js';
 import { Adds, FoundHere, KeptAmong, OpenComments, Role, What, Without } from './rowParts.js';
+import { LinesFor } from './LinesFor.js';
 import { sheetGroups, type SheetGroup, type SheetRow } from './sheetLines.js';
 
 /** More warnings than this at one line are told beside it only. */
@@ -63,8 +64,9 @@ export function Sheet(props: SheetProps) {
           )}
         </p>
       )}
-      <div role="grid" aria-label="Lines" className="@container">
-        <div role="row" className="quiet flex items-end gap-3 pr-2 pl-2 text-xs font-bold">
+      <LinesFor review={review} />
+      <div role="grid" aria-label="Lines" className="@container -mt-6">
+        <div role="row" className="quiet flex min-h-6 items-end gap-3 pr-2 pl-2 text-xs font-bold">
           <span role="columnheader" className="sr-only">
             Line
           </span>

@@ -150,6 +150,18 @@ test('lines are chosen and joined, the first without the others in the order in 
   expect(screen.queryByText('Choose the lines to join.')).toBeNull();
 });
 
+test('while a line that was begun is not there yet, no other line is opened to be written', async () => {
+  // The review in hand is the one of before, as where the answer with the new line is still waited for.
+  const { user, asked } = show(OWN, { 'POST reviews/r1/own-lines': () => [own('new', '')] });
+  await rowOf('term:t');
+  await user.keyboard('n');
+  // When it was added, what belongs to the review is asked for anew.
+  await waitFor(() =>
+    expect(asked.filter(({ path }) => path === 'reviews/r1/peer-reviews').length).toBeGreaterThan(1),
+  );
+  expect(screen.getByText(/Edit as text/)).toBeTruthy();
+});
+
 test('what a term finds is left out of the whole with one action', async () => {
   const { user, asked } = show(OWN, { 'POST reviews/r1/own-lines': () => [own('new', '')] });
   await user.click(await rowOf('term:u'));

@@ -14,6 +14,8 @@ import type { LineNames } from '../sheet/sheetLines.js';
 
 /** A state is kept a moment after the change that made it. */
 const POLLING_MS = 3000;
+/** A strategy that is worked on for months has thousands. */
+const AT_ONCE = 60;
 
 interface VersionsPaneProps {
   database: DatabaseProfile | null;
@@ -38,6 +40,7 @@ export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
     void keep(review.id);
   }, [keep, review.id]);
   const [chosen, setChosen] = useState<string | null>(null);
+  const [shown, setShown] = useState(AT_ONCE);
   const [naming, setNaming] = useState<string | null>(null);
   const [name, { error: refused }] = versionApi.useNameVersionMutation();
   const goBack = useGoingBack();
@@ -58,7 +61,7 @@ export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
       {versions === undefined && error === undefined && <p className="quiet">Looking …</p>}
       {versions?.length === 0 && <p className="quiet">Nothing has been written yet.</p>}
       <ul aria-busy={isFetching}>
-        {versions?.map((version) => (
+        {versions?.slice(0, shown).map((version) => (
           <li
             key={version.id}
             className="rule flex flex-col gap-1 border-b py-2"
@@ -125,6 +128,11 @@ export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
           </li>
         ))}
       </ul>
+      {versions !== undefined && versions.length > shown && (
+        <button className="btn btn-quiet btn-xs self-start" onClick={() => setShown(shown + AT_ONCE)}>
+          Show earlier ones, of {formatCount(versions.length)} in all
+        </button>
+      )}
     </section>
   );
 }
