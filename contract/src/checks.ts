@@ -1,6 +1,7 @@
 /** What checks found, as people accept it, and what mends would do. */
 import { LIMIT_WAYS, OWN_LINE_ROLES, type Finding, type Mend } from '@even-lantern/core';
 import Joi from 'joi';
+import { LONGEST_LINE_TEXT } from './lineTexts.js';
 import { LONGEST_OWN_LINE } from './ownLines.js';
 import { termContent } from './termContents.js';
 
@@ -72,6 +73,7 @@ const mend = Joi.alternatives().try(
       .valid(...OWN_LINE_ROLES)
       .required(),
   }),
+  mendOf('writeText', { line: place, text: Joi.string().allow('').max(LONGEST_LINE_TEXT).required() }),
   mendOf('switchOn', { ownId: id }),
   mendOf('keepLane', { laneId: id }),
   mendOf('limitWay', {

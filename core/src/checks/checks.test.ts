@@ -454,3 +454,24 @@ test('mends are made on what is there, and refuse what is there no more', () => 
     expect(mended(parts, gone)).toBeNull();
   }
 });
+
+test.each([
+  ['unquoted-phrase', 'title("x y") AND night shift* OR "a b"', 'title("x y") AND "night shift*" OR "a b"'],
+  ['word-processor', '“night shift”–work', '"night shift"-work'],
+])('what is written by hand is mended in its place: %s', (id, written, after) => {
+  const [found] = checkStrategy(strategy({ lines: [line('whole', { written })] })).filter(
+    ({ check }) => check === id,
+  );
+  expect(found?.mends[0]?.mend).toEqual({ kind: 'writeText', line: 'whole', text: after });
+});
+
+test('what is written by hand in CQL can be mended to either reading', () => {
+  const written = 'nurse or porter and night';
+  const findings = only('mixed-operators', {
+    lines: [line('whole', { written, cautions: ['AND and OR stand side by side.'] })],
+  });
+  expect(findings.flatMap(({ mends }) => mends.map(({ mend }) => mend))).toEqual([
+    { kind: 'writeText', line: 'whole', text: '(nurse or porter) and night' },
+    { kind: 'writeText', line: 'whole', text: 'nurse or (porter and night)' },
+  ]);
+});

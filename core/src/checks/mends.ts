@@ -22,7 +22,9 @@ export type Mend =
   | { kind: 'switchOn'; ownId: string }
   /** asks a lane for what it was leaving out */
   | { kind: 'keepLane'; laneId: string }
-  | { kind: 'limitWay'; limitId: string; way: LimitWay };
+  | { kind: 'limitWay'; limitId: string; way: LimitWay }
+  /** writes otherwise what somebody wrote by hand for the database at hand */
+  | { kind: 'writeText'; line: LineKey; text: string };
 
 /** The part of a strategy that mends change, limits aside. */
 export interface Mendable {
@@ -83,6 +85,7 @@ export function mended({ lanes, own }: Mendable, mend: Mend): Mendable | null {
     case 'switchOn':
       return holdsOwn(own, mend.ownId) ? inOwn(mend.ownId, (line) => ({ ...line, on: true })) : null;
     case 'limitWay':
+    case 'writeText':
       return { lanes, own };
   }
 }
@@ -106,6 +109,8 @@ export function mendedAt(mend: Mend, { lanes }: Mendable): LineKey {
       return ownKey(mend.ownId);
     case 'limitWay':
       return `limit:${mend.limitId}`;
+    case 'writeText':
+      return mend.line;
   }
 }
 

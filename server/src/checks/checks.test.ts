@@ -118,6 +118,34 @@ test('what a mend would do is what it does, in records, and asking changes nothi
   expect(told.mends[4]).toBeNull();
 });
 
+test('a mend of what is written by hand says what it would find, and finds it', async () => {
+  const write = (text: string, version: number) =>
+    light.server
+      .put(`/api/reviews/${review.id}/lines`, {
+        database: 'db',
+        line: 'whole',
+        language: 'own',
+        text,
+        version,
+      })
+      .expect(200);
+  await write('words("light")', 0);
+  const before = (await rehearse()).whole.hits;
+  const text = 'words("light") NOT words("newborns")';
+  const told = await effects(
+    { kind: 'writeText', line: 'whole', text },
+    { kind: 'writeText', line: 'whole', text: 'words("light"' },
+    { kind: 'writeText', line: `lane:${lane()}`, text },
+  );
+  expect((await rehearse()).whole.hits).toBe(before);
+  await write(text, 1);
+  const after = (await rehearse()).whole.hits;
+  expect(after).not.toBe(before);
+  expect(told.mends[0]).toEqual({ place: { before, after }, whole: after });
+  // What could not be read, and where nothing is written, there is nothing to tell.
+  expect(told.mends.slice(1)).toEqual([null, null]);
+});
+
 test('what a check found is accepted with a reason, known again, and taken back', async () => {
   const finding = { check: 'throws-away', at: ownKey('x'), detail: 'db 4 0', message: 'It throws away 4.' };
   const accept = (reason: string | null) =>

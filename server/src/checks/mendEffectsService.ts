@@ -4,8 +4,10 @@ import {
   lineKeyOf,
   mended,
   mendedAt,
+  readEdit,
   readOwnLine,
   standaloneQuery,
+  type Edits,
   type Line,
   type LineKey,
   type Mend,
@@ -45,7 +47,9 @@ export class MendEffectsService {
     const before: Mendable = { lanes, own: ownLines };
     const after = mended(before, mend);
     if (after === null) return null;
-    const lines = linesOf(reading, after);
+    const edits = this.editsAfter(reading, mend);
+    if (edits === null) return null;
+    const lines = linesOf({ ...reading, edits }, after);
     const at = mendedAt(mend, before);
     const [was, willBe, whole] = await Promise.all([
       this.count(reading, strategies.said.lines, at),
@@ -53,6 +57,16 @@ export class MendEffectsService {
       this.count(reading, lines, 'whole'),
     ]);
     return { place: { before: was, after: willBe }, whole };
+  }
+
+  /** What is written by hand, as it would be; null where nothing is written at the line any more, or it cannot be read. */
+  private editsAfter({ database, dialect, said, edits, written }: ReviewReading, mend: Mend): Edits | null {
+    if (mend.kind !== 'writeText') return edits;
+    const text = written.get(mend.line);
+    if (text === undefined) return null;
+    const context = this.readings.contextOfTexts(database);
+    const read = readEdit({ ...text, text: mend.text }, dialect, context, said);
+    return read.ok ? new Map([...edits, [mend.line, read.said]]) : null;
   }
 
   private async count(

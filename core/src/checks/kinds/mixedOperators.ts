@@ -12,16 +12,8 @@ export const mixedOperators: Check = {
   find: (strategy) => {
     const { own } = strategy;
     const ofOwn = own.flatMap(({ id, on, text }): Finding[] => {
-      const syntax = parseCqlSyntax(text);
-      if (!on || !syntax.ok || syntax.tree.mixed.length === 0) return [];
-      const [fromLeft, andFirst] = [false, true].map((first) => grouped(text, syntax.tree.root, first));
-      const readings: [string, string | null | undefined][] =
-        fromLeft === andFirst
-          ? [['Write the parentheses', fromLeft]]
-          : [
-              ['Read from left to right', fromLeft],
-              ['Read AND first', andFirst],
-            ];
+      const readings = readingsOf(text);
+      if (!on || readings === null) return [];
       return [
         {
           check: 'mixed-operators',
@@ -30,27 +22,50 @@ export const mixedOperators: Check = {
           message:
             'AND and OR stand side by side without parentheses; they are read from left to right here.',
           weight: 'warning',
-          mends: readings.flatMap(([name, written]) =>
-            written == null ? [] : [{ text: name, mend: { kind: 'writeOwn', ownId: id, text: written } }],
-          ),
+          mends: readings.map(([name, written]) => ({
+            text: name,
+            mend: { kind: 'writeOwn', ownId: id, text: written },
+          })),
         },
       ];
     });
     const ofWritten = strategy.lines.flatMap(({ key }): Finding[] => {
       const line = lineAt(strategy, key);
       if (line?.written == null || line.cautions.length === 0) return [];
+      // In a way of writing that is none of CQL, only a person can tell what was meant.
+      const readings = readingsOf(line.written) ?? [];
       return line.cautions.map((message) => ({
         check: 'mixed-operators',
         at: key,
         detail: `${strategy.database.id} ${message}`,
         message,
         weight: 'warning' as const,
-        mends: [],
+        mends: readings.map(([name, text]) => ({
+          text: name,
+          mend: { kind: 'writeText' as const, line: key, text },
+        })),
       }));
     });
     return [...ofOwn, ...ofWritten];
   },
 };
+
+/** What the text may mean, each with the parentheses that make it certain; null where it is certain already. */
+function readingsOf(text: string): [name: string, text: string][] | null {
+  const syntax = parseCqlSyntax(text);
+  if (!syntax.ok || syntax.tree.mixed.length === 0) return null;
+  const [fromLeft, andFirst] = [false, true].map((first) => grouped(text, syntax.tree.root, first));
+  const readings: [string, string | null | undefined][] =
+    fromLeft === andFirst
+      ? [['Write the parentheses', fromLeft]]
+      : [
+          ['Read from left to right', fromLeft],
+          ['Read AND first', andFirst],
+        ];
+  return readings.flatMap(([name, written]): [string, string][] =>
+    written == null ? [] : [[name, written]],
+  );
+}
 
 /** The text with parentheses that make one reading certain; null where that reading cannot be written. */
 function grouped(text: string, root: CqlNode, andFirst: boolean): string | null {

@@ -12,9 +12,13 @@ export const unquotedPhrase: Check = {
     'Words side by side are searched apart, anywhere in the record. Only quotation marks make a phrase of them.',
   find: ({ lines, database }) =>
     lines.flatMap((line): Finding[] => {
-      const bare = line.written?.replace(/"[^"]*"|'[^']*'/g, ' " ');
+      const { written } = line;
+      // What stands in quotation marks is passed over, with every sign where it was.
+      const bare = written?.replace(/"[^"]*"|'[^']*'/g, ({ length }) => '"'.repeat(length));
       const found = bare === undefined ? null : SIDE_BY_SIDE.exec(bare);
-      if (found === null) return [];
+      if (found === null || written === null) return [];
+      const [whole] = found;
+      const quoted = `${written.slice(0, found.index)}"${whole}"${written.slice(found.index + whole.length)}`;
       const phrase = `${found[1] ?? ''} ${found[2] ?? ''}`;
       return [
         {
@@ -23,7 +27,12 @@ export const unquotedPhrase: Check = {
           detail: `${database.id} ${phrase}`,
           message: `“${phrase}” stands without quotation marks, so that the words are searched apart.`,
           weight: 'warning',
-          mends: [],
+          mends: [
+            {
+              text: `Write “${phrase}” as a phrase`,
+              mend: { kind: 'writeText', line: line.key, text: quoted },
+            },
+          ],
         },
       ];
     }),

@@ -39,7 +39,9 @@ export const wordProcessor: Check = {
               message:
                 'What was written here holds quotation marks, apostrophes or dashes as a word processor sets them.',
               weight: 'warning',
-              mends: [],
+              mends: [
+                { text: 'Write plain ones', mend: { kind: 'writeText', line: key, text: plain(written) } },
+              ],
             },
           ],
     );

@@ -1,5 +1,6 @@
 import type { Mend } from '@even-lantern/core';
 import { toast } from 'sonner';
+import { api, problemOf } from '../../../app/api.js';
 import { lanesOfReview } from '../../../app/lanes.js';
 import { useLimitEdits } from '../../../app/useLimitEdits.js';
 import { useOwnLineEdits } from '../../../app/useOwnLineEdits.js';
@@ -16,6 +17,12 @@ export function useMend(): (mend: Mend) => Promise<void> {
   const lanes = useLaneEdits();
   const own = useOwnLineEdits();
   const limits = useLimitEdits();
+  const [write] = api.useWriteLineMutation();
+  // What is written by hand stands on the sheet already, with its version.
+  const { data: translation } = api.useTranslationQuery(
+    { review: review.id, database: database?.id ?? '' },
+    { skip: database === null },
+  );
   return async (mend) => {
     const term = (id: string) => review.lanes.flatMap((lane) => lane.terms).find((each) => each.id === id);
     const line = (id: string) => review.ownLines.find((each) => each.id === id);
@@ -70,6 +77,19 @@ export function useMend(): (mend: Mend) => Promise<void> {
       case 'removeOwn': {
         const present = line(mend.ownId);
         return present === undefined ? gone() : own.remove(present, 'the line');
+      }
+      case 'writeText': {
+        const present = translation?.lines.find(({ key }) => key === mend.line);
+        if (database === null || present === undefined || present.written === null) return gone();
+        const { version, written } = present;
+        const { language } = written;
+        const line = { database: database.id, line: mend.line, version, language, text: mend.text };
+        const answer = await write({ review: review.id, change: line });
+        if (answer.data === undefined) {
+          const { title, detail } = problemOf(answer.error);
+          toast.error(title, { description: detail });
+        }
+        return;
       }
       case 'limitWay': {
         const limit = review.limits.find(({ id }) => id === mend.limitId);
