@@ -219,15 +219,16 @@ class WrittenLines {
     lanes: readonly ArrangedLane[],
   ) {
     for (const number of pasted.numbers()) {
-      const query: Query = { kind: 'line', line: number };
-      const [term, second] = pasted.laneTerms(query) ?? [];
-      for (const [i, lane] of lanes.entries()) {
-        if (this.places.has(number)) break;
-        if (lane.lines.includes(number)) this.places.set(number, laneKey(String(i + 1)));
-        else if (term !== undefined && second === undefined) {
-          const k = lane.terms.findIndex((each) => same(each, term));
-          if (k >= 0) this.places.set(number, termKey(`${i + 1}.${k + 1}`));
-        }
+      // A line is a lane where it says just what that says, and no more: terms of a lane may also stand within other lines.
+      const terms = pasted.laneTerms({ kind: 'line', line: number });
+      if (terms === null) continue;
+      const lane = lanes.findIndex((each) => sameTerms(each.terms, terms));
+      if (lane >= 0) this.places.set(number, laneKey(String(lane + 1)));
+      const [term, second] = terms;
+      if (term === undefined || second !== undefined) continue;
+      for (const [i, each] of lanes.entries()) {
+        const k = each.terms.findIndex((known) => same(known, term));
+        if (k >= 0 && !this.places.has(number)) this.places.set(number, termKey(`${i + 1}.${k + 1}`));
       }
     }
   }
@@ -290,6 +291,10 @@ function distinct(parts: readonly Part[]): Part[] {
   return [...known.values()];
 }
 
+function sameTerms(ones: readonly TermContent[], others: readonly TermContent[]): boolean {
+  return JSON.stringify(ones) === JSON.stringify(others);
+}
+
 function same(one: TermContent, other: TermContent): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
 }
@@ -331,12 +336,7 @@ function phraseText(text: string): string {
 
 function addLane(lanes: ArrangedLane[], terms: readonly TermContent[], { role, line }: Part): void {
   const leftOut = role === 'leavesOut';
-  const known = lanes.find(
-    (lane) =>
-      lane.leftOut === leftOut &&
-      lane.terms.length === terms.length &&
-      lane.terms.every((term, i) => terms[i] !== undefined && same(term, terms[i])),
-  );
+  const known = lanes.find((lane) => lane.leftOut === leftOut && sameTerms(lane.terms, terms));
   if (known !== undefined) known.lines.push(line);
   else lanes.push({ name: nameFor(terms, lanes), leftOut, terms: [...terms], lines: [line] });
 }
