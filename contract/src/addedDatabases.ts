@@ -127,19 +127,21 @@ const common = {
 /** More at once or in a second than any server of this kind answers is no budget. */
 const MOST_CALLS = 100;
 
+const AT_ONCE = 'Write how many calls may be under way at once, from 1 to 100.';
+const PER_SECOND = 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.';
+const calls = (asked: string) =>
+  Joi.number()
+    .integer()
+    .min(1)
+    .max(MOST_CALLS)
+    .required()
+    .messages(
+      Object.fromEntries(['base', 'integer', 'min', 'max'].map((wrong) => [`number.${wrong}`, asked])),
+    );
+
 export const callBudgetSchema = Joi.object<CallBudget>({
-  atOnce: Joi.number().integer().min(1).max(MOST_CALLS).required().messages({
-    'number.base': 'Write how many calls may be under way at once, from 1 to 100.',
-    'number.integer': 'Write how many calls may be under way at once, from 1 to 100.',
-    'number.min': 'Write how many calls may be under way at once, from 1 to 100.',
-    'number.max': 'Write how many calls may be under way at once, from 1 to 100.',
-  }),
-  perSecond: Joi.number().integer().min(1).max(MOST_CALLS).allow(null).required().messages({
-    'number.base': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
-    'number.integer': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
-    'number.min': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
-    'number.max': 'Write how many calls may be made in a second, from 1 to 100, or nothing for no bound.',
-  }),
+  atOnce: calls(AT_ONCE),
+  perSecond: calls(PER_SECOND).allow(null),
 });
 
 export const exploreServerSchema = Joi.object<ExploreServer>({ address });

@@ -1,7 +1,7 @@
 /** What checks found, as people accept it, and what mends would do. */
 import { LIMIT_WAYS, OWN_LINE_ROLES, type Finding, type Mend } from '@even-lantern/core';
 import Joi from 'joi';
-import { LONGEST_LINE_TEXT } from './lineTexts.js';
+import { lineKey, LONGEST_LINE_TEXT } from './lineTexts.js';
 import { LONGEST_OWN_LINE } from './ownLines.js';
 import { termContent } from './termContents.js';
 
@@ -42,9 +42,7 @@ export interface MendEffects {
 /** Mends that are counted at once. */
 export const MOST_MENDS = 60;
 
-const place = Joi.string()
-  .pattern(/^(?:(?:term|lane|limit|own):.{1,100}|whole)$/)
-  .required();
+const place = lineKey.required();
 
 export const findingAcceptanceSchema = Joi.object<FindingAcceptance>({
   check: Joi.string().max(100).required(),

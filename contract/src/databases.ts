@@ -175,7 +175,7 @@ export interface Rehearsal {
   /** what the strategy finds: what its limits leave of that */
   remains: Counted;
   problems: StrategyProblem[];
-  /** counts that were not asked for, since the database may be asked only so much; they are null */
+  /** counts that are not there yet, since the database is slow or may be asked only so much; they are null */
   uncounted: number;
 }
 

@@ -39,6 +39,6 @@ export interface StrategyEffects {
   fall: FallStep[];
   /** terms and lines whose effects are not counted without being asked for, since the strategy is large */
   uncounted: number;
-  /** calls that were not made, since the database may be asked only so much; what they would tell is null */
+  /** counts that are not there yet, since the database is slow or may be asked only so much; they are null */
   unasked: number;
 }

@@ -30,11 +30,12 @@ export const lineConversionSchema = Joi.object<LineConversion>({
   to: Joi.string().valid('own', 'cql').required(),
 });
 
+/** A line by its key. */
+export const lineKey = Joi.string().pattern(/^(?:(?:term|lane|limit|own):.{1,100}|whole)$/);
+
 export const lineTextChangeSchema = Joi.object<LineTextChange>({
   database: Joi.string().required(),
-  line: Joi.string()
-    .pattern(/^(?:(?:term|lane|limit|own):.{1,100}|whole)$/)
-    .required(),
+  line: lineKey.required(),
   language: Joi.string().valid('own', 'cql').required(),
   text: Joi.string()
     .allow(null)

@@ -10,6 +10,7 @@ import {
   type WrittenPeerReview,
 } from '@even-lantern/core';
 import Joi from 'joi';
+import { lineKey } from './lineTexts.js';
 
 export interface PeerReview extends Omit<WrittenPeerReview, 'comments' | 'points'> {
   id: string;
@@ -76,10 +77,7 @@ export const pointJudgementSchema = Joi.object<PointJudgement>({
 });
 
 export const newPeerCommentSchema = Joi.object<NewPeerComment>({
-  place: Joi.string()
-    .pattern(/^(?:(?:term|lane|limit|own):.{1,100}|whole)$/)
-    .allow('')
-    .required(),
+  place: lineKey.allow('').required(),
   about: Joi.string().allow('').max(LONGEST_REMARK).required(),
   text: remark.min(1).required(),
   answers: Joi.string().max(100).allow(null).required(),

@@ -84,6 +84,6 @@ export interface Translation {
   precedence: string | null;
   lines: TranslatedLine[];
   problems: StrategyProblem[];
-  /** calls that were not made, since the database may be asked only so much; what they would tell is null */
+  /** counts that are not there yet, since the database is slow or may be asked only so much; they are null */
   unasked: number;
 }

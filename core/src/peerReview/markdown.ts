@@ -1,3 +1,4 @@
+import { markdownText } from '../text/index.js';
 import { JUDGEMENT_NAMES, OUTCOME_NAMES, type Remark, type WrittenPeerReview } from './model.js';
 
 /**
@@ -7,15 +8,15 @@ import { JUDGEMENT_NAMES, OUTCOME_NAMES, type Remark, type WrittenPeerReview } f
 export function peerReviewMarkdown(title: string, written: WrittenPeerReview): string {
   const { number, version, asked, points, comments, finished } = written;
   const parts = [
-    `# Peer review ${number} of the search strategy of ${plain(title)}`,
+    `# Peer review ${number} of the search strategy of ${markdownText(title)}`,
     [
-      `- Version looked at: ${plain(version)}`,
+      `- Version looked at: ${markdownText(version)}`,
       `- Asked for by ${said(asked)}`,
       finished === null
         ? '- Not finished'
         : `- Finished by ${said({ ...finished, text: '' })}: ${OUTCOME_NAMES[finished.outcome]}`,
     ].join('\n'),
-    ...(finished === null || finished.text === '' ? [] : [plain(finished.text)]),
+    ...(finished === null || finished.text === '' ? [] : [markdownText(finished.text)]),
     '## Points',
     ...points.map(({ name, asks, judgement, note, person, at }) =>
       [
@@ -23,7 +24,7 @@ export function peerReviewMarkdown(title: string, written: WrittenPeerReview): s
         `_${asks}_`,
         judgement === null
           ? 'Not judged.'
-          : `**${sentence(JUDGEMENT_NAMES[judgement])}** (${person}, ${day(at)})${note === '' ? '' : `: ${plain(note)}`}`,
+          : `**${sentence(JUDGEMENT_NAMES[judgement])}** (${markdownText(person)}, ${day(at)})${note === '' ? '' : `: ${markdownText(note)}`}`,
       ].join('\n\n'),
     ),
     '## Comments',
@@ -32,7 +33,7 @@ export function peerReviewMarkdown(title: string, written: WrittenPeerReview): s
       [
         `- ${about === '' ? 'The whole strategy' : `\`${about.replace(/[`\r\n]+/g, ' ')}\``}: ${said(remark)}`,
         ...answers.map((answer) => `  - ${said(answer)}`),
-        `  - ${settled === null ? 'Open' : `Settled by ${settled.person}, ${day(settled.at)}`}`,
+        `  - ${settled === null ? 'Open' : `Settled by ${markdownText(settled.person)}, ${day(settled.at)}`}`,
       ].join('\n'),
     ),
   ];
@@ -40,7 +41,7 @@ export function peerReviewMarkdown(title: string, written: WrittenPeerReview): s
 }
 
 function said({ text, person, at }: Remark): string {
-  return `${plain(person)}, ${day(at)}${text === '' ? '' : `: ${plain(text)}`}`;
+  return `${markdownText(person)}, ${day(at)}${text === '' ? '' : `: ${markdownText(text)}`}`;
 }
 
 function day(at: string): string {
@@ -49,12 +50,4 @@ function day(at: string): string {
 
 function sentence(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
-}
-
-/** On one line, without signs that Markdown or HTML would read. */
-function plain(text: string): string {
-  return text
-    .replace(/\s+/g, ' ')
-    .trim()
-    .replace(/([\\`*_{}[\]<>#|])/g, '\\$1');
 }
