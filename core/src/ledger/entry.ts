@@ -12,6 +12,8 @@ export interface LedgerLine {
   string: string;
   /** null when the run was cut off before the line was counted */
   hits: number | null;
+  /** what the database could not be told as it was meant; from the fourth form on */
+  losses?: string[];
 }
 
 /** A limit as it was when the search was run. */
@@ -33,13 +35,49 @@ export interface LedgerLimit {
   setAt: string;
 }
 
-/** The form of entries that are written now. Entries of the first form carry none, and stay as they are. */
-export const LEDGER_FORM = 3;
+/** What a check found and somebody let stand, as it was when the search was run. */
+export interface LedgerAccepted {
+  message: string;
+  reason: string;
+  by: string;
+  /** UTC, ISO 8601 */
+  at: string;
+}
 
-export interface LedgerContent {
+/** How a heading of another vocabulary was said here, as somebody settled it. */
+export interface LedgerSettled {
+  heading: string;
+  vocabulary: string;
+  /** headings of this database’s vocabulary; empty where it was said as words */
+  headings: string[];
+  words: string[];
+  by: string;
+  /** UTC, ISO 8601 */
+  at: string;
+}
+
+/** Another entry of the same ledger. */
+export interface EntryReference {
+  entry: number;
+  hash: string;
+}
+
+/** The form of entries that are written now. Entries of the first form carry none, and stay as they are. */
+export const LEDGER_FORM = 4;
+
+interface AnyContent {
   entry: number;
   /** the form of the entry; the first form did not say */
   form?: number;
+  applicationVersion: string;
+  /** of the person, such as Europe/Lisbon */
+  timeZone: string;
+}
+
+/** A search that the program ran. */
+export interface RunContent extends AnyContent {
+  /** the first three forms, which had nothing else, did not say */
+  kind?: 'run';
   outcome: 'complete' | 'interrupted';
   /** why it was interrupted, in plain words; null when complete */
   reason: string | null;
@@ -63,17 +101,96 @@ export interface LedgerContent {
   fingerprint: string;
   /** UTC, ISO 8601 */
   startedAt: string;
-  /** of the person who ran it, such as Europe/Lisbon */
-  timeZone: string;
   durationMs: number;
   ranBy: string;
-  applicationVersion: string;
+  /** what it was run for; empty where nobody said; this and what follows from the fourth form on */
+  purpose?: string;
+  note?: string;
+  /** the same for runs that one action started */
+  together?: string;
+  /** the kept state of the strategy: its number, its name where it has one, and its SHA-256; null where it is another’s */
+  version?: { number: number; name: string; digest: string } | null;
+  accepted?: LedgerAccepted[];
+  settled?: LedgerSettled[];
+  /** the entry that this run repeats; null for one of its own */
+  repeats?: EntryReference | null;
+  /** headings that had another name when what is repeated was run */
+  renamed?: { from: string; to: string }[];
 }
 
-export interface LedgerEntry {
-  content: LedgerContent;
+/** What somebody says of an earlier entry. */
+export interface NoteContent extends AnyContent {
+  kind: 'note';
+  about: EntryReference;
+  text: string;
+  by: string;
+  /** UTC, ISO 8601 */
+  at: string;
+}
+
+/** What was wrong in an earlier entry, and what is right. */
+export interface CorrectionContent extends AnyContent {
+  kind: 'correction';
+  about: EntryReference;
+  /** what is corrected, such as “count” */
+  what: string;
+  was: string;
+  is: string;
+  /** how the mistake came about, or how it was found */
+  text: string;
+  by: string;
+  /** UTC, ISO 8601 */
+  at: string;
+}
+
+/** Ways of searching that no database answers, in the trade’s words. */
+export const WAYS_ELSEWHERE = [
+  'hand search',
+  'web page',
+  'expert',
+  'citation chasing',
+  'grey literature',
+  'trial register',
+  'other',
+] as const;
+export type WayElsewhere = (typeof WAYS_ELSEWHERE)[number];
+
+/** A search that was made elsewhere, as somebody tells of it. */
+export interface ElsewhereContent extends AnyContent {
+  kind: 'elsewhere';
+  way: WayElsewhere;
+  /** the journal, address, person or register */
+  place: string;
+  /** what was searched for, or asked; empty where there was no string */
+  string: string;
+  /** null where nobody counted */
+  count: number | null;
+  /** the day it was done, as YYYY-MM-DD */
+  searchedOn: string;
+  text: string;
+  /** what it brought, as a file of records; null without one */
+  file: { name: string; bytes: number; sha256: string; records: number } | null;
+  by: string;
+  /** when it was entered; UTC, ISO 8601 */
+  at: string;
+}
+
+export type LedgerContent = RunContent | NoteContent | CorrectionContent | ElsewhereContent;
+export type LedgerKind = NonNullable<LedgerContent['kind']>;
+
+/** Content to which its number is still to be given. */
+export type NewContent = {
+  [K in LedgerKind]: Omit<Extract<LedgerContent, { kind?: K }>, 'entry' | 'form'>;
+}[LedgerKind];
+
+export interface LedgerEntry<Content extends LedgerContent = LedgerContent> {
+  content: Content;
   previousHash: string | null;
   hash: string;
+}
+
+export function isRun(content: LedgerContent): content is RunContent {
+  return content.kind === undefined || content.kind === 'run';
 }
 
 /** SHA-256 of the sorted accession ids, each followed by a newline; equal for equal results in any order. */
@@ -83,28 +200,20 @@ export function resultFingerprint(accessions: readonly string[]): string {
 }
 
 /** Closes an entry: hashes its content together with the hash of the entry before it. */
-export function sealEntry(content: LedgerContent, previousHash: string | null): LedgerEntry {
-  return { content, previousHash, hash: hashText(canonicalJson({ content, previousHash })) };
+export function sealEntry<Content extends LedgerContent>(
+  content: Content,
+  previousHash: string | null,
+): LedgerEntry<Content> {
+  return { content, previousHash, hash: entryHash(content, previousHash, hashText) };
 }
 
-/**
- * Checks a whole ledger, oldest entry first.
- * @returns the number of the first entry that does not fit, or null when all do
- */
-export function firstBrokenEntry(entries: readonly LedgerEntry[]): number | null {
-  let previousHash: string | null = null;
-  for (const [i, entry] of entries.entries()) {
-    const expected = sealEntry(entry.content, previousHash);
-    if (
-      entry.previousHash !== previousHash ||
-      entry.hash !== expected.hash ||
-      entry.content.entry !== i + 1
-    ) {
-      return i + 1;
-    }
-    previousHash = entry.hash;
-  }
-  return null;
+/** @param hash SHA-256 of a text, in lower-case hexadecimal digits */
+export function entryHash(
+  content: LedgerContent,
+  previousHash: string | null,
+  hash: (text: string) => string,
+): string {
+  return hash(canonicalJson({ content, previousHash }));
 }
 
 /** JSON with sorted keys and no spaces (in the manner of RFC 8785), so that equal content has equal bytes. */
@@ -119,6 +228,7 @@ export function canonicalJson(value: unknown): string {
   return JSON.stringify(value);
 }
 
-function hashText(text: string): string {
+/** SHA-256 of a text, in lower-case hexadecimal digits. */
+export function hashText(text: string): string {
   return bytesToHex(sha256(utf8ToBytes(text)));
 }

@@ -1,3 +1,30 @@
-export { LEDGER_FORM, canonicalJson, firstBrokenEntry, resultFingerprint, sealEntry } from './entry.js';
-export type { LedgerContent, LedgerEntry, LedgerLimit, LedgerLine } from './entry.js';
-export { ledgerToCsv, ledgerToMarkdown } from './export.js';
+export {
+  LEDGER_FORM,
+  WAYS_ELSEWHERE,
+  canonicalJson,
+  entryHash,
+  hashText,
+  isRun,
+  resultFingerprint,
+  sealEntry,
+} from './entry.js';
+export type {
+  CorrectionContent,
+  ElsewhereContent,
+  EntryReference,
+  LedgerAccepted,
+  LedgerContent,
+  LedgerEntry,
+  LedgerKind,
+  LedgerLimit,
+  LedgerLine,
+  LedgerSettled,
+  NewContent,
+  NoteContent,
+  RunContent,
+  WayElsewhere,
+} from './entry.js';
+export { ledgerToCsv, ledgerToMarkdown, sealOf } from './export.js';
+export { ledgerToJson, readLedgerFile, type LedgerFile } from './ledgerFile.js';
+export { ledgerVerifier, readSeal, sealText, verificationText, verifyLedger } from './verify.js';
+export type { BrokenEntry, LedgerVerifier, Seal, SealFit, SealResult, Verification } from './verify.js';

@@ -1,10 +1,10 @@
 import {
-  firstBrokenEntry,
   LEDGER_FORM,
   ledgerToCsv,
   ledgerToMarkdown,
   resultFingerprint,
   sealEntry,
+  verifyLedger,
   type LedgerContent,
 } from './index.js';
 
@@ -37,14 +37,14 @@ test('the fingerprint is the SHA-256 of the sorted accession ids', () => {
 });
 
 test('a ledger whose entries were changed, reordered or removed from before others is found out', () => {
-  expect(firstBrokenEntry([first, second])).toBeNull();
-  expect(firstBrokenEntry([{ ...first, content: { ...content, hits: 4 } }, second])).toBe(1);
-  expect(firstBrokenEntry([second, first])).toBe(1);
-  expect(firstBrokenEntry([second])).toBe(1);
-  expect(firstBrokenEntry([first, sealEntry({ ...content, entry: 2 }, null)])).toBe(2);
+  expect(verifyLedger([first, second]).broken).toBeNull();
+  expect(verifyLedger([{ ...first, content: { ...content, hits: 4 } }, second]).broken?.entry).toBe(1);
+  expect(verifyLedger([second, first]).broken?.entry).toBe(1);
+  expect(verifyLedger([second]).broken?.entry).toBe(1);
+  expect(verifyLedger([first, sealEntry({ ...content, entry: 2 }, null)]).broken?.entry).toBe(2);
   const third = sealEntry({ ...content, entry: 3 }, second.hash);
-  expect(firstBrokenEntry([first, third])).toBe(2);
-  expect(firstBrokenEntry([second, third])).toBe(1);
+  expect(verifyLedger([first, third]).broken?.entry).toBe(2);
+  expect(verifyLedger([second, third]).broken?.entry).toBe(1);
 });
 
 test('CSV cells that look like formulas are defused', () => {
@@ -64,10 +64,10 @@ test('entries of the first form, which did not say what form they are, still ver
     first.hash,
   );
   const read = JSON.parse(JSON.stringify([first, later])) as (typeof first)[];
-  expect(firstBrokenEntry(read)).toBeNull();
+  expect(verifyLedger(read).broken).toBeNull();
   const forged = read.map((entry, i) =>
     i === 1 ? { ...entry, content: { ...entry.content, form: 1 } } : entry,
   );
-  expect(firstBrokenEntry(forged)).toBe(2);
+  expect(verifyLedger(forged).broken?.entry).toBe(2);
   expect(ledgerToCsv(read)).toContain('One record came twice.');
 });

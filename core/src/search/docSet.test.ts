@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { docsOf, fullSet, has, intersect, setOfSorted, subtract, unite, type DocSet } from './docSet.js';
+import {
+  docsOf,
+  fullSet,
+  has,
+  intersect,
+  setOfSorted,
+  subtract,
+  subtractAll,
+  unite,
+  type DocSet,
+} from './docSet.js';
 
 const UNIVERSE = 300;
 const members = fc.oneof(
@@ -20,6 +30,18 @@ test('set algebra is that of plain sets, whichever way the sets are kept', () =>
       expect(list(unite([setA, setB], UNIVERSE))).toEqual(sorted(new Set([...a, ...b])));
       expect(unite([setA, setB], UNIVERSE).size).toBe(new Set([...a, ...b]).size);
       for (const doc of [0, 31, 32, UNIVERSE - 1]) expect(has(setA, doc)).toBe(a.includes(doc));
+    }),
+  );
+});
+
+test('many sets at once are joined and taken away as they would be one after the other', () => {
+  fc.assert(
+    fc.property(members, fc.array(members, { maxLength: 12 }), (a, others) => {
+      const sets = others.map(setOf);
+      const all = new Set(others.flat());
+      expect(list(unite(sets, UNIVERSE))).toEqual(sorted(all));
+      expect(list(subtractAll(setOf(a), sets))).toEqual(sorted(a.filter((doc) => !all.has(doc))));
+      expect(sets.map(list)).toEqual(others.map(sorted));
     }),
   );
 });

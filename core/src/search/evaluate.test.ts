@@ -4,7 +4,15 @@ import type { BibRecord } from '../records/index.js';
 import { LABELS, LINES, narrowerOf, query, record } from '../testing/arbitraries.js';
 import { naiveMatches } from '../testing/naive.js';
 import { sampleRecord } from '../testing/sampleRecord.js';
-import { buildIndex, docsOf, evaluate, highlight, rank, type EvaluationContext } from './index.js';
+import {
+  buildIndex,
+  docsOf,
+  evaluate,
+  highlight,
+  partMemory,
+  rank,
+  type EvaluationContext,
+} from './index.js';
 
 const context: EvaluationContext = {
   narrowerOf: (vocabulary, label) =>
@@ -39,6 +47,40 @@ test('any query over any records finds what reading every record finds', () => {
     }),
     { numRuns: 3000 },
   );
+});
+
+test('what parts found before changes no answer, however little of it is kept', () => {
+  fc.assert(
+    fc.property(
+      fc.array(record, { maxLength: 12 }),
+      fc.array(query, { minLength: 2, maxLength: 6 }),
+      fc.constantFrom(0, 1500, 1_000_000),
+      (records, queries, mostBytes) => {
+        const index = buildIndex(records);
+        const remembered = partMemory(mostBytes);
+        for (const each of [...queries, ...queries]) {
+          expect(evaluate(each, index, { ...context, remembered })).toEqual(evaluate(each, index, context));
+        }
+      },
+    ),
+    { numRuns: 500 },
+  );
+});
+
+test('a part is looked up once as long as there is room for it', () => {
+  const index = buildIndex([sampleRecord({ title: 'Evening light' })]);
+  const set = evaluate(read('light'), index, context);
+  if (!set.ok) throw new Error(set.error.problem);
+  const part = read('light');
+  if (part.kind !== 'words') throw new Error(part.kind);
+  const lookedUp = (mostBytes: number) => {
+    const memory = partMemory(mostBytes);
+    let times = 0;
+    for (let i = 0; i < 3; i += 1) memory.found(part, () => ((times += 1), set.documents));
+    return times;
+  };
+  expect(lookedUp(10_000)).toBe(1);
+  expect(lookedUp(0)).toBe(3);
 });
 
 test('a record is highlighted or freely found exactly when the query finds it', () => {

@@ -1,9 +1,20 @@
 /** Evaluation: a query over an index gives a set of documents. Equal to the set algebra of the query's parts. */
 import { isYearRange, type HeadingQuery, type LimitQuery, type Query } from '../query/index.js';
 import { textKey } from '../text/index.js';
-import { emptySet, fullSet, intersect, newBits, setOfBits, subtract, unite, type DocSet } from './docSet.js';
+import {
+  emptySet,
+  fullSet,
+  intersect,
+  newBits,
+  setOfBits,
+  subtract,
+  subtractAll,
+  unite,
+  type DocSet,
+} from './docSet.js';
 import { EvaluationStop, type EvaluationError } from './evaluationError.js';
 import { documentsNear, documentsWith } from './occurrences.js';
+import type { LookedUp, PartMemory } from './partMemory.js';
 import { headingKey, type SearchIndex } from './searchIndex.js';
 
 export interface EvaluationContext {
@@ -19,6 +30,8 @@ export interface EvaluationContext {
   subheadingsOf?: (vocabulary: string, label: string) => readonly string[] | null;
   /** The lines that a query may refer to, by number. */
   lines?: ReadonlyMap<number, Query>;
+  /** What parts found in this very index, with this very vocabulary. */
+  remembered?: PartMemory;
 }
 
 export type EvaluationResult = { ok: true; documents: DocSet } | { ok: false; error: EvaluationError };
@@ -82,11 +95,11 @@ function evaluateQuery(
   const below = (operand: Query) => evaluateQuery(operand, index, context, openLines, evaluated);
   switch (query.kind) {
     case 'words':
-      return documentsWith(index, query);
     case 'near':
-      return documentsNear(index, query);
     case 'heading':
-      return documentsWithHeading(query, index, context);
+      return (
+        context.remembered?.found(query, () => lookUp(query, index, context)) ?? lookUp(query, index, context)
+      );
     case 'limit':
       return documentsWithin(query, index);
     case 'line':
@@ -98,10 +111,24 @@ function evaluateQuery(
     }
     case 'or':
       return unite(query.operands.map(below), index.size);
-    case 'not':
-      return subtract(below(query.include), below(query.exclude));
+    case 'not': {
+      const { include, exclude } = query;
+      if (exclude.kind === 'or') return subtractAll(below(include), exclude.operands.map(below));
+      return subtract(below(include), below(exclude));
+    }
     case 'everything':
       return fullSet(index.size);
+  }
+}
+
+function lookUp(part: LookedUp, index: SearchIndex, context: EvaluationContext): DocSet {
+  switch (part.kind) {
+    case 'words':
+      return documentsWith(index, part);
+    case 'near':
+      return documentsNear(index, part);
+    case 'heading':
+      return documentsWithHeading(part, index, context);
   }
 }
 

@@ -5,6 +5,7 @@ export type { EvaluationError } from './evaluationError.js';
 export { highlight } from './highlight.js';
 export type { Highlights, Span } from './highlight.js';
 export { MAX_EXPANSION } from './occurrences.js';
+export { partMemory, type PartMemory } from './partMemory.js';
 export { listWords } from './wordList.js';
 export { rank, FIELD_WEIGHTS } from './rank.js';
 export type { Ranked } from './rank.js';

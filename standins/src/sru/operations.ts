@@ -7,6 +7,7 @@ import {
   DIALECTS,
   headingCalled,
   listWords,
+  partMemory,
   parseCql,
   printCql,
   rank,
@@ -32,6 +33,8 @@ const KNOWN_PARAMETERS = new Set([
 
 const DEFAULT_PAGE = 10;
 const REMEMBERED_RESULTS = 40;
+/** What a database may hold of what words found: some 400 frequent words of a million records. */
+const REMEMBERED_PARTS_BYTES = 64 * 2 ** 20;
 
 export interface SruService {
   /** Answers a request with XML. Never throws: what goes wrong is told as a diagnostic. */
@@ -49,6 +52,7 @@ export function sruService(database: StandInDatabase): SruService {
       database.tree !== null && vocabulary === database.tree.vocabulary.id
         ? (headingByLabel(database.tree, label)?.subheadings ?? null)
         : null,
+    remembered: partMemory(REMEMBERED_PARTS_BYTES),
   };
   const remembered = new Map<string, Uint32Array>();
 
