@@ -26,3 +26,5 @@ export * from './designFilters.js';
 export * from './translations.js';
 export * from './databaseChoices.js';
 export * from './addedDatabases.js';
+export * from './ledger.js';
+export * from './timeZone.js';

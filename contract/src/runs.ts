@@ -1,36 +1,64 @@
 import Joi from 'joi';
-import type { LedgerEntry } from '@even-lantern/core';
+import type { Problem } from './problems.js';
+import { timeZoneSchema } from './timeZone.js';
 
-export interface NewRun {
-  database: string;
+/** What a run is told beside the strategy. */
+interface RunAbout {
   /** of the person, such as Europe/Lisbon */
   timeZone: string;
+  /** what it is run for; nothing where nobody says */
+  purpose?: string;
+  note?: string;
+}
+
+export interface NewRun extends RunAbout {
+  database: string;
   /** an earlier release of the database; the present one where it is not given */
   release?: string;
   /** fetch up to so many records; MOST_RECORDS where it is not given */
   most?: number;
 }
 
+/** Runs in several databases, side by side. */
+export interface NewRuns extends RunAbout {
+  databases: string[];
+}
+
+/** What became of starting runs in several databases. */
+export interface StartedRuns {
+  started: Run[];
+  /** where something has to be settled first */
+  refused: { database: string; problem: Problem }[];
+}
+
 /** So many records are fetched without being asked for; a strategy that finds more has hardly been meant. */
 export const MOST_RECORDS = 20_000;
 const MOST_EVER = 1_000_000;
+const MOST_DATABASES = 100;
+
+const about = {
+  timeZone: timeZoneSchema.required(),
+  purpose: Joi.string().trim().allow('').max(200),
+  note: Joi.string().trim().allow('').max(4000),
+};
 
 export const newRunSchema = Joi.object<NewRun>({
+  ...about,
   database: Joi.string().required(),
-  timeZone: Joi.string().max(80).custom(knownTimeZone).required(),
   release: Joi.string().max(40),
   most: Joi.number().integer().min(1).max(MOST_EVER),
 });
 
-/** One of the names of the tz database, as the machine knows them. */
-function knownTimeZone(value: string, { message }: Joi.CustomHelpers<string>) {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: value });
-    return value;
-  } catch {
-    return message({ custom: `“${value}” is no time zone. Write one such as Europe/Lisbon, or UTC.` });
-  }
-}
+export const newRunsSchema = Joi.object<NewRuns>({
+  ...about,
+  databases: Joi.array()
+    .items(Joi.string().max(200))
+    .min(1)
+    .max(MOST_DATABASES)
+    .unique()
+    .required()
+    .messages({ 'array.min': 'Choose a database at least.' }),
+});
 
 export type RunStatus = 'running' | 'complete' | 'interrupted';
 
@@ -38,7 +66,9 @@ export interface Run {
   id: string;
   reviewId: string;
   database: string;
+  databaseName: string;
   status: RunStatus;
+  startedAt: string;
   linesCounted: number;
   linesTotal: number;
   hits: number | null;
@@ -49,6 +79,8 @@ export interface Run {
   remarks: string[];
   /** where it found more records than are fetched without asking: how many */
   tooMany: number | null;
+  /** the entry that it repeats; null for one of its own */
+  repeats: number | null;
 }
 
 /** What marks a record that a run found. */
@@ -61,12 +93,4 @@ export interface RunMark {
   limitFields: string[];
   /** what was looked for */
   cql: string;
-}
-
-export interface Ledger {
-  entries: LedgerEntry[];
-  /** the number of the first entry that does not fit the chain; null when all do */
-  brokenAt: number | null;
-  /** the run that goes on now, if any */
-  running: Run | null;
 }

@@ -1,5 +1,5 @@
 /** People at work while everything goes wrong: each edits and runs a review, and remembers what was acknowledged. */
-import type { Run, RunStatus, Review } from '@even-lantern/contract';
+import type { Ledger, Run, Review } from '@even-lantern/contract';
 
 /** A seeded source of chance: the same seed gives the same trial, as far as the machine lets it. */
 export function chanceOf(seed: number): () => number {
@@ -232,14 +232,10 @@ export async function missing(
     const text = translation.lines.find((line) => line.key === key)?.written?.text ?? '';
     if (![acknowledged, ...unsure].includes(text)) found.push(`the line “${acknowledged}”: it is “${text}”`);
   }
-  const ledger = (await ask('GET', `/reviews/${id}/ledger`))?.body as {
-    entries: { content: { fetched: number; outcome: RunStatus } }[];
-    brokenAt: number | null;
-    running: Run | null;
-  };
+  const ledger = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
   if (ledger.brokenAt !== null) found.push(`the chain: it is broken at ${ledger.brokenAt}`);
-  if (ledger.running !== null) found.push(`the end of the run ${ledger.running.id}`);
-  if (ledger.entries.length < runs.size) found.push(`entries: ${ledger.entries.length} of ${runs.size}`);
+  for (const { id: open } of ledger.running) found.push(`the end of the run ${open}`);
+  if (ledger.seal.entries < runs.size) found.push(`entries: ${ledger.seal.entries} of ${runs.size}`);
   for (const run of runs) {
     const state = (await ask('GET', `/runs/${run}`))?.body as Run;
     if (!['complete', 'interrupted'].includes(state.status)) found.push(`the run ${run}: ${state.status}`);

@@ -81,15 +81,14 @@ export async function rushTrial(): Promise<string[]> {
       const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
       const terms = review.lanes.flatMap((lane) => lane.terms).length;
       if (terms !== 11) found.push(`${terms} terms of 11`);
-      const { entries, brokenAt } = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
+      const { seal, brokenAt } = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
       const started = answers.filter(
         (answer) =>
           answer?.status === 201 &&
           (answer.body as Partial<Run>).reviewId === id &&
           'hits' in (answer.body as Run),
       ).length;
-      if (entries.length !== started || brokenAt !== null)
-        found.push(`${entries.length} entries of ${started}`);
+      if (seal.entries !== started || brokenAt !== null) found.push(`${seal.entries} entries of ${started}`);
     }
     return found;
   } finally {
@@ -207,7 +206,7 @@ async function allEnded(ask: Ask, clients: readonly Client[]): Promise<void> {
   for (const { remembered } of clients) {
     for (let tries = 0; tries < 300; tries += 1) {
       const ledger = (await ask('GET', `/reviews/${remembered.review}/ledger`))?.body as Ledger | undefined;
-      if (ledger?.running === null) break;
+      if (ledger?.running.length === 0) break;
       await pause(100);
     }
   }

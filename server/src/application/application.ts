@@ -53,8 +53,10 @@ import { LanesService } from '../reviews/lanesService.js';
 import { ShelfController } from '../reviews/shelfController.js';
 import { ShelfService } from '../reviews/shelfService.js';
 import { TermsService } from '../reviews/termsService.js';
-import { LedgerService } from '../runs/ledgerService.js';
+import { LedgerController } from '../ledger/ledgerController.js';
+import { LedgerService } from '../ledger/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
+import { RunPlanning } from '../runs/runPlanning.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
 import { AcceptedFindingsService } from '../checks/acceptedFindingsService.js';
@@ -154,6 +156,7 @@ class ApplicationModule {
         AddedDatabasesController,
         TranslationController,
         RunsController,
+        LedgerController,
         RecordsController,
         FilesController,
         HealthController,
@@ -213,6 +216,7 @@ class ApplicationModule {
         TranslationService,
         LedgerService,
         RunClosing,
+        RunPlanning,
         RunsService,
         RecordsService,
         DemoService,

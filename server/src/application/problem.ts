@@ -72,51 +72,51 @@ function storeProblem({ kind, message, advice }: StoreTrouble): Problem {
   return { type: `${PROBLEM_TYPE}store-trouble`, title: message, status, detail: advice };
 }
 
+const logger = new Logger('problem');
+
+/** What to tell of an error; what nobody foresaw is logged. */
+export function problemOf(error: unknown): Problem {
+  if (error instanceof ProblemException) return error.problem;
+  if (error instanceof HttpException) {
+    const status = error.getStatus();
+    if (status !== 400) return { type: 'about:blank', title: error.message, status };
+    return {
+      type: `${PROBLEM_TYPE}unreadable`,
+      title: 'The request cannot be read.',
+      status,
+      detail: error.message,
+    };
+  }
+  const trouble = storeTroubleIn(error);
+  if (trouble !== null) {
+    logger.error(trouble.message);
+    return storeProblem(trouble);
+  }
+  // Errors of the body parser carry a status of their own.
+  const status =
+    typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
+  if (status >= 400 && status < 500) {
+    const title = status === 413 ? 'This is too large to be taken in.' : 'The request cannot be read.';
+    return { type: `${PROBLEM_TYPE}unreadable`, title, status };
+  }
+  logger.error(error instanceof Error ? error.stack : String(error));
+  return {
+    type: `${PROBLEM_TYPE}failure`,
+    title: 'The server failed at this request.',
+    status: 500,
+    detail: 'What was saved before is kept. Try again; if it happens again, the log of the server says more.',
+  };
+}
+
 @Catch()
 export class ProblemFilter implements ExceptionFilter {
-  private readonly logger = new Logger('problem');
-
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
-    const told = this.tell(error);
+    const told = problemOf(error);
     if (response.headersSent) {
       response.end();
       return;
     }
     response.status(told.status).type('application/problem+json').send(JSON.stringify(told));
-  }
-
-  private tell(error: unknown): Problem {
-    if (error instanceof ProblemException) return error.problem;
-    if (error instanceof HttpException) {
-      const status = error.getStatus();
-      if (status !== 400) return { type: 'about:blank', title: error.message, status };
-      return {
-        type: `${PROBLEM_TYPE}unreadable`,
-        title: 'The request cannot be read.',
-        status,
-        detail: error.message,
-      };
-    }
-    const trouble = storeTroubleIn(error);
-    if (trouble !== null) {
-      this.logger.error(trouble.message);
-      return storeProblem(trouble);
-    }
-    // Errors of the body parser carry a status of their own.
-    const status =
-      typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
-    if (status >= 400 && status < 500) {
-      const title = status === 413 ? 'This is too large to be taken in.' : 'The request cannot be read.';
-      return { type: `${PROBLEM_TYPE}unreadable`, title, status };
-    }
-    this.logger.error(error instanceof Error ? error.stack : String(error));
-    return {
-      type: `${PROBLEM_TYPE}failure`,
-      title: 'The server failed at this request.',
-      status: 500,
-      detail:
-        'What was saved before is kept. Try again; if it happens again, the log of the server says more.',
-    };
   }
 }

@@ -2,7 +2,6 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type {
   ExploredServer,
-  Ledger,
   NewSruDatabase,
   Problem,
   RecordPage,
@@ -20,6 +19,7 @@ import { indexedConnector } from '../testing/indexedConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { isPublicAddress } from './sru/publicAddresses.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let application: TestApplication;
 let server: Server | undefined;
@@ -132,7 +132,7 @@ describe('an SRU server that is added by its address', () => {
       }),
     );
     await application.application.get(RunsService).finished(run.id);
-    const { entries } = body<Ledger>(await application.get(`/api/reviews/${review.id}/ledger`));
+    const entries = await entriesOf(application, review.id);
     expect(entries[0]?.content).toMatchObject({
       outcome: 'complete',
       hits: 2,

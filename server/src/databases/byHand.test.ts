@@ -3,7 +3,6 @@ import {
   PERSON_HEADER,
   type GivenRecords,
   type HandAnswer,
-  type Ledger,
   type LimitProfile,
   type NewHandDatabase,
   type Problem,
@@ -18,6 +17,7 @@ import { RunsService } from '../runs/runsService.js';
 import { heading, lightReview, treeWith } from '../testing/lightReview.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let application: TestApplication;
 afterEach(() => application.application.close());
@@ -127,7 +127,7 @@ test('is run and logged with the records of its files, each once', async () => {
   });
   const run = body<Run>(await start());
   await application.application.get(RunsService).finished(run.id);
-  const { entries } = body<Ledger>(await application.get(`/api/reviews/${review.id}/ledger`));
+  const entries = await entriesOf(application, review.id);
   expect(entries[0]?.content).toMatchObject({
     outcome: 'complete',
     hits: 3,

@@ -1,6 +1,7 @@
-import type { Ledger, Rehearsal, Review, Run, Translation } from '@even-lantern/contract';
+import type { Rehearsal, Review, Run, Translation } from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
 import { lightReview, words, type LightReview } from '../testing/lightReview.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let light: LightReview;
 beforeEach(async () => {
@@ -45,7 +46,7 @@ test('strings and runs have just these lines', async () => {
     await light.server.post(`/api/reviews/${id()}/runs`, { database: 'db', timeZone: 'UTC' }).expect(201)
   ).body as Run;
   await light.server.application.get(RunsService).finished(run.id);
-  const { entries } = await get<Ledger>(`/api/reviews/${id()}/ledger`);
+  const entries = await entriesOf(light.server, id());
   expect(entries[0]?.content.lines.map(({ number, hits }) => [number, hits])).toEqual([
     [1, 5],
     [2, 5],

@@ -4,6 +4,7 @@ import { DatabaseError } from './databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let server: TestApplication;
 let database: FaultyConnector;
@@ -44,7 +45,7 @@ test('a rehearsal counts terms, what they add, lanes and the whole, and logs not
   expect(asked).toContain('el.words = "lamp*" not el.words = "light"');
   expect(Object.values(terms).map(({ adds }) => adds)).toEqual([25, 25]);
   expect([whole.hits, release]).toEqual([25, '2026-10-01']);
-  expect((await server.get(`/api/reviews/${review.id}/ledger`)).body).toMatchObject({ entries: [] });
+  expect(await entriesOf(server, review.id)).toEqual([]);
 });
 
 test('only what changed is asked again, until the release changes', async () => {

@@ -1,6 +1,5 @@
 import { emptyRecord, type BibRecord } from '@even-lantern/core';
 import type {
-  Ledger,
   LimitChange,
   LimitProfile,
   NewLimit,
@@ -14,6 +13,7 @@ import type {
   Translation,
 } from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
+import { entriesOf } from '../testing/entriesOf.js';
 import { lightReview, words, type LightReview } from '../testing/lightReview.js';
 
 const record = (accession: string, year: number, language: string, ageGroup: string[]): BibRecord => ({
@@ -95,8 +95,7 @@ test('limits that are tried are counted and leave nothing behind', async () => {
     ['tried', 1],
   ]);
   expect(await names()).toEqual(['years']);
-  const ledger = (await light.server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
-  expect(ledger.entries).toEqual([]);
+  expect(await entriesOf(light.server, review.id)).toEqual([]);
 });
 
 test('what a limit loses can be read, with what was decided of it', async () => {
@@ -284,9 +283,9 @@ describe('a run', () => {
     });
     const { id } = (await run().expect(201)).body as Run;
     await light.server.application.get(RunsService).finished(id);
-    const ledger = (await light.server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
-    const content = ledger.entries[0]?.content;
-    expect([content?.hits, content?.fetched, content?.form]).toEqual([3, 3, 3]);
+    const [entry] = await entriesOf(light.server, review.id);
+    const content = entry?.content;
+    expect([content?.hits, content?.fetched, content?.form]).toEqual([3, 3, 4]);
     expect(content?.limits?.map(({ setAt: _at, ...rest }) => rest)).toEqual([
       {
         limit: 'Years of publication from 2005',

@@ -13,6 +13,7 @@ import { RunsService } from '../runs/runsService.js';
 import { LineTextRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { heading, lightReview, vocabulary, words, type LightReview } from '../testing/lightReview.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let light: LightReview;
 afterEach(() => light.server.application.close());
@@ -55,9 +56,7 @@ test('a line written by hand is sent as it was written, counted, logged, and sho
   expect(light.asked).toContain(`corvane 2026-10-01: ${text}`);
   const run = (await start().expect(201)).body as Run;
   await light.server.application.get(RunsService).finished(run.id);
-  const { entries } = (await light.server.get(`/api/reviews/${light.review.id}/ledger`)).body as {
-    entries: { content: { hits: number; lines: { string: string }[] } }[];
-  };
+  const entries = await entriesOf(light.server, light.review.id);
   expect(entries[0]?.content).toMatchObject({ hits: 3 });
   expect(entries[0]?.content.lines.at(-1)?.string).toBe(text);
   expect((await translation('first')).lines.at(-1)?.written).toBeNull();

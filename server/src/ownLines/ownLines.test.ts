@@ -1,6 +1,5 @@
 import { emptyRecord, laneKey, ownKey, reference, termKey, type BibRecord } from '@even-lantern/core';
 import type {
-  Ledger,
   LineWritten,
   NewOwnLine,
   OwnLineChange,
@@ -15,6 +14,7 @@ import type {
 } from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
 import { laneOf } from '../testing/laneOf.js';
+import { entriesOf } from '../testing/entriesOf.js';
 import { lightReview, words, type LightReview } from '../testing/lightReview.js';
 
 const WORDS = ['light', 'night', 'nurse', 'newborn', 'dusk'];
@@ -184,8 +184,8 @@ test('a line that only looks may look at the whole, and is not run', async () =>
   expect(lines.at(-1)).toMatchObject({ kind: 'own', number: 5 });
   expect(remains.hits).toBe(whole.hits);
   expect((await run()).hits).toBe(whole.hits);
-  const { entries } = (await light.server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
-  expect(entries[0]?.content.lines.map(({ number }) => number)).toEqual([1, 2, 3, 4]);
+  const [entry] = await entriesOf(light.server, review.id);
+  expect(entry?.content.lines.map(({ number }) => number)).toEqual([1, 2, 3, 4]);
 });
 
 test('a line that cannot be read is kept and told, and holds up a run only where it takes part', async () => {

@@ -1,12 +1,6 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
-import {
-  DIALECTS,
-  LEDGER_FORM,
-  resultFingerprint,
-  type LedgerLimit,
-  type LedgerLine,
-} from '@even-lantern/core';
+import { DIALECTS, resultFingerprint, type LedgerLimit, type LedgerLine } from '@even-lantern/core';
 import type { NewDatabase, RunStatus } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../application/version.js';
@@ -14,8 +8,8 @@ import { AddedDatabaseRow, PersonRow, RunRecordRow, RunRow } from '../store/enti
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import type { FoundRecords } from './foundRecords.js';
-import { LedgerService } from './ledgerService.js';
-import { linesOf } from './runState.js';
+import { LedgerService } from '../ledger/ledgerService.js';
+import { begunOf, linesOf } from './runState.js';
 
 /** Behind the dialect in the ledger, where a person asked. */
 const BY_HAND = ', asked by hand: counts entered, records from exported files';
@@ -80,7 +74,7 @@ export class RunClosing implements BeforeApplicationShutdown {
       const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
       const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
       await this.ledger.append(manager, row.reviewId, row.id, {
-        form: LEDGER_FORM,
+        kind: 'run',
         outcome: status,
         reason,
         database: row.database,
@@ -98,6 +92,7 @@ export class RunClosing implements BeforeApplicationShutdown {
         timeZone: row.timeZone,
         durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
         ranBy: person.name,
+        ...begunOf(row),
         applicationVersion: APPLICATION_VERSION,
       });
       const change = { status, reason, hits, fetched: accessions.length };

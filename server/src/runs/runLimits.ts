@@ -1,15 +1,22 @@
 /** The limits of a run, as its ledger entry holds them. */
 import { limitText, wayText, type LedgerLimit } from '@even-lantern/core';
+import type { ReviewLimit } from '@even-lantern/contract';
 import { badInput } from '../application/problem.js';
 import type { ReviewReading } from '../databases/readingService.js';
 
 /**
  * The limits as they are logged, before anything is counted; those that are switched off are not.
+ * @param present the limits of the review as they are now
  * @throws ProblemException for one without a reason, which is asked for now and never before
  */
-export function loggedLimits({ limits, keptLimits, shown }: ReviewReading): LedgerLimit[] {
+export function loggedLimits(
+  { limits, keptLimits, shown }: ReviewReading,
+  present: readonly ReviewLimit[],
+): LedgerLimit[] {
   const on = limits.filter(({ limit }) => limit.on);
   const kept = new Map(keptLimits.map((limit) => [limit.id, limit]));
+  // A state of a strategy does not tell who set its limits.
+  const setting = new Map(present.map((limit) => [limit.id, limit]));
   const without = on.filter(({ limit, said }) => said !== null && kept.get(limit.id)?.reason === '');
   if (without.length > 0) {
     throw badInput(
@@ -21,7 +28,8 @@ export function loggedLimits({ limits, keptLimits, shown }: ReviewReading): Ledg
   }
   return on.map(({ limit, way, said, unavailable }) => {
     const line = shown.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
-    const { reason = '', changedBy = '', changedAt = '' } = kept.get(limit.id) ?? {};
+    const { reason = '' } = kept.get(limit.id) ?? {};
+    const { changedBy = '', changedAt = '' } = setting.get(limit.id) ?? {};
     return {
       limit: limitText(limit),
       reason,

@@ -10,10 +10,16 @@ import {
 import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
 import type { Asking } from '../databases/databaseConnector.js';
 import type { RunRow } from '../store/entities.js';
+import type { Begun } from './runPlanning.js';
 
 export function askingOf({ queryType, release }: RunRow): Asking {
   // A database that has but one release may give it no date.
   return { queryType, ...(release === '' ? {} : { release }) };
+}
+
+/** Null for a run of an earlier release of the program. */
+export function begunOf({ begun }: RunRow): Begun | null {
+  return begun === null ? null : (JSON.parse(begun) as Begun);
 }
 
 export function linesOf(row: RunRow): LedgerLine[] {
@@ -26,6 +32,8 @@ export function runOf(row: RunRow): Run {
     id: row.id,
     reviewId: row.reviewId,
     database: row.database,
+    databaseName: row.databaseName,
+    startedAt: row.startedAt,
     status: row.status as RunStatus,
     linesCounted: lines.filter((line) => line.hits !== null).length,
     linesTotal: lines.length,
@@ -33,6 +41,7 @@ export function runOf(row: RunRow): Run {
     fetched: row.fetched,
     reason: row.reason,
     remarks: JSON.parse(row.remarks) as string[],
+    repeats: begunOf(row)?.repeats?.entry ?? null,
     tooMany: row.status === 'interrupted' && (row.hits ?? 0) > row.most ? row.hits : null,
   };
 }

@@ -1,4 +1,3 @@
-import type { LedgerEntry } from '@even-lantern/core';
 import { resultFingerprint } from '@even-lantern/core';
 import type { Ledger, RecordCounts, RecordPage, Review, Run } from '@even-lantern/contract';
 import { DatabaseError } from '../databases/databaseConnector.js';
@@ -8,6 +7,7 @@ import { faultyConnector, type FaultyConnector } from '../testing/faultyConnecto
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { RunsService } from './runsService.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let server: TestApplication;
 let database: FaultyConnector;
@@ -27,7 +27,7 @@ const finish = async () => {
   return server.application.get(RunsService).finished(id);
 };
 const ledger = async () => (await server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
-const contents = async () => (await ledger()).entries.map(({ content }: LedgerEntry) => content);
+const contents = async () => (await entriesOf(server, review.id)).map(({ content }) => content);
 const records = async (query = '') =>
   (await server.get(`/api/reviews/${review.id}/records${query}`)).body as RecordPage;
 
@@ -81,7 +81,8 @@ test('a run counts every line, fetches every page and is logged', async () => {
 test('entries are chained, and the chain is checked', async () => {
   await finish();
   await finish();
-  const { entries, brokenAt } = await ledger();
+  const entries = await entriesOf(server, review.id);
+  const { brokenAt } = await ledger();
   expect(entries[1]?.previousHash).toBe(entries[0]?.hash);
   expect(brokenAt).toBeNull();
   await server.application

@@ -1,29 +1,33 @@
-import { Body, Controller, Get, Header, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
+import { Body, Controller, Get, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { ledgerToCsv, ledgerToMarkdown } from '@even-lantern/core';
-import { newRunSchema, type Ledger, type NewRun, type Person } from '@even-lantern/contract';
+import { newRunSchema, newRunsSchema, type NewRun, type NewRuns, type Person } from '@even-lantern/contract';
 import { map, type Observable } from 'rxjs';
 import { bodyOf } from '../application/openApi.js';
 import { Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
-import { ReviewsService } from '../reviews/reviewsService.js';
-import { LedgerService } from './ledgerService.js';
 import { RunsService } from './runsService.js';
 
-@ApiTags('runs and ledger')
+@ApiTags('runs')
 @Controller()
 export class RunsController {
-  constructor(
-    private readonly runs: RunsService,
-    private readonly ledger: LedgerService,
-    private readonly reviews: ReviewsService,
-  ) {}
+  constructor(private readonly runs: RunsService) {}
 
   @Post('reviews/:id/runs')
   @ApiOperation({ summary: 'Run and log a review’s strategy in a database' })
   @ApiBody(bodyOf(newRunSchema))
   start(@Param('id') id: string, @Body(new Validated(newRunSchema)) body: NewRun, @Actor() person: Person) {
     return this.runs.start(id, body, person);
+  }
+
+  @Post('reviews/:id/runs/together')
+  @ApiOperation({ summary: 'Run and log a review’s strategy in several databases, side by side' })
+  @ApiBody(bodyOf(newRunsSchema))
+  startTogether(
+    @Param('id') id: string,
+    @Body(new Validated(newRunsSchema)) body: NewRuns,
+    @Actor() person: Person,
+  ) {
+    return this.runs.startTogether(id, body, person);
   }
 
   @Get('runs/:id')
@@ -48,30 +52,5 @@ export class RunsController {
   @ApiOperation({ summary: 'What marks the records that each run of a review found' })
   marks(@Param('id') id: string) {
     return this.runs.marks(id);
-  }
-
-  @Get('reviews/:id/ledger')
-  @ApiOperation({ summary: 'The ledger of a review, checked' })
-  async getLedger(@Param('id') id: string): Promise<Ledger> {
-    const entries = await this.ledger.entries(id);
-    return { entries, brokenAt: this.ledger.brokenAt(entries), running: await this.runs.running(id) };
-  }
-
-  @Get('reviews/:id/ledger.csv')
-  @ApiOperation({ summary: 'The ledger as CSV' })
-  @Header('Content-Type', 'text/csv; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="ledger.csv"')
-  async csv(@Param('id') id: string): Promise<string> {
-    await this.reviews.get(id);
-    return ledgerToCsv(await this.ledger.entries(id));
-  }
-
-  @Get('reviews/:id/ledger.md')
-  @ApiOperation({ summary: 'The ledger as Markdown' })
-  @Header('Content-Type', 'text/markdown; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="ledger.md"')
-  async markdown(@Param('id') id: string): Promise<string> {
-    const { title } = await this.reviews.get(id);
-    return ledgerToMarkdown(await this.ledger.entries(id), title);
   }
 }

@@ -5,40 +5,22 @@ import {
   type BeforeApplicationShutdown,
   type OnApplicationBootstrap,
 } from '@nestjs/common';
-import {
-  describeLine,
-  linesToRun,
-  formatCount,
-  translateLine,
-  type Dialect,
-  type DialectContext,
-  type Line,
-  type LedgerLine,
-} from '@even-lantern/core';
-import {
-  MOST_RECORDS,
-  type NewRun,
-  type Person,
-  type Run,
-  type RunMark,
-  type RunStatus,
-} from '@even-lantern/contract';
+import type { LedgerLine } from '@even-lantern/core';
+import type { NewRun, NewRuns, Person, Run, RunMark, RunStatus, StartedRuns } from '@even-lantern/contract';
 import { BehaviorSubject, of, type Observable } from 'rxjs';
-import { In } from 'typeorm';
-import { badInput, conflict, notFound } from '../application/problem.js';
+import { In, IsNull } from 'typeorm';
+import { conflict, notFound, problemOf } from '../application/problem.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
-import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { within } from '../databases/patience.js';
-import { ReadingService } from '../databases/readingService.js';
-import { RecordRow, RunRecordRow, RunRow } from '../store/entities.js';
+import type { OpenDatabase } from '../databases/databasesService.js';
+import { RecordRow, ReviewRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount } from '../records/recordCounts.js';
 import { inBatches } from '../store/inBatches.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, shownOf, type RankedRecord } from './foundRecords.js';
 import { PATIENT, RunClosing } from './runClosing.js';
-import { loggedLimits } from './runLimits.js';
-import { askingOf, linesOf, marksOf, runOf } from './runState.js';
+import { RunPlanning, tooManyText, type PlannedRun } from './runPlanning.js';
+import { askingOf, linesOf, runOf } from './runState.js';
 
 interface ActiveRun {
   progress: BehaviorSubject<Run>;
@@ -46,8 +28,6 @@ interface ActiveRun {
   done: Promise<void>;
 }
 
-/** How long a run waits for the database to tell its release. */
-const PATIENCE_MS = 4000;
 const CUT_OFF = 'the application stopped during the run';
 const UNDECIDED = {
   decision: 'undecided', decidedBy: null, decidedAt: null, version: 1, design: null, designJudged: false,
@@ -66,8 +46,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   constructor(
     private readonly store: Store,
     private readonly closing: RunClosing,
-    private readonly readings: ReadingService,
-    private readonly databases: DatabasesService,
+    private readonly planning: RunPlanning,
   ) {}
 
   /** Runs that the last process left open are closed as interrupted. */
@@ -92,66 +71,47 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   }
 
   /** Starts a run and returns at once; `progress` tells how it goes. */
-  async start(
+  async start(reviewId: string, run: NewRun, person: Person): Promise<Run> {
+    const kept = await this.planning.keptState(reviewId, person);
+    return this.begin(await this.planning.ofStrategy(reviewId, run, kept, person));
+  }
+
+  /** Starts runs of one state of the strategy in several databases; what is not settled in one holds up no other. */
+  async startTogether(
     reviewId: string,
-    { database: databaseId, timeZone, release, most = MOST_RECORDS }: NewRun,
+    { databases, ...about }: NewRuns,
     person: Person,
-  ): Promise<Run> {
-    // What is logged names the release, so the database is asked how it is now; a slow one is not waited for.
-    if (this.databases.knows(databaseId)) {
-      await within(PATIENCE_MS, this.databases.refresh(databaseId), undefined);
-    }
-    const reading = await this.readings.ofReview(reviewId, databaseId, { release });
-    const { lanes, database, dialect, context, strategies, shown } = reading;
-    const lines = linesToRun(shown.meant.lines);
-    // A line that only looks is no part of what is run.
-    const problems = shown.meant.problems.filter(({ aside }) => aside !== true);
-    // What is said otherwise is logged with the lines, though strings are printed from what is meant.
-    const changes = linesToRun(shown.said.lines).map((line) => line.changes);
-    // An unfinished term would make the log say less than the screen, so it is settled first.
-    if (problems.length > 0) {
-      throw badInput(
-        problems.map(({ termId, laneId, message }) => ({ path: termId ?? laneId ?? '', message })),
-      );
-    }
-    const limits = loggedLimits(reading);
-    const { description } = database;
-    await this.sureOfWhole(database, lines, dialect, context);
-    if (release !== undefined && release !== description.release && !description.releases.includes(release)) {
-      const message = `${description.name} does not answer for the release “${release}”.`;
-      throw badInput([{ path: 'release', message }]);
-    }
-    const row: RunRow = {
-      id: randomUUID(),
-      reviewId,
-      database: database.id,
-      databaseName: description.name,
-      release: release ?? description.release,
-      queryType: dialect?.id ?? 'cql',
-      status: 'running',
-      startedAt: new Date().toISOString(),
-      timeZone,
-      ranBy: person.id,
-      lines: JSON.stringify(
-        lines.map((line, i): LedgerLine => ({
-          number: line.number,
-          description: [describeLine(line, lanes), ...(changes[i] ?? [])].join('; '),
-          string: translateLine(line, lines, dialect, context).alone.text,
-          hits: null,
-        })),
-      ),
-      hits: null,
-      fetched: 0,
-      reason: null,
-      most,
-      lastAt: new Date().toISOString(),
-      remarks: '[]',
-      marks: JSON.stringify(marksOf(strategies.said, reading.ownLines, context)),
-      limits: JSON.stringify(limits),
+  ): Promise<StartedRuns> {
+    const kept = await this.planning.keptState(reviewId, person);
+    const together = randomUUID();
+    const outcomes = await Promise.all(
+      databases.map(async (database): Promise<Run | StartedRuns['refused'][number]> => {
+        try {
+          return await this.begin(
+            await this.planning.ofStrategy(reviewId, { ...about, database }, kept, person, together),
+          );
+        } catch (error) {
+          return { database, problem: problemOf(error) };
+        }
+      }),
+    );
+    return {
+      started: outcomes.flatMap((each) => ('problem' in each ? [] : [each])),
+      refused: outcomes.flatMap((each) => ('problem' in each ? [each] : [])),
     };
+  }
+
+  /** From here on it is in the store, and ends with an entry whatever happens. */
+  private async begin({ row, database }: PlannedRun): Promise<Run> {
     await this.store.write(async (manager) => {
-      if (await manager.existsBy(RunRow, { reviewId, status: 'running' })) {
-        throw conflict('A search of this review is running already.', 'Wait for it to end, or stop it.');
+      const { reviewId } = row;
+      if (!(await manager.existsBy(ReviewRow, { id: reviewId, deletedAt: IsNull() })))
+        throw notFound('This review');
+      if (await manager.existsBy(RunRow, { reviewId, database: row.database, status: 'running' })) {
+        throw conflict(
+          `A search of this review is running in ${row.databaseName} already.`,
+          'Wait for it to end, or stop it.',
+        );
       }
       await manager.insert(RunRow, row);
     });
@@ -165,33 +125,19 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     return runOf(row);
   }
 
-  /** What a person asks by hand is run when the whole has been counted, or nothing could be fetched for it. */
-  private async sureOfWhole(
-    { description, connector }: OpenDatabase,
-    lines: readonly Line[],
-    dialect: Dialect | null,
-    context: DialectContext,
-  ): Promise<void> {
-    const last = lines.at(-1);
-    if (description.reached !== 'hand' || last === undefined) return;
-    try {
-      await connector.count(translateLine(last, lines, dialect, context).alone.text);
-    } catch (error) {
-      if (!(error instanceof DatabaseError)) throw error;
-      const message = `Enter what the whole strategy finds in ${description.name} first: L${last.number} has no count.`;
-      throw badInput([{ path: 'database', message }]);
-    }
-  }
-
   async get(id: string): Promise<Run> {
     const row = await this.store.read.getRepository(RunRow).findOneBy({ id });
     if (row === null) throw notFound('This run');
     return runOf(row);
   }
 
-  async running(reviewId: string): Promise<Run | null> {
-    const row = await this.store.read.getRepository(RunRow).findOneBy({ reviewId, status: 'running' });
-    return row === null ? null : runOf(row);
+  /** Those that go on now, in the order in which they began. */
+  async running(reviewId: string): Promise<Run[]> {
+    const rows = await this.store.read.find(RunRow, {
+      where: { reviewId, status: 'running' },
+      order: { startedAt: 'ASC', database: 'ASC' },
+    });
+    return rows.map(runOf);
   }
 
   /** The states of a run as they come, ending with its last. */
@@ -289,11 +235,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     const whole = lines.at(-1);
     const hits = whole?.hits ?? 0;
     if (hits > row.most) {
-      const [all, most] = [formatCount(hits), formatCount(row.most)];
-      throw new DatabaseError(
-        `it finds ${all} records, more than the ${most} that are fetched without asking. Narrow the strategy, or run it again and say that all are wanted`,
-        true,
-      );
+      throw new DatabaseError(tooManyText(hits, row.most), true);
     }
     while (whole !== undefined && found.given < hits) {
       const page = { start: found.given + 1, size: Math.min(description.pageCap, hits - found.given) };

@@ -1,9 +1,10 @@
 import { Store } from './store.js';
 import { AddedDatabaseRow } from './entities.js';
-import type { DatabaseList, Ledger, Review, Run, Translation } from '@even-lantern/contract';
+import type { DatabaseList, Review, Run, Translation } from '@even-lantern/contract';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { RunsService } from '../runs/runsService.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let server: TestApplication;
 let database: FaultyConnector;
@@ -55,8 +56,7 @@ test('ten runs of a review asked for at once are one run and nine refusals', asy
   expect(answers.map(({ status }) => status).sort()).toEqual([201, ...Array.from({ length: 9 }, () => 409)]);
   const run = answers.find(({ status }) => status === 201)?.body as Run;
   await server.application.get(RunsService).finished(run.id);
-  const ledger = (await server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
-  expect(ledger.entries).toHaveLength(1);
+  expect(await entriesOf(server, review.id)).toHaveLength(1);
 });
 
 test('runs that were acknowledged stay, whatever is refused to others meanwhile', async () => {

@@ -9,6 +9,7 @@ import {
 import { RunsService } from '../runs/runsService.js';
 import { heading, lightReview, vocabulary, words } from '../testing/lightReview.js';
 import type { TestApplication } from '../testing/testApplication.js';
+import { entriesOf } from '../testing/entriesOf.js';
 
 let server: TestApplication;
 let asked: string[];
@@ -89,9 +90,7 @@ test('what the screen counts, what is sent and what is run find the same, though
   const run = (await server.post(`/api/reviews/${review.id}/runs`, { database: 'db', timeZone: 'UTC' }))
     .body as Run;
   await server.application.get(RunsService).finished(run.id);
-  const { entries } = (await server.get(`/api/reviews/${review.id}/ledger`)).body as {
-    entries: { content: { dialect: string; lines: { string: string; hits: number }[] } }[];
-  };
+  const entries = await entriesOf(server, review.id);
   const content = entries.at(-1)?.content;
   expect(content?.dialect).toBe('sign form');
   expect(content?.lines.map(({ string }) => string)).toEqual(translated.lines.map(({ sent }) => sent));

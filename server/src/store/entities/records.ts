@@ -29,15 +29,28 @@ export class RunRow {
   @Column('text', { nullable: true }) marks: string | null;
   /** the limits that were applied or could not be, as JSON; null for runs made before there were limits */
   @Column('text', { nullable: true }) limits: string | null;
+  /** what else its entry tells of how it was begun, as JSON; null for runs made before that was kept */
+  @Column('text', { nullable: true }) begun: string | null;
 }
 
 @Entity({ name: 'ledger_entry' })
 export class LedgerEntryRow {
   @PrimaryColumn('varchar') id: string;
   @Column('varchar') reviewId: string;
-  @Column('varchar') runId: string;
+  /** null for what is no run */
+  @Column('varchar', { nullable: true }) runId: string | null;
   @Column('integer') entry: number;
   @Column('text') content: string;
+  /** of the content: what lists show and are narrowed by */
+  @Column('varchar') kind: string;
+  @Column('varchar', { nullable: true }) database: string | null;
+  @Column('varchar', { nullable: true }) outcome: string | null;
+  /** the number of the entry that it is about or repeats */
+  @Column('integer', { nullable: true }) about: number | null;
+  /** as JSON */
+  @Column('text') summary: string;
+  /** folded, to be searched */
+  @Column('text') words: string;
   @Column('varchar', { nullable: true }) previousHash: string | null;
   @Column('varchar') hash: string;
 }

@@ -12,6 +12,7 @@ import { LaneHistory1795000000000 } from './laneHistory.js';
 import { Lanes1800000000006 } from './lanes.js';
 import { LatestLines1800000000000 } from './latestLines.js';
 import { Limits1800000000008 } from './limits.js';
+import { LedgerKinds1800000000019 } from './ledgerKinds.js';
 import { LinesFor1800000000018 } from './linesFor.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
@@ -53,4 +54,5 @@ export const MIGRATIONS = [
   CallBudgets1800000000016,
   PeerReviews1800000000017,
   LinesFor1800000000018,
+  LedgerKinds1800000000019,
 ];
