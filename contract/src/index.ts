@@ -28,3 +28,4 @@ export * from './databaseChoices.js';
 export * from './addedDatabases.js';
 export * from './ledger.js';
 export * from './timeZone.js';
+export * from './drift.js';

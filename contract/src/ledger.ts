@@ -39,7 +39,7 @@ export interface LedgerSummary {
   lines: number;
   hits: number | null;
   fetched: number;
-  /** the limits of a run, in words */
+  /** the limits that a run applied, in words */
   limits: string[];
   /** what it was run for, or the way of searching elsewhere */
   purpose: string;

@@ -24,6 +24,12 @@ export interface NewRuns extends RunAbout {
   databases: string[];
 }
 
+/** A run that repeats an entry. */
+export interface RepeatedRun extends RunAbout {
+  /** against the release of the entry, or that of now */
+  release: 'then' | 'present';
+}
+
 /** What became of starting runs in several databases. */
 export interface StartedRuns {
   started: Run[];
@@ -58,6 +64,11 @@ export const newRunsSchema = Joi.object<NewRuns>({
     .unique()
     .required()
     .messages({ 'array.min': 'Choose a database at least.' }),
+});
+
+export const repeatedRunSchema = Joi.object<RepeatedRun>({
+  ...about,
+  release: Joi.string().valid('then', 'present').required(),
 });
 
 export type RunStatus = 'running' | 'complete' | 'interrupted';

@@ -1,6 +1,7 @@
 export * from './concepts/index.js';
 export * from './crosswalk/index.js';
 export * from './designs/index.js';
+export * from './drift/index.js';
 export * from './ledger/index.js';
 export * from './limits/index.js';
 export * from './peerReview/index.js';

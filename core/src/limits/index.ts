@@ -19,7 +19,7 @@ export { filterWordsProblem, limitFindings, LONGEST_VALUE, MOST_VALUES, valuesPr
 export type { LimitFinding } from './check.js';
 export { profilePicture } from './picture.js';
 export type { PictureStep, ProfilePicture } from './picture.js';
-export { limitsOfDatabase, limitsSince } from './since.js';
+export { appliedLimits, limitsOfDatabase, limitsSince } from './since.js';
 export type { DescribedLimits, LimitsSince } from './since.js';
 export { describedLimits, MATCHABLE_KINDS, proposeLimits } from './propose.js';
 export type { MatchedLimit } from './propose.js';

@@ -31,16 +31,21 @@ export interface LimitsSince {
   gone: string[];
 }
 
+/** The limits of an entry that were applied, each in words. */
+export function appliedLimits(logged: readonly Pick<LedgerLimit, 'limit' | 'way'>[] | undefined): string[] {
+  return (logged ?? []).flatMap(({ limit, way }) => (way === null ? [] : [`${limit} (${way})`]));
+}
+
 /**
  * Compares the limits of an entry with those that are applied now. Reasons and the order do not change what is found.
+ * @param then as `appliedLimits` tells them
  * @returns null where they are the same
  */
 export function limitsSince(
-  logged: readonly LedgerLimit[] | undefined,
+  then: readonly string[],
   limits: readonly Limit[],
   database: LimitsOfDatabase,
 ): LimitsSince | null {
-  const then = (logged ?? []).flatMap(({ limit, way }) => (way === null ? [] : [`${limit} (${way})`]));
   const now = limits.flatMap((limit) => {
     const { query, way } = applyLimit(limit, database);
     return limit.on && query !== null ? [`${limitText(limit)} (${wayText(way)})`] : [];

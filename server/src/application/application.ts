@@ -53,6 +53,7 @@ import { LanesService } from '../reviews/lanesService.js';
 import { ShelfController } from '../reviews/shelfController.js';
 import { ShelfService } from '../reviews/shelfService.js';
 import { TermsService } from '../reviews/termsService.js';
+import { DriftService } from '../ledger/driftService.js';
 import { LedgerController } from '../ledger/ledgerController.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
@@ -215,6 +216,7 @@ class ApplicationModule {
         OverlapService,
         TranslationService,
         LedgerService,
+        DriftService,
         RunClosing,
         RunPlanning,
         RunsService,

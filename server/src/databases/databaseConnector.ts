@@ -79,6 +79,12 @@ export interface DatabaseConnector {
   count(query: string, signal?: AbortSignal, asking?: Asking): Promise<CountAnswer>;
   search(query: string, page: Page, signal?: AbortSignal, asking?: Asking): Promise<SearchAnswer>;
   /**
+   * Records by the database's own numbers: those that it has. Left out where it cannot be asked so.
+   * @param accessions no more than a page holds
+   * @param release whose state is wanted; the present one where nothing is said
+   */
+  fetch?(accessions: readonly string[], release?: string, signal?: AbortSignal): Promise<SearchAnswer>;
+  /**
    * Words of the database's index in alphabetical order.
    * @param from the first word, or what it would stand after
    * @param release as with counts; the present one where nothing is said

@@ -2,11 +2,13 @@ import { Body, Controller, Get, Header, HttpCode, Param, ParseIntPipe, Post, Que
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ledgerToCsv, ledgerToJson, ledgerToMarkdown } from '@even-lantern/core';
 import {
+  driftQuerySchema,
   ledgerCorrectionSchema,
   ledgerNoteSchema,
   ledgerQuerySchema,
   sealToVerifySchema,
   searchElsewhereSchema,
+  type DriftQuery,
   type Ledger,
   type LedgerCorrection,
   type LedgerNote,
@@ -20,6 +22,7 @@ import { Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { RunsService } from '../runs/runsService.js';
+import { DriftService } from './driftService.js';
 import { LedgerService } from './ledgerService.js';
 
 /** What was run, noted and entered. Entries are added, and never changed. */
@@ -28,6 +31,7 @@ import { LedgerService } from './ledgerService.js';
 export class LedgerController {
   constructor(
     private readonly ledger: LedgerService,
+    private readonly drift: DriftService,
     private readonly runs: RunsService,
     private readonly reviews: ReviewsService,
   ) {}
@@ -54,6 +58,16 @@ export class LedgerController {
   @ApiOperation({ summary: 'An entry with what was noted about it' })
   entry(@Param('id') id: string, @Param('entry', ParseIntPipe) entry: number) {
     return this.ledger.detail(id, entry);
+  }
+
+  @Get('ledger/entries/:entry/drift')
+  @ApiOperation({ summary: 'How an entry differs from the one that it repeats, record by record' })
+  driftOf(
+    @Param('id') id: string,
+    @Param('entry', ParseIntPipe) entry: number,
+    @Query(new Validated(driftQuerySchema)) query: DriftQuery,
+  ) {
+    return this.drift.of(id, entry, query);
   }
 
   @Post('ledger/notes')

@@ -1,5 +1,5 @@
 /** What is kept of an entry beside its content, so that lists are read and narrowed without reading every entry. */
-import { isRun, textKey, type LedgerContent } from '@even-lantern/core';
+import { appliedLimits, isRun, textKey, type LedgerContent } from '@even-lantern/core';
 import type { LedgerSummary } from '@even-lantern/contract';
 
 /** What stands in the summary column: all but what the row tells. */
@@ -32,7 +32,7 @@ export function summaryOf(content: LedgerContent): KeptSummary {
       lines: content.lines.length,
       hits,
       fetched,
-      limits: limits.map(({ limit }) => limit),
+      limits: appliedLimits(limits),
       purpose,
       about: content.repeats?.entry ?? null,
     };

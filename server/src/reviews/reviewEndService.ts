@@ -20,6 +20,8 @@ import {
   PointJudgementRow,
   RecordCountRow,
   RecordRow,
+  RecordStateRow,
+  DriftRow,
   ReviewRow,
   RunRecordRow,
   OwnLineRow,
@@ -41,6 +43,8 @@ const OF_PEER_REVIEWS = [PointJudgementRow, PeerCommentRow] as const;
 const OF_LANES = [LaneEventRow, TermRow] as const;
 const OF_REVIEWS = [
   LedgerEntryRow,
+  RecordStateRow,
+  DriftRow,
   DesignJudgementRow,
   RecordRow,
   RunRow,

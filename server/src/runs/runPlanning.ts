@@ -7,48 +7,48 @@ import {
   headingByLabel,
   isRun,
   linesToRun,
+  parseCql,
+  parseLine,
+  printCql,
+  renameHeadings,
+  renamesBetween,
   settledAs,
   translateLine,
+  treeOf,
   wordsFor,
-  type EntryReference,
-  type LedgerAccepted,
   type LedgerLine,
   type LedgerSettled,
   type Line,
+  type LineText,
+  type Renamed,
   type RunContent,
   type StrategyState,
 } from '@even-lantern/core';
-import { MOST_RECORDS, type NewRun, type Person } from '@even-lantern/contract';
+import {
+  MOST_RECORDS,
+  type NewRun,
+  type Person,
+  type RepeatedRun,
+  type RunMark,
+} from '@even-lantern/contract';
 import { badInput, notFound } from '../application/problem.js';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
-import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { contextOf, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { within } from '../databases/patience.js';
 import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { LedgerService, runOfEntry } from '../ledger/ledgerService.js';
 import { acceptedFindings, ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
 import { StrategyVersionRow, type RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { VersionsService } from '../versions/versionsService.js';
 import { loggedLimits } from './runLimits.js';
-import { marksOf } from './runState.js';
+import { marksOf, type Begun } from './runState.js';
 
 /** How long a run waits for the database to tell its release. */
 const PATIENCE_MS = 4000;
-
-/** What an entry tells of how its run was begun, beside its lines and limits. */
-export interface Begun {
-  purpose: string;
-  note: string;
-  /** the same for runs that one action started; absent for one alone */
-  together?: string;
-  version: RunContent['version'];
-  accepted: LedgerAccepted[];
-  settled: LedgerSettled[];
-  repeats: EntryReference | null;
-  renamed: { from: string; to: string }[];
-}
 
 export interface PlannedRun {
   row: RunRow;
@@ -72,6 +72,7 @@ export class RunPlanning {
     private readonly crosswalk: CrosswalkService,
     private readonly vocabularies: VocabulariesService,
     private readonly people: PeopleService,
+    private readonly ledger: LedgerService,
   ) {}
 
   /** Keeps the present strategy, so that what is run is one state in all databases, whatever is edited meanwhile. */
@@ -156,6 +157,79 @@ export class RunPlanning {
     };
   }
 
+  /**
+   * A run that repeats an entry: the same strings, word for word. Against the present release, headings that have another
+   * name now are asked by that, and the entry says so.
+   */
+  async ofEntry(
+    reviewId: string,
+    number: number,
+    { release: which, timeZone, purpose = '', note = '' }: RepeatedRun,
+    person: Person,
+  ): Promise<PlannedRun> {
+    await this.reviews.expect(reviewId);
+    const entry = await this.ledger.entry(this.store.read, reviewId, number);
+    const before = runContent(entry.content);
+    if (this.databases.knows(before.database)) {
+      await within(PATIENCE_MS, this.databases.refresh(before.database), undefined);
+    }
+    const database = await this.databases.open(before.database);
+    const then = which === 'then' && before.release !== '' ? before.release : undefined;
+    const renamed = then === undefined ? renamesOf(before, database) : [];
+    const lines = before.lines.map((line) => ({
+      ...line,
+      hits: null,
+      ...renamedLine(line, before, database, renamed),
+    }));
+    await this.sureOfWhole(
+      database,
+      lines,
+      lines.map(({ string }) => string),
+    );
+    const begun: Begun = {
+      purpose,
+      note,
+      version: before.version ?? null,
+      accepted: before.accepted ?? [],
+      settled: before.settled ?? [],
+      repeats: { entry: number, hash: entry.hash },
+      renamed,
+    };
+    const most = Math.max(MOST_RECORDS, (before.hits ?? 0) * 2);
+    const marks = await this.marksOfEntry(reviewId, number, renamed);
+    return {
+      database,
+      row: {
+        ...this.newRow(reviewId, database, then, { timeZone, most, begun }, person),
+        queryType: before.queryType ?? 'cql',
+        lines: JSON.stringify(lines),
+        marks: marks === null ? null : JSON.stringify(marks),
+        limits: JSON.stringify(
+          (before.limits ?? []).map((limit) => ({ ...limit, before: null, after: null })),
+        ),
+      },
+    };
+  }
+
+  /** What marked the records of the entry's run, with the names of now. */
+  private async marksOfEntry(
+    reviewId: string,
+    entry: number,
+    renamed: readonly Renamed[],
+  ): Promise<RunMark[] | null> {
+    const run = await runOfEntry(this.store.read, reviewId, entry);
+    if (run?.marks == null) return null;
+    return (JSON.parse(run.marks) as RunMark[]).map((mark) => {
+      const { vocabulary, limitFields, cql } = mark;
+      const read = renamed.length === 0 ? null : parseCql(cql, { vocabulary: vocabulary ?? '', limitFields });
+      if (read?.ok !== true) return mark;
+      return {
+        ...mark,
+        cql: printCql(renameHeadings(read.query, renamed), { vocabulary: vocabulary ?? '' }),
+      };
+    });
+  }
+
   /** What every run begins with, whatever it runs. @throws ProblemException for a release that cannot be asked for */
   private newRow(
     reviewId: string,
@@ -238,6 +312,43 @@ export class RunPlanning {
       throw badInput([{ path: 'database', message }]);
     }
   }
+}
+
+/** The headings of an entry that the database's vocabulary calls otherwise now. */
+function renamesOf({ lines, queryType }: RunContent, database: OpenDatabase): Renamed[] {
+  const { vocabulary, dialect } = database;
+  if (vocabulary === null) return [];
+  const renames = lines.flatMap((line) => {
+    const read = parseLine(asText(line, queryType), dialect, contextOf(database));
+    return read.ok ? renamesBetween(read.query, treeOf(vocabulary)) : [];
+  });
+  return [...new Map(renames.map((each) => [each.from, each])).values()];
+}
+
+/** The line with the names of now; nothing where it names none that changed, and so stays as it was written. */
+function renamedLine(
+  line: LedgerLine,
+  { queryType }: RunContent,
+  database: OpenDatabase,
+  renames: readonly Renamed[],
+): Partial<LedgerLine> {
+  if (renames.length === 0) return {};
+  const { dialect } = database;
+  const context = contextOf(database);
+  const text = asText(line, queryType);
+  const read = parseLine(text, dialect, context);
+  if (!read.ok) return {};
+  const query = renameHeadings(read.query, renames);
+  if (JSON.stringify(query) === JSON.stringify(read.query)) return {};
+  const string =
+    text.language === 'cql' || dialect === null
+      ? printCql(query, { vocabulary: context.vocabulary ?? '' })
+      : dialect.print(query, context).text;
+  return { string };
+}
+
+function asText({ string: text }: LedgerLine, queryType = 'cql'): Pick<LineText, 'language' | 'text'> {
+  return { language: queryType === 'cql' ? 'cql' : 'own', text };
 }
 
 /** Why more records than are fetched without asking are not fetched. */

@@ -3,6 +3,11 @@ import {
   printCql,
   standaloneQuery,
   type DialectContext,
+  type EntryReference,
+  type LedgerAccepted,
+  type LedgerSettled,
+  type Renamed,
+  type RunContent,
   type LedgerLine,
   type OwnLine,
   type Strategy,
@@ -10,7 +15,19 @@ import {
 import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
 import type { Asking } from '../databases/databaseConnector.js';
 import type { RunRow } from '../store/entities.js';
-import type { Begun } from './runPlanning.js';
+
+/** What an entry tells of how its run was begun, beside its lines and limits. */
+export interface Begun {
+  purpose: string;
+  note: string;
+  /** the same for runs that one action started; absent for one alone */
+  together?: string;
+  version: RunContent['version'];
+  accepted: LedgerAccepted[];
+  settled: LedgerSettled[];
+  repeats: EntryReference | null;
+  renamed: Renamed[];
+}
 
 export function askingOf({ queryType, release }: RunRow): Asking {
   // A database that has but one release may give it no date.

@@ -1,6 +1,14 @@
-import { Body, Controller, Get, Param, Post, Sse, type MessageEvent } from '@nestjs/common';
+import { Body, Controller, Get, Param, ParseIntPipe, Post, Sse, type MessageEvent } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { newRunSchema, newRunsSchema, type NewRun, type NewRuns, type Person } from '@even-lantern/contract';
+import {
+  newRunSchema,
+  newRunsSchema,
+  repeatedRunSchema,
+  type NewRun,
+  type NewRuns,
+  type Person,
+  type RepeatedRun,
+} from '@even-lantern/contract';
 import { map, type Observable } from 'rxjs';
 import { bodyOf } from '../application/openApi.js';
 import { Validated } from '../application/validated.js';
@@ -30,6 +38,18 @@ export class RunsController {
     return this.runs.startTogether(id, body, person);
   }
 
+  @Post('reviews/:id/ledger/entries/:entry/runs')
+  @ApiOperation({ summary: 'Run an entry again, against the release of then or the present one' })
+  @ApiBody(bodyOf(repeatedRunSchema))
+  repeat(
+    @Param('id') id: string,
+    @Param('entry', ParseIntPipe) entry: number,
+    @Body(new Validated(repeatedRunSchema)) body: RepeatedRun,
+    @Actor() person: Person,
+  ) {
+    return this.runs.repeat(id, entry, body, person);
+  }
+
   @Get('runs/:id')
   @ApiOperation({ summary: 'The state of a run' })
   get(@Param('id') id: string) {
@@ -40,6 +60,12 @@ export class RunsController {
   @ApiOperation({ summary: 'The states of a run as they come, as server-sent events' })
   async progress(@Param('id') id: string): Promise<Observable<MessageEvent>> {
     return (await this.runs.progress(id)).pipe(map((run) => ({ data: run })));
+  }
+
+  @Sse('reviews/:id/runs/progress')
+  @ApiOperation({ summary: 'The states of all runs of a review that go on, as server-sent events' })
+  progressOfReview(@Param('id') id: string): Observable<MessageEvent> {
+    return this.runs.progressOfReview(id).pipe(map((run) => ({ data: run })));
   }
 
   @Post('runs/:id/stop')

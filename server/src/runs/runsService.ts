@@ -6,18 +6,26 @@ import {
   type OnApplicationBootstrap,
 } from '@nestjs/common';
 import type { LedgerLine } from '@even-lantern/core';
-import type { NewRun, NewRuns, Person, Run, RunMark, RunStatus, StartedRuns } from '@even-lantern/contract';
-import { BehaviorSubject, of, type Observable } from 'rxjs';
-import { In, IsNull } from 'typeorm';
+import type {
+  NewRun,
+  NewRuns,
+  Person,
+  RepeatedRun,
+  Run,
+  RunMark,
+  RunStatus,
+  StartedRuns,
+} from '@even-lantern/contract';
+import { BehaviorSubject, merge, of, type Observable } from 'rxjs';
+import { IsNull } from 'typeorm';
 import { conflict, notFound, problemOf } from '../application/problem.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
-import { RecordRow, ReviewRow, RunRecordRow, RunRow } from '../store/entities.js';
+import { ReviewRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
-import { addToCount } from '../records/recordCounts.js';
-import { inBatches } from '../store/inBatches.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
-import { FoundRecords, shownOf, type RankedRecord } from './foundRecords.js';
+import { FoundRecords, type RankedRecord } from './foundRecords.js';
+import { keepRecords } from './keepRecords.js';
 import { PATIENT, RunClosing } from './runClosing.js';
 import { RunPlanning, tooManyText, type PlannedRun } from './runPlanning.js';
 import { askingOf, linesOf, runOf } from './runState.js';
@@ -29,9 +37,6 @@ interface ActiveRun {
 }
 
 const CUT_OFF = 'the application stopped during the run';
-const UNDECIDED = {
-  decision: 'undecided', decidedBy: null, decidedAt: null, version: 1, design: null, designJudged: false,
-}; // prettier-ignore
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
 
 /**
@@ -101,6 +106,11 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     };
   }
 
+  /** Runs what an entry ran, against the release of then or the present one. */
+  async repeat(reviewId: string, entry: number, run: RepeatedRun, person: Person): Promise<Run> {
+    return this.begin(await this.planning.ofEntry(reviewId, entry, run, person));
+  }
+
   /** From here on it is in the store, and ends with an entry whatever happens. */
   private async begin({ row, database }: PlannedRun): Promise<Run> {
     await this.store.write(async (manager) => {
@@ -143,6 +153,12 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   /** The states of a run as they come, ending with its last. */
   async progress(id: string): Promise<Observable<Run>> {
     return this.active.get(id)?.progress ?? of(await this.get(id));
+  }
+
+  /** The states of all runs that go on in a review, as they come; ends when they have ended. */
+  progressOfReview(reviewId: string): Observable<Run> {
+    const going = [...this.active.values()].filter(({ progress }) => progress.value.reviewId === reviewId);
+    return merge(...going.map(({ progress }) => progress));
   }
 
   /** Stops a run; one that was left open by something else is closed. */
@@ -258,37 +274,8 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     }
   }
 
-  /** Keeps a page of records. A record found before keeps its decision and takes on what the database says now. */
   private async keep(row: RunRow, records: readonly RankedRecord[]): Promise<void> {
-    if (records.length === 0) return;
-    await this.store.write(async (manager) => {
-      const { reviewId, database } = row;
-      const accession = In(records.map(({ record }) => record.accession));
-      const rows = await manager.find(RecordRow, {
-        where: { reviewId, database, accession },
-        select: { id: true, accession: true, record: true, designJudged: true },
-      });
-      const known = new Map(rows.map((each) => [each.accession, each]));
-      const added: RecordRow[] = [];
-      for (const { record, rank } of records) {
-        const shown = shownOf(record, rank, row.id);
-        const before = known.get(record.accession);
-        if (before !== undefined) {
-          // What the database says otherwise now may tell of another design.
-          const untold = before.record !== shown.record && !before.designJudged ? { design: null } : {};
-          await manager.update(RecordRow, { id: before.id }, { ...shown, ...untold });
-        } else {
-          const own = { id: randomUUID(), reviewId, database, accession: record.accession };
-          added.push({ ...own, ...shown, ...UNDECIDED });
-        }
-      }
-      await inBatches(added, (batch) => manager.insert(RecordRow, batch));
-      await addToCount(manager, reviewId, 'undecided', added.length);
-      await inBatches(
-        records.map(({ record, rank }) => ({ runId: row.id, accession: record.accession, rank })),
-        (batch) => manager.insert(RunRecordRow, batch),
-      );
-    }, PATIENT);
+    if (records.length > 0) await this.store.write((manager) => keepRecords(manager, row, records), PATIENT);
   }
 
   private async save(

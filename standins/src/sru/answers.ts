@@ -113,6 +113,7 @@ export function explainAnswer(database: StandInDatabase, host: string, port: num
     ['Creator', 'dc', 'creator'],
     ['Subject', 'dc', 'subject'],
     ['Date', 'dc', 'date'],
+    ['Record identifier', 'rec', 'identifier'],
   ];
   return [
     HEAD,
@@ -122,7 +123,7 @@ export function explainAnswer(database: StandInDatabase, host: string, port: num
     `<explain xmlns="${EXPLAIN}">`,
     `<serverInfo protocol="SRU" version="2.0" transport="http">${element('host', host)}${element('port', port)}${element('database', `sru/${database.id}`)}</serverInfo>`,
     `<databaseInfo>${element('title', database.name)}${element('description', database.description)}</databaseInfo>`,
-    '<indexInfo><set name="el" identifier="urn:even-lantern:context-set"/><set name="dc" identifier="info:srw/cql-context-set/1/dc-v1.1"/>',
+    '<indexInfo><set name="el" identifier="urn:even-lantern:context-set"/><set name="dc" identifier="info:srw/cql-context-set/1/dc-v1.1"/><set name="rec" identifier="info:srw/cql-context-set/2/rec-1.1"/>',
     ...indexes.map(
       ([title, set, name]) =>
         `<index search="true" scan="${set === 'el' && name !== 'year'}">${element('title', title)}<map><name set="${set}">${escapeXml(name)}</name></map></index>`,

@@ -70,7 +70,9 @@ export function sruService(database: StandInDatabase): SruService {
         `There is no release ${parameters.release}; the present one is ${database.release}.`,
       );
     }
-    const read = understand(text, queryType, database);
+    const named = queryType === 'cql' ? identifiersIn(text) : null;
+    const read: Understood =
+      named === null ? understand(text, queryType, database) : { query: { kind: 'everything' }, sortBy: [] };
     const schema = SCHEMAS[parameters.recordSchema ?? 'mods'];
     if (schema === undefined) refuse(66, parameters.recordSchema ?? '', 'Records come as mods or dc.');
     const escaping =
@@ -94,7 +96,8 @@ export function sruService(database: StandInDatabase): SruService {
       };
       refuse(numbers[found.error.problem], '', found.error.message);
     }
-    const total = found.documents.size;
+    const numbered = named === null ? null : numberedDocs(named);
+    const total = numbered?.length ?? found.documents.size;
     const diagnostics: Diagnostic[] = [];
     if (wanted > database.pageCap) {
       const message = `At most ${database.pageCap} records come in one answer.`;
@@ -105,7 +108,7 @@ export function sruService(database: StandInDatabase): SruService {
     }
     const records: BibRecord[] = [];
     if (wanted > 0 && total > 0) {
-      const order = ordered(query, sort, () => docsOf(found.documents));
+      const order = numbered ?? ordered(query, sort, () => docsOf(found.documents));
       const page = order.subarray(startRecord - 1, startRecord - 1 + Math.min(wanted, database.pageCap));
       for (const doc of page) {
         const record = database.records[doc];
@@ -117,11 +120,14 @@ export function sruService(database: StandInDatabase): SruService {
         ? []
         : facetsOf(
             database,
-            docsOf(found.documents),
+            numbered ?? docsOf(found.documents),
             readFacetLimit(parameters.facetLimit, database),
             parameters.facetSort?.startsWith('alphanumeric') === true ? 'value' : 'count',
           );
-    const understood = printCql(query, { vocabulary: database.tree?.vocabulary.id ?? '' });
+    const understood =
+      named === null
+        ? printCql(query, { vocabulary: database.tree?.vocabulary.id ?? '' })
+        : `rec.identifier any "${named.join(' ')}"`;
     return searchAnswer(database, {
       total,
       startRecord,
@@ -139,6 +145,14 @@ export function sruService(database: StandInDatabase): SruService {
       facets,
       diagnostics,
     });
+  };
+
+  let docOf: Map<string, number> | null = null;
+  /** The records with some accession numbers, in the order of the database. */
+  const numberedDocs = (accessions: readonly string[]): Uint32Array => {
+    docOf ??= new Map(database.records.map(({ accession }, doc) => [accession, doc]));
+    const known = docOf;
+    return Uint32Array.from(new Set(accessions.flatMap((each) => known.get(each) ?? []))).sort();
   };
 
   const ordered = (query: Query, sort: Sort, docs: () => Uint32Array): Uint32Array => {
@@ -226,12 +240,24 @@ export function sruService(database: StandInDatabase): SruService {
   };
 }
 
+interface Understood {
+  query: Query;
+  sortBy: readonly CqlSortKey[];
+}
+
+/**
+ * The accession numbers of a query for records by their numbers, which stands alone: `rec.identifier any "A1 A2"`, from
+ * the context set for metadata of records (info:srw/cql-context-set/2/rec-1.1). Null for any other query.
+ */
+function identifiersIn(text: string): string[] | null {
+  const [, quoted, bare] =
+    /^\s*rec\.identifier\s*(?:any|==?|exact)\s*(?:"([^"]*)"|(\S+))\s*$/i.exec(text) ?? [];
+  const numbers = quoted ?? bare;
+  return numbers === undefined ? null : numbers.split(/\s+/).filter((each) => each !== '');
+}
+
 /** Reads a query in one of the database's query types; what cannot be read is refused with its place. */
-function understand(
-  text: string,
-  queryType: string,
-  database: StandInDatabase,
-): { query: Query; sortBy: readonly CqlSortKey[] } {
+function understand(text: string, queryType: string, database: StandInDatabase): Understood {
   const { tree } = database;
   const vocabulary = tree?.vocabulary.id ?? null;
   const context = { vocabulary, limitFields: Object.keys(database.limits) };

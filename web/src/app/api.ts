@@ -25,9 +25,7 @@ import {
   type LineConversion,
   type LineTextChange,
   type LineWritten,
-  type Ledger,
   type NewDatabase,
-  type NewRun,
   type NewSettlement,
   type NewTerm,
   type Overlap,
@@ -51,7 +49,6 @@ import {
   type SampleRequest,
   type SettledStep,
   type TermCount,
-  type Run,
   type RunMark,
   type TermChange,
   type Translation,
@@ -351,15 +348,6 @@ export const api = createApi({
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['Answers']),
     }),
-    startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
-      query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),
-      invalidatesTags: ['Ledger'],
-    }),
-    stopRun: build.mutation<Run, string>({
-      query: (id) => ({ url: `runs/${id}/stop`, method: 'POST' }),
-      invalidatesTags: ['Ledger', 'Records'],
-    }),
-    ledger: build.query<Ledger, string>({ query: (id) => `reviews/${id}/ledger`, providesTags: ['Ledger'] }),
     marks: build.query<Record<string, RunMark[]>, string>({
       query: (review) => `reviews/${review}/marks`,
       providesTags: ['Ledger'],

@@ -25,6 +25,7 @@ export const BY_STAGE: Readonly<Record<string, readonly KeyLine[]>> = {
   ],
   searches: [
     ['R', 'run and log'],
+    ['Shift R', 'run and log in several databases'],
     ['N', 'write a line of your own'],
     ['J', 'choose lines, and join them'],
     ['C', 'go to what the checks found'],

@@ -136,6 +136,18 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
     observe,
     keepTo,
     search,
+    // What other servers call their numbers is not known.
+    ...(added === null
+      ? {
+          fetch: (accessions: readonly string[], release?: string, signal?: AbortSignal) =>
+            search(
+              `rec.identifier any "${accessions.filter(isNumber).join(' ')}"`,
+              { start: 1, size: accessions.length },
+              signal,
+              release === undefined ? {} : { release },
+            ),
+        }
+      : {}),
     async count(query, signal, asking): Promise<CountAnswer> {
       const { hits, release, understood } = await search(query, { start: 1, size: 0 }, signal, asking);
       return { hits, release, understood };
@@ -197,6 +209,11 @@ export function sruConnector(server: SruServer, options: Partial<SruOptions> = {
       await once(ofServer(`${control}/advance`), { method: 'POST', headers, body: '{}' });
     },
   };
+}
+
+/** Whether it can be asked for within quotes, among others. */
+function isNumber(accession: string): boolean {
+  return !/["\\\s]/.test(accession);
 }
 
 /** How an operation is named: in 2.0 a search is known by its query and explaining by nothing at all. */

@@ -88,6 +88,33 @@ export class RunRecordRow {
   @PrimaryColumn('varchar') runId: string;
   @PrimaryColumn('varchar') accession: string;
   @Column('integer') rank: number;
+  /** the SHA-256 of the record as the run found it; null for runs made before that was kept */
+  @Column('varchar', { nullable: true }) digest: string | null;
+}
+
+/** A record as a run found it, where the record itself says something else by now. */
+@Entity({ name: 'record_state' })
+export class RecordStateRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  @Column('varchar') database: string;
+  @Column('varchar') accession: string;
+  @Column('varchar') digest: string;
+  /** as JSON */
+  @Column('text') record: string;
+}
+
+/** How a run differs from an earlier one, once somebody has looked. */
+@Entity({ name: 'drift' })
+export class DriftRow {
+  @PrimaryColumn('varchar') id: string;
+  @Column('varchar') reviewId: string;
+  /** the numbers of the entries of both */
+  @Column('integer') entry: number;
+  @Column('integer') against: number;
+  /** as JSON */
+  @Column('text') content: string;
+  @Column('varchar') at: string;
 }
 
 /** How many records of a review stand at a decision. */

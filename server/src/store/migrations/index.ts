@@ -21,6 +21,7 @@ import { PeerReviews1800000000017 } from './peerReviews.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
 import { RecordDesigns1800000000011 } from './recordDesigns.js';
 import { RecordLists1800000000002 } from './recordLists.js';
+import { RecordStates1800000000020 } from './recordStates.js';
 import { RunStates1800000000001 } from './runStates.js';
 import { SavedFilters1800000000010 } from './savedFilters.js';
 import { Shelf1800000000007 } from './shelf.js';
@@ -55,4 +56,5 @@ export const MIGRATIONS = [
   PeerReviews1800000000017,
   LinesFor1800000000018,
   LedgerKinds1800000000019,
+  RecordStates1800000000020,
 ];

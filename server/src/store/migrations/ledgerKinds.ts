@@ -58,7 +58,7 @@ export class LedgerKinds1800000000019 implements MigrationInterface {
           lines: run.lines.length,
           hits,
           fetched,
-          limits: limits.map(({ limit }) => limit),
+          limits: limits.flatMap(({ limit, way }) => (way === null ? [] : [`${limit} (${way})`])),
           purpose: '',
           about: null,
         };
@@ -92,5 +92,5 @@ interface RunOfThen {
   startedAt: string;
   ranBy: string;
   lines: { description: string; string: string }[];
-  limits?: { limit: string }[];
+  limits?: { limit: string; way: string | null }[];
 }

@@ -4,11 +4,12 @@ import { ChevronDown, ChevronUp, TriangleAlert } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { api } from '../../app/api.js';
-import { LedgerView } from './LedgerView.js';
+import { ledgerApi } from '../../app/ledgerApi.js';
+import { LedgerList } from './LedgerList.js';
 
 /** The last logged run and what is running now; opens upwards into the whole ledger. */
 export function LedgerStrip({ reviewId }: { reviewId: string }) {
-  const { data: ledger } = api.useLedgerQuery(reviewId);
+  const { data: ledger } = ledgerApi.useLedgerQuery(reviewId);
   const [params, setParams] = useSearchParams();
   const open = params.get('ledger') === 'open';
   const show = (shown: boolean) => {
@@ -18,39 +19,43 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
     setParams(next, { replace: true });
   };
   useHotkeys('esc', () => show(false), { enabled: open });
-  const entries = ledger?.entries ?? [];
-  const last = entries.at(-1)?.content;
+  const last = ledger?.lastRun ?? null;
   const { data: review } = api.useReviewQuery(reviewId);
   const { data: known } = api.useDatabasesQuery();
   const database = known?.databases.find(({ id }) => id === last?.database);
   const since =
-    last === undefined || review === undefined || database === undefined
+    last === null || review === undefined || database === undefined
       ? null
       : limitsSince(last.limits, review.limits, limitsOfDatabase(database));
   const chain = ledger?.brokenAt == null ? 'Chain verified' : `Chain broken at entry ${ledger.brokenAt}`;
+  const running = ledger?.running ?? [];
   return (
     <footer className="rule bg-base-300 shrink-0 border-t">
-      {open && ledger !== undefined && <LedgerView reviewId={reviewId} entries={entries} chain={chain} />}
+      {open && ledger !== undefined && (
+        <LedgerList reviewId={reviewId} ledger={ledger} onClose={() => show(false)} />
+      )}
       <button
         className="flex w-full cursor-pointer items-center gap-4 px-4 py-1.5 text-left text-[13px]"
         aria-expanded={open}
         onClick={() => show(!open)}
       >
         <span className="whitespace-nowrap">
-          <b>Ledger</b> {counted(entries.length, 'entry', 'entries')}
+          <b>Ledger</b> {counted(ledger?.seal.entries ?? 0, 'entry', 'entries')}
         </span>
-        {ledger?.running != null ? (
-          <span className="moved">Running now</span>
-        ) : last === undefined ? (
+        {running.length > 0 ? (
+          <span className="moved truncate">
+            Running now in {running.map(({ databaseName }) => databaseName).join(', ')}
+          </span>
+        ) : last === null ? (
           <span className="quiet">Nothing run and logged yet</span>
         ) : (
           <span className="truncate">
-            Last run <b>{last.databaseName}</b>, {format(last.startedAt, 'd MMM yyyy HH:mm')},{' '}
-            {counted(last.lines.length, 'line')}, <b>{counted(last.fetched, 'record')}</b>
+            Last run <b>{last.title}</b>, {format(last.at, 'd MMM yyyy HH:mm')},{' '}
+            {counted(last.lines, 'line')}, <b>{counted(last.fetched, 'record')}</b>
             {last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
           </span>
         )}
-        {since !== null && ledger?.running == null && (
+        {since !== null && running.length === 0 && (
           <span
             className="text-warning flex min-w-0 items-center gap-1"
             title={[
@@ -62,7 +67,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
             <span className="truncate">limits have changed since: run it again</span>
           </span>
         )}
-        {entries.length > 0 && (
+        {(ledger?.seal.entries ?? 0) > 0 && (
           <span className={`max-md:hidden ${ledger?.brokenAt == null ? '' : 'problem'}`}>{chain}</span>
         )}
         <span className="ml-auto" aria-hidden="true">

@@ -22,6 +22,7 @@ interface SearchesHeadProps {
   /** an earlier release that a run is made against */
   earlier: string | undefined;
   busy: boolean;
+  choosing: boolean;
   onLine: () => void;
   onJoin: () => void;
   onChecks: () => void;
@@ -29,12 +30,13 @@ interface SearchesHeadProps {
   onBeside: (id: string | null) => void;
   onRelease: (release: string) => void;
   onRun: () => void;
+  onRunInSeveral: () => void;
 }
 
 /** What can be done with the strategy as a whole. */
 export function SearchesHead(props: SearchesHeadProps) {
   const { counting, database, others, beside, inAll, joining, noLines, openFindings, inVersions } = props;
-  const { earlier, busy, onLine, onJoin, onChecks, onVersions, onBeside, onRelease, onRun } = props;
+  const { earlier, busy, choosing, onRunInSeveral, onLine, onJoin, onChecks, onVersions, onBeside, onRelease, onRun } = props;
   return (
     <div className="flex flex-wrap items-center justify-between gap-3">
       <div className="flex items-baseline gap-3">
@@ -108,6 +110,17 @@ export function SearchesHead(props: SearchesHeadProps) {
           <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
           <kbd className="font-mono text-xs font-normal">R</kbd>
         </button>
+        {others.length > 0 && (
+          <button
+            className="btn btn-quiet btn-sm"
+            aria-expanded={choosing}
+            onClick={onRunInSeveral}
+            disabled={noLines}
+            title="Run and log in several databases, side by side"
+          >
+            In several <kbd className="font-mono text-xs font-normal">Shift R</kbd>
+          </button>
+        )}
       </div>
     </div>
   );

@@ -32,7 +32,9 @@ import { ReasonsMissing } from './ReasonsMissing.js';
 import { PasteStrategy } from './paste/PasteStrategy.js';
 import { PeerReviewPane } from './peerReview/PeerReviewPane.js';
 import { useOpenComments } from './peerReview/useOpenComments.js';
-import { RunProgress } from './RunProgress.js';
+import { RunInSeveral } from './runs/RunInSeveral.js';
+import { RunProgress } from './runs/RunProgress.js';
+import { useRuns } from './runs/useRuns.js';
 import { JoinLines } from './sheet/JoinLines.js';
 import { OwnLinePane, usersOf } from './sheet/OwnLinePane.js';
 import { Sheet } from './sheet/Sheet.js';
@@ -44,7 +46,6 @@ import { RationedNote } from '../../parts/RationedNote.js';
 import { StrategyMenu } from './StrategyMenu.js';
 import { ToSettle } from './ToSettle.js';
 import { VersionsPane } from './versions/VersionsPane.js';
-import { useRun } from './useRun.js';
 
 const NONE: DatabaseProfile[] = [];
 /** So much of a line is told with a comment on it. */
@@ -54,7 +55,7 @@ const LONGEST_ABOUT = 1000;
 export function SearchesStage() {
   const { review, database } = useReview();
   const { data: rehearsal, error, isFetching, refetch } = useRehearsal();
-  const run = useRun(review.id, database?.id ?? null);
+  const runs = useRuns(review.id);
   const translating = api.useTranslationQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
@@ -133,13 +134,19 @@ export function SearchesStage() {
   const openComments = useOpenComments(review.id);
   const [asking, setAsking] = useState(false);
   const [pasting, setPasting] = useState(false);
+  const [choosing, setChoosing] = useState(false);
+  const busy = database !== null && runs.busyIn(database.id);
+  const runHere = async () => {
+    if (database === null) return;
+    await runs.start({ database: database.id, ...(earlier === undefined ? {} : { release: earlier }) });
+  };
   const unreasoned = review.limits.filter(
     ({ id, on, reason }) => on && reason === '' && lines.some(({ limitId }) => limitId === id),
   );
   const start = () => {
-    if (run.busy) return;
+    if (busy) return;
     if (unreasoned.length > 0) setAsking(true);
-    else void run.start(earlier);
+    else void runHere();
   };
   const copyText = (text: string, name: string) => {
     navigator.clipboard.writeText(text).then(
@@ -220,6 +227,7 @@ export function SearchesStage() {
     event.preventDefault();
   };
   useHotkeys('r', start);
+  useHotkeys('shift+r', () => setChoosing(!choosing), { preventDefault: true });
   useHotkeys('n', () => void addLine(), { preventDefault: true });
   useHotkeys('j', () => setJoining(joining === null ? [] : null), { preventDefault: true });
   useHotkeys('esc', () => setJoining(null));
@@ -247,7 +255,8 @@ export function SearchesStage() {
         openFindings={checks.findings === null ? null : openFindings}
         inVersions={inVersions}
         earlier={earlier}
-        busy={run.busy}
+        busy={busy}
+        choosing={choosing}
         onLine={() => void addLine()}
         onJoin={() => setJoining(joining === null ? [] : null)}
         onChecks={goToChecks}
@@ -257,6 +266,7 @@ export function SearchesStage() {
           if (database !== null) setAsked({ database: database.id, release });
         }}
         onRun={start}
+        onRunInSeveral={() => setChoosing(!choosing)}
       />
       {databases.length > 0 && (
         <div className="rule flex items-end gap-3 border-b">
@@ -287,12 +297,22 @@ export function SearchesStage() {
           limits={unreasoned}
           onGiven={() => {
             setAsking(false);
-            void run.start(earlier);
+            void runHere();
           }}
           onCancel={() => setAsking(false)}
         />
       )}
-      <RunProgress run={run} />
+      {choosing && (
+        <RunInSeveral
+          reviewId={review.id}
+          databases={databases}
+          totals={totals.map(({ data }) => data)}
+          present={database?.id ?? null}
+          runs={runs}
+          onClose={() => setChoosing(false)}
+        />
+      )}
+      <RunProgress runs={runs} databases={databases} />
       {error !== undefined && (
         <ProblemNote problem={problemOf(error)}>
           <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>

@@ -1,0 +1,85 @@
+/** What the interface asks of the server about runs and the ledger. */
+import type { LedgerEntry } from '@even-lantern/core';
+import type {
+  Ledger,
+  LedgerCorrection,
+  LedgerEntryDetail,
+  LedgerNote,
+  LedgerPage,
+  LedgerQuery,
+  LedgerVerified,
+  NewRun,
+  NewRuns,
+  Run,
+  SearchElsewhere,
+  StartedRuns,
+} from '@even-lantern/contract';
+import { api } from './api.js';
+
+const ENTRIES_AT_A_TIME = 50;
+
+export const ledgerApi = api.injectEndpoints({
+  endpoints: (build) => ({
+    startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
+      query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),
+      invalidatesTags: ['Ledger'],
+    }),
+    startRuns: build.mutation<StartedRuns, { reviewId: string; runs: NewRuns }>({
+      query: ({ reviewId, runs }) => ({
+        url: `reviews/${reviewId}/runs/together`,
+        method: 'POST',
+        body: runs,
+      }),
+      invalidatesTags: ['Ledger'],
+    }),
+    stopRun: build.mutation<Run, string>({
+      query: (id) => ({ url: `runs/${id}/stop`, method: 'POST' }),
+      invalidatesTags: ['Ledger', 'Records'],
+    }),
+    ledger: build.query<Ledger, string>({ query: (id) => `reviews/${id}/ledger`, providesTags: ['Ledger'] }),
+    /** Page after page; each begins before the last entry of the one before it. */
+    ledgerEntries: build.infiniteQuery<
+      LedgerPage,
+      { review: string } & Omit<LedgerQuery, 'before' | 'limit'>,
+      number | null
+    >({
+      infiniteQueryOptions: {
+        initialPageParam: null,
+        getNextPageParam: ({ entries }, _pages, last) => {
+          const end = entries.at(-1)?.entry;
+          return end === undefined || end === 1 || end === last || entries.length < ENTRIES_AT_A_TIME
+            ? undefined
+            : end;
+        },
+      },
+      query: ({ queryArg: { review, ...filter }, pageParam }) => ({
+        url: `reviews/${review}/ledger/entries`,
+        params: { ...filter, limit: ENTRIES_AT_A_TIME, ...(pageParam === null ? {} : { before: pageParam }) },
+      }),
+      providesTags: ['Ledger'],
+    }),
+    ledgerEntry: build.query<LedgerEntryDetail, { review: string; entry: number }>({
+      query: ({ review, entry }) => `reviews/${review}/ledger/entries/${entry}`,
+      providesTags: ['Ledger'],
+    }),
+    noteEntry: build.mutation<LedgerEntry, { review: string; body: LedgerNote }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/ledger/notes`, method: 'POST', body }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Ledger']),
+    }),
+    correctEntry: build.mutation<LedgerEntry, { review: string; body: LedgerCorrection }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/ledger/corrections`, method: 'POST', body }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Ledger']),
+    }),
+    enterSearch: build.mutation<LedgerEntry, { review: string; body: SearchElsewhere }>({
+      query: ({ review, body }) => ({ url: `reviews/${review}/ledger/elsewhere`, method: 'POST', body }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Ledger', 'Reviews']),
+    }),
+    verifyLedger: build.mutation<LedgerVerified, { review: string; seal: string }>({
+      query: ({ review, seal }) => ({
+        url: `reviews/${review}/ledger/verification`,
+        method: 'POST',
+        body: { seal },
+      }),
+    }),
+  }),
+});
