@@ -223,12 +223,19 @@ export class DatabaseWatch {
       if (asked === undefined) this.heardOf(answer.release);
       return answer;
     };
+    const { fetch } = direct;
     return {
       explain: () => through(() => direct.explain()),
       count: (query, signal, asking) =>
         released(asking?.release, (ends) => direct.count(query, ends, asking), signal),
       search: (query, page, signal, asking) =>
         released(asking?.release, (ends) => direct.search(query, page, ends, asking), signal),
+      ...(fetch === undefined
+        ? {}
+        : {
+            fetch: (accessions: readonly string[], release?: string, signal?: AbortSignal) =>
+              released(release, (ends) => (direct.fetch ?? fetch)(accessions, release, ends), signal),
+          }),
       scan: (...asked) => through(() => direct.scan(...asked)),
       facets: (query, indexes, signal) => through((ends) => direct.facets(query, indexes, ends), signal),
       vocabulary: (...asked) => through(() => direct.vocabulary(...asked)),
