@@ -24,6 +24,12 @@ export interface VersionName {
   name: string;
 }
 
+/** What of a version is taken up again. */
+export interface GoingBack {
+  /** the ids of lanes; all of the strategy where none are named */
+  lanes?: string[];
+}
+
 /** Two versions, by their ids, compared in a database. */
 export interface VersionComparisonRequest {
   database: string;
@@ -56,6 +62,10 @@ export const versionNameSchema = Joi.object<VersionName>({
   name: Joi.string().allow('').trim().max(200).required().messages({
     'string.max': 'The name of a version has at most 200 characters.',
   }),
+});
+
+export const goingBackSchema = Joi.object<GoingBack>({
+  lanes: Joi.array().items(Joi.string().max(80)).min(1).max(1000).unique(),
 });
 
 export const versionComparisonSchema = Joi.object<VersionComparisonRequest>({

@@ -2,6 +2,6 @@ export { stateOfThings, thingsOf } from './editable.js';
 export type { EditableElement, EditableState, ShelfState, Thing, Things } from './editable.js';
 export { isMoreWriting, joinedSteps, reversed, stepBetween, takeBack } from './editStep.js';
 export type { EditStep, OrderChange, TakenBack, ThingChange } from './editStep.js';
-export { compareStates } from './state.js';
+export { compareStates, withLanesOf } from './state.js';
 export type { LaneState, StrategyChange, StrategyState, WrittenState } from './state.js';
 export { stepInWords } from './stepInWords.js';

@@ -54,6 +54,30 @@ export interface StrategyChange {
   after: string | null;
 }
 
+/**
+ * The present state with some lanes as they were in an earlier one. A lane that has ended since comes back at the end; a
+ * term that was moved since goes back to its lane.
+ */
+export function withLanesOf(
+  present: StrategyState,
+  then: StrategyState,
+  laneIds: readonly string[],
+): StrategyState {
+  const taken = then.lanes.filter(({ id }) => laneIds.includes(id));
+  const byId = new Map(taken.map((lane) => [lane.id, lane]));
+  const terms = new Set(taken.flatMap((lane) => lane.terms.map(({ id }) => id)));
+  const lanes = present.lanes.map(
+    (lane) => byId.get(lane.id) ?? { ...lane, terms: lane.terms.filter(({ id }) => !terms.has(id)) },
+  );
+  const back = taken.filter(({ id }) => present.lanes.every((lane) => lane.id !== id));
+  const elements = taken.flatMap(({ elementId }) =>
+    elementId !== null && then.searched.includes(elementId) && !present.searched.includes(elementId)
+      ? [elementId]
+      : [],
+  );
+  return { ...present, lanes: [...lanes, ...back], searched: [...present.searched, ...new Set(elements)] };
+}
+
 /** @returns what was done from one state to another, lanes first; nothing when they are the same */
 export function compareStates(before: StrategyState, after: StrategyState): StrategyChange[] {
   return [

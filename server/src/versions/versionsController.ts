@@ -1,8 +1,10 @@
 import { Body, Controller, Get, HttpCode, Param, Post, Put } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
+  goingBackSchema,
   versionComparisonSchema,
   versionNameSchema,
+  type GoingBack,
   type Person,
   type VersionComparisonRequest,
   type VersionName,
@@ -67,8 +69,16 @@ export class VersionsController {
 
   @Post(':version/go-back')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Make the strategy what it was; what it is now is kept as a version' })
-  goBack(@Param('id') id: string, @Param('version') version: string, @Actor() person: Person) {
-    return this.versions.goBack(id, version, person);
+  @ApiOperation({
+    summary: 'Make the strategy, or some of its lanes, what it was; what it is now is kept as a version',
+  })
+  @ApiBody(bodyOf(goingBackSchema))
+  goBack(
+    @Param('id') id: string,
+    @Param('version') version: string,
+    @Body(new Validated(goingBackSchema)) { lanes }: GoingBack,
+    @Actor() person: Person,
+  ) {
+    return this.versions.goBack(id, version, person, lanes);
   }
 }

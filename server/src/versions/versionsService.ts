@@ -1,9 +1,16 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import type { LimitValues, StrategyState, Term, TermContent, TermOrigin } from '@even-lantern/core';
+import {
+  withLanesOf,
+  type LimitValues,
+  type StrategyState,
+  type Term,
+  type TermContent,
+  type TermOrigin,
+} from '@even-lantern/core';
 import type { Person, StrategyVersion, StrategyVersionWithState } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
-import { notFound } from '../application/problem.js';
+import { badInput, notFound } from '../application/problem.js';
 import { writtenLines } from '../lines/writtenLines.js';
 import { PeopleService } from '../people/people.js';
 import { lanesInOrder, limitsInOrder, ownLinesInOrder, ReviewsService } from '../reviews/reviewsService.js';
@@ -67,14 +74,25 @@ export class VersionsService {
   /**
    * Makes the strategy what it was in a version. That is an edit of its own: what was there before is kept as a version,
    * and can be gone back to.
+   * @param lanes the ids of those that alone are to be as they were; all of the strategy where none are named
    * @returns the version that was left
    */
-  async goBack(reviewId: string, id: string, person: Person): Promise<{ left: string }> {
+  async goBack(
+    reviewId: string,
+    id: string,
+    person: Person,
+    lanes?: readonly string[],
+  ): Promise<{ left: string }> {
     return this.store.write(async (manager) => {
       const row = await manager.findOneBy(StrategyVersionRow, { id, reviewId });
       if (row === null) throw notFound('This version');
       const left = await keepIn(manager, reviewId, person.id, false);
-      await restore(manager, reviewId, JSON.parse(row.state) as StrategyState, person);
+      const then = JSON.parse(row.state) as StrategyState;
+      const missing = lanes?.find((lane) => then.lanes.every((each) => each.id !== lane));
+      if (missing !== undefined)
+        throw badInput([{ path: 'lanes', message: 'This version has no such lane.' }]);
+      const wanted = lanes === undefined ? then : withLanesOf(await stateOf(manager, reviewId), then, lanes);
+      await restore(manager, reviewId, wanted, person);
       await keepIn(manager, reviewId, person.id, false);
       return { left: left ?? '' };
     });

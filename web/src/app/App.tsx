@@ -10,6 +10,7 @@ import {
   ConceptsStage,
   DatabasePage,
   DatabasesStage,
+  EntryPage,
   GuidePage,
   LimitsStage,
   QuestionStage,
@@ -36,6 +37,7 @@ export function App() {
             <Route path="databases/:database/change" element={<ChangeDatabase />} />
             <Route path="limits" element={<LimitsStage />} />
             <Route path="records" element={<RecordsStage />} />
+            <Route path="ledger/:entry" element={<EntryPage />} />
           </Route>
           <Route
             path="/vocabularies"

@@ -1,6 +1,8 @@
 /** What the interface asks of the server about runs and the ledger. */
 import type { LedgerEntry } from '@even-lantern/core';
 import type {
+  Drift,
+  DriftQuery,
   Ledger,
   LedgerCorrection,
   LedgerEntryDetail,
@@ -10,6 +12,7 @@ import type {
   LedgerVerified,
   NewRun,
   NewRuns,
+  RepeatedRun,
   Run,
   SearchElsewhere,
   StartedRuns,
@@ -61,6 +64,20 @@ export const ledgerApi = api.injectEndpoints({
     ledgerEntry: build.query<LedgerEntryDetail, { review: string; entry: number }>({
       query: ({ review, entry }) => `reviews/${review}/ledger/entries/${entry}`,
       providesTags: ['Ledger'],
+    }),
+    repeatRun: build.mutation<Run, { review: string; entry: number; body: RepeatedRun }>({
+      query: ({ review, entry, body }) => ({
+        url: `reviews/${review}/ledger/entries/${entry}/runs`,
+        method: 'POST',
+        body,
+      }),
+      invalidatesTags: ['Ledger'],
+    }),
+    drift: build.query<Drift, { review: string; entry: number } & DriftQuery>({
+      query: ({ review, entry, ...params }) => ({
+        url: `reviews/${review}/ledger/entries/${entry}/drift`,
+        params,
+      }),
     }),
     noteEntry: build.mutation<LedgerEntry, { review: string; body: LedgerNote }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/notes`, method: 'POST', body }),

@@ -18,6 +18,7 @@ const imports = {
     default: (await import('../stages/databases/ChangeDatabase.js')).ChangeDatabase,
   }),
   limits: async () => ({ default: (await import('../stages/limits/LimitsStage.js')).LimitsStage }),
+  ledger: async () => ({ default: (await import('../stages/ledger/EntryPage.js')).EntryPage }),
   records: async () => ({ default: (await import('../stages/records/RecordsStage.js')).RecordsStage }),
 };
 type StageName = keyof typeof imports;
@@ -31,6 +32,7 @@ export const DatabasePage = lazy(imports['databases/one']);
 export const ChangeDatabase = lazy(imports['databases/change']);
 export const LimitsStage = lazy(imports.limits);
 export const RecordsStage = lazy(imports.records);
+export const EntryPage = lazy(imports.ledger);
 export const GuidePage = lazy(async () => ({
   default: (await import('../stages/guide/GuidePage.js')).GuidePage,
 }));

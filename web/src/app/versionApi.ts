@@ -1,5 +1,10 @@
 /** What the interface asks of the server about versions. */
-import type { StrategyVersion, VersionComparison, VersionComparisonRequest } from '@even-lantern/contract';
+import type {
+  StrategyVersion,
+  StrategyVersionWithState,
+  VersionComparison,
+  VersionComparisonRequest,
+} from '@even-lantern/contract';
 import { api } from './api.js';
 
 export const versionApi = api.injectEndpoints({
@@ -27,11 +32,15 @@ export const versionApi = api.injectEndpoints({
         if (answer !== null) void dispatch(versionApi.util.upsertQueryData('versions', review, answer.data));
       },
     }),
-    goBack: build.mutation<{ left: string }, { review: string; id: string }>({
-      query: ({ review, id }) => ({
+    version: build.query<StrategyVersionWithState, { review: string; id: string }>({
+      query: ({ review, id }) => `reviews/${review}/versions/${id}`,
+      providesTags: ['Review'],
+    }),
+    goBack: build.mutation<{ left: string }, { review: string; id: string; lanes?: string[] }>({
+      query: ({ review, id, lanes }) => ({
         url: `reviews/${review}/versions/${id}/go-back`,
         method: 'POST',
-        body: {},
+        body: lanes === undefined ? {} : { lanes },
       }),
       invalidatesTags: (_result, error) => (error === undefined ? ['Review', 'Reviews', 'Counts'] : []),
     }),

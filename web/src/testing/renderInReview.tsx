@@ -122,12 +122,16 @@ export const countsBy =
       error: null,
     }));
 
-/** Renders what a review and its second lane are shown by. */
+/**
+ * Renders what a review and its second lane are shown by.
+ * @param entry of the ledger, where what is shown is at its address
+ */
 export function renderInReview(
   review: Review,
   content: (lane: ReviewLane) => ReactNode,
   answers: Parameters<typeof fakeServer>[0] = {},
   open: DatabaseProfile | null = database,
+  entry: number | null = null,
 ) {
   const asked = fakeServer({
     'GET vocabularies': () => [summaryOf(vocabulary, ['A database'])],
@@ -145,11 +149,13 @@ export function renderInReview(
   window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never;
   const context: ReviewContext = { review, database: open };
   const user = renderAt(
-    '/reviews/r1',
+    entry === null ? '/reviews/r1' : `/reviews/r1/ledger/${entry}`,
     <UndoProvider>
       <Routes>
         <Route path="/reviews/:reviewId" element={<Outlet context={context} />}>
           <Route index element={<InLane content={content} />} />
+          <Route path="ledger/:entry" element={<InLane content={content} />} />
+          <Route path="*" element={<p>Another page</p>} />
         </Route>
       </Routes>
       <Toaster />

@@ -50,8 +50,8 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
           <span className="quiet">Nothing run and logged yet</span>
         ) : (
           <span className="truncate">
-            Last run <b>{last.title}</b>, {format(last.at, 'd MMM yyyy HH:mm')},{' '}
-            {counted(last.lines, 'line')}, <b>{counted(last.fetched, 'record')}</b>
+            Last run <b>{last.title}</b>, {format(last.at, 'd MMM yyyy HH:mm')}, {counted(last.lines, 'line')}
+            , <b>{counted(last.fetched, 'record')}</b>
             {last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
           </span>
         )}

@@ -36,7 +36,19 @@ interface SearchesHeadProps {
 /** What can be done with the strategy as a whole. */
 export function SearchesHead(props: SearchesHeadProps) {
   const { counting, database, others, beside, inAll, joining, noLines, openFindings, inVersions } = props;
-  const { earlier, busy, choosing, onRunInSeveral, onLine, onJoin, onChecks, onVersions, onBeside, onRelease, onRun } = props;
+  const {
+    earlier,
+    busy,
+    choosing,
+    onRunInSeveral,
+    onLine,
+    onJoin,
+    onChecks,
+    onVersions,
+    onBeside,
+    onRelease,
+    onRun,
+  } = props;
   return (
     <div className="flex flex-wrap items-center justify-between gap-3">
       <div className="flex items-baseline gap-3">

@@ -312,7 +312,7 @@ export function SearchesStage() {
           onClose={() => setChoosing(false)}
         />
       )}
-      <RunProgress runs={runs} databases={databases} />
+      <RunProgress runs={runs} databases={databases} onOpen={choose} />
       {error !== undefined && (
         <ProblemNote problem={problemOf(error)}>
           <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>

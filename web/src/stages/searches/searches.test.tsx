@@ -249,7 +249,12 @@ test('an earlier release can be chosen for the run', async () => {
     {
       'GET reviews/r1/rehearsal': () => rehearsal({}),
       'GET reviews/r1/translation': () => translation(ALL_LINES),
-      'GET reviews/r1/ledger': () => ({ entries: [], brokenAt: null, running: null }),
+      'GET reviews/r1/ledger': () => ({
+        seal: { entries: 0, hash: null },
+        brokenAt: null,
+        lastRun: null,
+        running: [],
+      }),
     },
     { ...database, releases: ['2026-07-01', '2026-10-01'] },
   );
@@ -373,4 +378,39 @@ test('when nothing can be counted, that is said and can be tried again', async (
   await user.click(screen.getByRole('button', { name: 'Try again' }));
   await waitFor(() => expect(screen.queryByText('The database does not answer.')).toBeNull());
   expect((screen.getByRole('button', { name: /Run and log/ }) as HTMLButtonElement).disabled).toBe(false);
+});
+
+test('several databases are run by one action, with what it is for; totals are those of the tabs', async () => {
+  const other = { ...database, id: 'other', name: 'Another database' };
+  const { user, asked } = renderInReview(
+    reviewWith([term('t', wordsContent('light'))]),
+    () => <SearchesStage />,
+    {
+      'GET databases': () => ({ databases: [database, other], failed: [], order: ['db', 'other'] }),
+      'GET reviews/r1/rehearsal': () => rehearsal({}),
+      'GET reviews/r1/translation': () => translation(ALL_LINES),
+      'GET reviews/r1/total': ({ query }: Asked) => {
+        const { whole, problems, release } = rehearsal({});
+        const remains = { ...whole, hits: query.get('database') === 'db' ? 41 : 17 };
+        return { database: query.get('database'), release, whole, remains, problems };
+      },
+      'GET reviews/r1/databases': () => [],
+      'POST reviews/r1/runs/together': () => ({ started: [], refused: [] }),
+    },
+  );
+  await screen.findByText('Beside another database');
+  await user.keyboard('{Shift>}R{/Shift}');
+  const section = await screen.findByRole('region', { name: 'Run in several databases' });
+  const box = (name: string) => within(section).getByRole('checkbox', { name: new RegExp(name) });
+  await waitFor(() => expect(section.textContent).toContain('17'));
+  expect((box('^A database') as HTMLInputElement).checked).toBe(true);
+  await user.click(box('Another'));
+  await user.type(within(section).getByLabelText(/What for/), 'Update of the search');
+  await user.click(within(section).getByRole('button', { name: 'Run in 2 databases' }));
+  await waitFor(() =>
+    expect(asked.find(({ path }) => path.endsWith('runs/together'))?.body).toMatchObject({
+      databases: ['db', 'other'],
+      purpose: 'Update of the search',
+    }),
+  );
 });

@@ -7,7 +7,12 @@ import { api } from '../../../app/api.js';
 import type { RunsState } from './useRuns.js';
 
 /** What searches are usually run for. */
-const PURPOSES = ['First look', 'Search of the review', 'Update of the search', 'Check against known records'];
+const PURPOSES = [
+  'First look',
+  'Search of the review',
+  'Update of the search',
+  'Check against known records',
+];
 
 /** Chooses the databases in which the strategy is run, side by side, and says what for. */
 export function RunInSeveral({
@@ -53,7 +58,12 @@ export function RunInSeveral({
       <form className="flex flex-col gap-3" onSubmit={(event) => void start(event)}>
         <div className="flex items-baseline justify-between gap-3">
           <h2 className="font-bold">Run and log, side by side</h2>
-          <button type="button" className="btn btn-ghost btn-xs btn-square" onClick={onClose} aria-label="Close">
+          <button
+            type="button"
+            className="btn btn-ghost btn-xs btn-square"
+            onClick={onClose}
+            aria-label="Close"
+          >
             <X className="h-4 w-4" />
           </button>
         </div>
@@ -63,7 +73,10 @@ export function RunInSeveral({
             const total = totals[i];
             const problems = total?.problems.filter(({ aside }) => aside !== true).length ?? 0;
             return (
-              <label key={id} className="rule flex cursor-pointer items-center gap-3 border-t py-1 first-of-type:border-t-0">
+              <label
+                key={id}
+                className="rule flex cursor-pointer items-center gap-3 border-t py-1 first-of-type:border-t-0"
+              >
                 <input
                   type="checkbox"
                   className="checkbox checkbox-sm"
@@ -80,7 +93,7 @@ export function RunInSeveral({
                 {runs.busyIn(id) && <span className="moved">running now</span>}
                 {problems > 0 && <span className="text-warning">{problems} to settle</span>}
                 <span className="count w-20 text-right">
-                  {total?.whole.hits == null ? '–' : formatCount(total.whole.hits)}
+                  {total?.remains.hits == null ? '–' : formatCount(total.remains.hits)}
                 </span>
               </label>
             );

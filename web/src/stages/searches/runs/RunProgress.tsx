@@ -1,29 +1,57 @@
 import { formatCount } from '@even-lantern/core';
-import type { DatabaseProfile, Run } from '@even-lantern/contract';
+import type { DatabaseProfile, Problem, Run } from '@even-lantern/contract';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import type { RunsState } from './useRuns.js';
 
 /** How the runs go, or how they ended: never silent about what was kept. */
-export function RunProgress({ runs, databases }: { runs: RunsState; databases: readonly DatabaseProfile[] }) {
+export function RunProgress({
+  runs,
+  databases,
+  onOpen,
+}: {
+  runs: RunsState;
+  databases: readonly DatabaseProfile[];
+  /** leads to the sheet of a database */
+  onOpen?: (database: string) => void;
+}) {
   const { runs: followed, refused, problem } = runs;
   return (
     <>
       {problem !== null && <ProblemNote problem={problem} />}
       {refused.map(({ database, problem: why }) => (
-        <ProblemNote
+        <NotRun
           key={database}
-          problem={{
-            ...why,
-            title: `${databases.find(({ id }) => id === database)?.name ?? database} was not run: ${why.title}`,
-          }}
+          name={databases.find(({ id }) => id === database)?.name ?? database}
+          why={why}
+          {...(onOpen === undefined ? {} : { onOpen: () => onOpen(database) })}
         />
       ))}
       {followed.map((run) => (
         <OneRun key={run.id} run={run} runs={runs} />
       ))}
     </>
+  );
+}
+
+/** Why a run did not begin: the first reason, how many more there are, and the way to all of them. */
+function NotRun({ name, why, onOpen }: { name: string; why: Problem; onOpen?: () => void }) {
+  const more = (why.errors?.length ?? 1) - 1;
+  const { errors: _errors, ...problem } = why;
+  return (
+    <ProblemNote
+      problem={{
+        ...problem,
+        title: `${name} was not run: ${why.title}${more > 0 ? ` And ${more} more to settle.` : ''}`,
+      }}
+    >
+      {onOpen !== undefined && why.errors !== undefined && (
+        <button className="btn btn-sm btn-quiet mt-1" onClick={onOpen}>
+          Open its sheet
+        </button>
+      )}
+    </ProblemNote>
   );
 }
 
@@ -97,7 +125,11 @@ function Going({ run, stop }: { run: Run; stop: () => void }) {
           </>
         )}
       </span>
-      <button className="btn btn-sm btn-quiet" onClick={stop} aria-label={`Stop the run in ${run.databaseName}`}>
+      <button
+        className="btn btn-sm btn-quiet"
+        onClick={stop}
+        aria-label={`Stop the run in ${run.databaseName}`}
+      >
         Stop
       </button>
     </div>

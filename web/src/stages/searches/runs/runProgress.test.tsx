@@ -1,12 +1,15 @@
-import { screen } from '@testing-library/react';
-import { renderInReview, reviewWith } from '../../testing/renderInReview.js';
+import type { Problem, Run } from '@even-lantern/contract';
+import { screen, within } from '@testing-library/react';
+import { database, renderInReview, reviewWith } from '../../../testing/renderInReview.js';
 import { RunProgress } from './RunProgress.js';
-import type { RunState } from './useRun.js';
+import type { RunsState } from './useRuns.js';
 
-const run: NonNullable<RunState['run']> = {
+const run: Run = {
   id: 'run',
   reviewId: 'r1',
   database: 'db',
+  databaseName: 'A database',
+  startedAt: '2026-11-02T09:30:00.000Z',
   status: 'running',
   linesCounted: 3,
   linesTotal: 7,
@@ -15,42 +18,72 @@ const run: NonNullable<RunState['run']> = {
   reason: null,
   remarks: [],
   tooMany: null,
+  repeats: null,
 };
-const progress = (parts: Partial<typeof run>, stop = jest.fn()) => {
-  const state: RunState = { run: { ...run, ...parts }, problem: null, busy: true, start: jest.fn(), stop };
-  return renderInReview(reviewWith([]), () => <RunProgress run={state} />);
+const problem: Problem = { type: 'x', title: 'A line is not settled.', status: 400 };
+const progress = (runs: Partial<Run>[], parts: Partial<RunsState> = {}, onOpen = jest.fn()) => {
+  const state: RunsState = {
+    runs: runs.map((each, i) => ({ ...run, id: `run${i}`, ...each })),
+    refused: [],
+    busyIn: () => true,
+    problem: null,
+    start: jest.fn(),
+    startTogether: jest.fn(),
+    stop: jest.fn(),
+    ...parts,
+  };
+  const rendered = renderInReview(reviewWith([]), () => (
+    <RunProgress runs={state} databases={[database]} onOpen={onOpen} />
+  ));
+  return { ...rendered, state, onOpen };
 };
 
-test('a run tells which line it counts, then how many records it fetched, and can be stopped', async () => {
-  const stop = jest.fn();
-  const { user } = progress({}, stop);
-  expect(screen.getByText('Counting line 4 of 7')).toBeTruthy();
-  await user.click(screen.getByRole('button', { name: 'Stop' }));
-  expect(stop).toHaveBeenCalled();
-});
-
-test('a run that fetches tells how far it is', () => {
-  progress({ linesCounted: 7, hits: 1200, fetched: 300 });
-  expect(screen.getByText('Fetching records: 300 of 1 200')).toBeTruthy();
+test('each run tells which line it counts, then how many records it fetched, and is stopped by itself', async () => {
+  const { user, state } = progress([
+    {},
+    { databaseName: 'Another', linesCounted: 7, hits: 1200, fetched: 300 },
+  ]);
+  const [first, second] = screen.getAllByRole('status');
+  if (first === undefined || second === undefined) throw new Error('not two');
+  expect(within(first).getByText('Counting line 4 of 7')).toBeTruthy();
+  expect(second.textContent).toContain('Fetching records: 300 of 1\u2009200');
+  // What has come can be read while the rest comes.
+  expect(within(first).queryByRole('link')).toBeNull();
+  expect(within(second).getByRole('link', { name: 'Read what is here' })).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Stop the run in Another' }));
+  expect(state.stop).toHaveBeenCalledWith('run1');
 });
 
 test('a run that found more than is fetched without asking offers to fetch all', async () => {
-  const start = jest.fn();
-  const found = { ...run, status: 'interrupted' as const, hits: 31_000, tooMany: 31_000, reason: 'Too many' };
-  const state: RunState = { run: found, problem: null, busy: false, start, stop: jest.fn() };
-  const { user } = renderInReview(reviewWith([]), () => <RunProgress run={state} />);
+  const { user, state } = progress([
+    { status: 'interrupted', hits: 31_000, tooMany: 31_000, reason: 'Too many' },
+  ]);
   await user.click(screen.getByRole('button', { name: /fetch all 31.000/ }));
-  expect(start).toHaveBeenCalledWith(undefined, 31_000);
+  expect(state.start).toHaveBeenCalledWith({ database: 'db', most: 31_000 });
 });
 
 test('what was odd in the answers is told', () => {
-  progress({ status: 'complete', remarks: ['One record came twice.'] });
+  progress([{ status: 'complete', remarks: ['One record came twice.'] }]);
   expect(screen.getByText('One record came twice.')).toBeTruthy();
 });
 
-test('a run that was cut off tells what was kept and what to do', () => {
-  progress({ status: 'interrupted', reason: 'It cannot be reached.', fetched: 50 });
+test('a run that was cut off tells what was kept and what to do, beside one that ended well', () => {
+  progress([
+    { status: 'interrupted', reason: 'It cannot be reached.', fetched: 50 },
+    { status: 'complete', databaseName: 'Another', hits: 7, fetched: 7 },
+  ]);
   expect(screen.getByRole('alert').textContent).toMatch(
-    /It cannot be reached. What it had is kept: 3 of 7 lines counted, 50 records fetched.*Run it again/,
+    /The run in A database was interrupted: It cannot be reached. What it had is kept: 3 of 7 lines counted, 50 records fetched.*Run it again/,
   );
+  expect(screen.getByRole('status').textContent).toContain('Logged, Another: 7 hits');
+});
+
+test('what was not run says the first reason, how many more there are, and leads there', async () => {
+  const errors = ['a', 'b', 'c'].map((path) => ({ path, message: `${path} is not settled` }));
+  const { user, onOpen } = progress([], { refused: [{ database: 'db', problem: { ...problem, errors } }] });
+  const told = screen.getByRole('alert');
+  expect(told.textContent).toContain('A database was not run: A line is not settled. And 2 more to settle.');
+  expect(told.textContent).not.toContain('b is not settled');
+  await user.click(screen.getByRole('button', { name: 'Open its sheet' }));
+  expect(onOpen).toHaveBeenCalledWith('db');
 });

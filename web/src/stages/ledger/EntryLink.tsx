@@ -1,0 +1,11 @@
+import { Link } from 'react-router';
+import { useReview } from '../../app/useReview.js';
+
+export function EntryLink({ entry }: { entry: number }) {
+  const { review } = useReview();
+  return (
+    <Link className="link" to={`/reviews/${review.id}/ledger/${entry}`}>
+      entry {entry}
+    </Link>
+  );
+}

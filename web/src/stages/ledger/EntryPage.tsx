@@ -1,0 +1,234 @@
+import { formatCount, isRun, sealText, type LedgerEntry, type RunContent } from '@even-lantern/core';
+import type { LedgerEntryDetail } from '@even-lantern/contract';
+import { format } from 'date-fns';
+import { ArrowLeft, ArrowRight, TriangleAlert } from 'lucide-react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { problemOf } from '../../app/api.js';
+import { ledgerApi } from '../../app/ledgerApi.js';
+import { useReview } from '../../app/useReview.js';
+import { ProblemNote } from '../../parts/ProblemNote.js';
+import { releaseText } from '../../parts/release.js';
+import { AboutEntry } from './AboutEntry.js';
+import { BeginAnew } from './BeginAnew.js';
+import { DriftView } from './DriftView.js';
+import { EntryLink } from './EntryLink.js';
+import { RunAgain } from './RunAgain.js';
+import { RunTables } from './RunTables.js';
+
+/** One entry, at an address that lasts: as it was logged, with what was said of it since. */
+export function EntryPage() {
+  const { entry: text = '' } = useParams();
+  const { review } = useReview();
+  const entry = Number(text);
+  const { currentData, error } = ledgerApi.useLedgerEntryQuery({ review: review.id, entry });
+  const { data: ledger } = ledgerApi.useLedgerQuery(review.id);
+  const last = ledger?.seal.entries ?? entry;
+  return (
+    <div className="flex max-w-6xl flex-col gap-4 px-5 py-3">
+      <nav aria-label="Entries" className="flex items-center gap-4 text-sm">
+        <WholeLedger />
+        <Neighbour to={entry - 1} shown={entry > 1}>
+          <ArrowLeft className="h-3.5 w-3.5" aria-hidden="true" /> Entry {entry - 1}
+        </Neighbour>
+        <Neighbour to={entry + 1} shown={entry < last}>
+          Entry {entry + 1} <ArrowRight className="h-3.5 w-3.5" aria-hidden="true" />
+        </Neighbour>
+      </nav>
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      {currentData === undefined && error === undefined && <p className="quiet">Opening the entry …</p>}
+      {currentData !== undefined && (
+        <Whole key={entry} detail={currentData} broken={ledger?.brokenAt === entry} />
+      )}
+    </div>
+  );
+}
+
+function WholeLedger() {
+  const [params] = useSearchParams();
+  const next = new URLSearchParams(params);
+  next.set('ledger', 'open');
+  return (
+    <Link className="link" to={{ search: next.toString() }}>
+      All entries
+    </Link>
+  );
+}
+
+function Neighbour({ to, shown, children }: { to: number; shown: boolean; children: React.ReactNode }) {
+  const { review } = useReview();
+  if (!shown) return null;
+  return (
+    <Link className="link flex items-center gap-1" to={`/reviews/${review.id}/ledger/${to}`}>
+      {children}
+    </Link>
+  );
+}
+
+function Whole({ detail, broken }: { detail: LedgerEntryDetail; broken: boolean }) {
+  const { content } = detail.entry;
+  return (
+    <article className="flex flex-col gap-4">
+      <div>
+        <p className="small-head">Entry {content.entry} of the ledger</p>
+        <h1 className="text-[17px] font-bold">{titleOf(detail.entry)}</h1>
+        {isRun(content) && content.outcome === 'interrupted' && (
+          <p className="problem flex gap-2">
+            <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-hidden="true" />
+            Interrupted: {content.reason} {missingText(content)}
+          </p>
+        )}
+        {broken && (
+          <p role="alert" className="problem flex gap-2">
+            <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-hidden="true" />
+            This entry does not fit the chain: it was changed after it was written, or entries before it were.
+          </p>
+        )}
+      </div>
+      {isRun(content) ? (
+        <Run detail={detail} content={content} />
+      ) : (
+        <>
+          <Told entry={detail.entry} />
+          <AboutEntry entry={detail.entry} about={detail.about} />
+        </>
+      )}
+    </article>
+  );
+}
+
+function Run({ detail, content }: { detail: LedgerEntryDetail; content: RunContent }) {
+  const { review } = useReview();
+  const { repeats, renamed = [], version, purpose = '', note = '' } = content;
+  const repeated = detail.repeatedBy;
+  return (
+    <>
+      <div className="flex flex-wrap gap-3">
+        <RunAgain content={content} />
+        <BeginAnew detail={detail} />
+      </div>
+      <Facts
+        facts={[
+          ['found', `${hits(content)}, ${formatCount(content.fetched)} records fetched`],
+          ...(purpose === '' ? [] : ([['what for', purpose]] as Fact[])),
+          ...(note === '' ? [] : ([['note', note]] as Fact[])),
+          ['in', `${content.databaseName}, ${releaseText(content.release)}`],
+          [
+            'run',
+            `${format(content.startedAt, 'd MMM yyyy HH:mm')} (${content.startedAt} UTC, time zone of the person ${content.timeZone}), took ${content.durationMs} ms, by ${content.ranBy}`,
+          ],
+          [
+            'strings in',
+            content.queryType === undefined ? content.dialect : `${content.dialect} (${content.queryType})`,
+          ],
+          ...(version == null
+            ? []
+            : ([
+                [
+                  'strategy',
+                  version.name === ''
+                    ? `version ${version.number}`
+                    : `version ${version.number}, ${version.name}`,
+                ],
+              ] as Fact[])),
+          ...(repeats == null ? [] : ([['repeats', <EntryLink key="r" entry={repeats.entry} />]] as Fact[])),
+          ...renamed.map(({ from, to }): Fact => ['renamed since', `heading “${from}” is asked as “${to}”`]),
+          ...(repeated.length === 0
+            ? []
+            : ([
+                [
+                  'run again as',
+                  <span key="a" className="flex flex-wrap gap-2">
+                    {repeated.map((each) => (
+                      <EntryLink key={each} entry={each} />
+                    ))}
+                  </span>,
+                ],
+              ] as Fact[])),
+          ...(content.remarks ?? []).map((remark): Fact => ['remark', remark]),
+        ]}
+      />
+      {repeats != null && <DriftView reviewId={review.id} content={content} />}
+      <AboutEntry entry={detail.entry} about={detail.about} />
+      <RunTables content={content} />
+      <Facts
+        quiet
+        facts={[
+          ['result fingerprint', content.fingerprint],
+          ['entry hash', detail.entry.hash],
+          ['seal up to here', sealText({ entries: content.entry, hash: detail.entry.hash })],
+          ['application', `Even Lantern ${content.applicationVersion}, form ${content.form ?? 1} of entries`],
+        ]}
+      />
+    </>
+  );
+}
+
+function Told({ entry: { content, hash } }: { entry: LedgerEntry }) {
+  if (isRun(content)) return null;
+  const entered: Fact = ['entered', `${format(content.at, 'd MMM yyyy HH:mm')}, by ${content.by}`];
+  const facts: Fact[] =
+    content.kind === 'elsewhere'
+      ? [
+          ['how', content.way],
+          ['where', content.place],
+          ['on', content.searchedOn],
+          ...(content.string === '' ? [] : ([['searched for', content.string]] as Fact[])),
+          ['found', content.count === null ? 'not counted' : formatCount(content.count)],
+          ...(content.text === '' ? [] : ([['note', content.text]] as Fact[])),
+          entered,
+        ]
+      : [
+          ['about', <EntryLink key="e" entry={content.about.entry} />],
+          ...(content.kind === 'correction'
+            ? ([[content.what, `${content.was} → ${content.is}`]] as Fact[])
+            : []),
+          ...(content.text === '' ? [] : ([['note', content.text]] as Fact[])),
+          entered,
+        ];
+  return (
+    <>
+      <Facts facts={facts} />
+      <Facts quiet facts={[['entry hash', hash]]} />
+    </>
+  );
+}
+
+type Fact = readonly [name: string, value: React.ReactNode];
+
+function Facts({ facts, quiet = false }: { facts: readonly Fact[]; quiet?: boolean }) {
+  return (
+    <dl className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-4 text-[13px] max-md:grid-cols-1">
+      {facts.map(([name, value], i) => (
+        <div key={`${name} ${i}`} className="contents">
+          <dt className="quiet">{name}</dt>
+          <dd className={quiet ? 'font-mono text-xs leading-5 break-all' : 'break-words'}>{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function titleOf({ content }: LedgerEntry): string {
+  if (isRun(content)) return `${content.databaseName}, ${format(content.startedAt, 'd MMM yyyy')}`;
+  switch (content.kind) {
+    case 'note':
+      return `Note on entry ${content.about.entry}`;
+    case 'correction':
+      return `Correction of entry ${content.about.entry}`;
+    case 'elsewhere':
+      return `${content.way[0]?.toUpperCase()}${content.way.slice(1)}: ${content.place}`;
+  }
+}
+
+function hits({ hits: count }: RunContent): string {
+  return count === null ? 'not counted' : `${formatCount(count)} hits`;
+}
+
+/** What of a run that was cut off is not here. */
+function missingText({ hits: count, fetched, lines }: RunContent): string {
+  const uncounted = lines.filter((line) => line.hits === null).length;
+  if (uncounted > 0) return `${uncounted} of ${lines.length} lines were not counted, and no records fetched.`;
+  return count === null || count <= fetched
+    ? ''
+    : `${formatCount(count - fetched)} of ${formatCount(count)} records are missing.`;
+}
