@@ -23,7 +23,7 @@ const project = (name) => ({
   testEnvironment: 'node',
   transform: swc,
   transformIgnorePatterns: [
-    'node_modules/(?!(@noble|p-limit|p-queue|p-timeout|eventemitter3|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm|react-hotkeys-hook|react-resizable-panels|stemmer|github-slugger)/)',
+    'node_modules/(?!(@noble|p-limit|p-queue|p-timeout|eventemitter3|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm|react-hotkeys-hook|react-resizable-panels|stemmer|github-slugger|feed)/)',
   ],
   extensionsToTreatAsEsm: [],
   moduleNameMapper: {

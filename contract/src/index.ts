@@ -29,3 +29,4 @@ export * from './addedDatabases.js';
 export * from './ledger.js';
 export * from './timeZone.js';
 export * from './drift.js';
+export * from './schedules.js';

@@ -60,6 +60,9 @@ import { RunClosing } from '../runs/runClosing.js';
 import { RunPlanning } from '../runs/runPlanning.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { Scheduler } from '../schedules/scheduler.js';
+import { SchedulesController } from '../schedules/schedulesController.js';
+import { SchedulesService } from '../schedules/schedulesService.js';
 import { AcceptedFindingsService } from '../checks/acceptedFindingsService.js';
 import { ChecksController } from '../checks/checksController.js';
 import { MendEffectsService } from '../checks/mendEffectsService.js';
@@ -158,6 +161,7 @@ class ApplicationModule {
         TranslationController,
         RunsController,
         LedgerController,
+        SchedulesController,
         RecordsController,
         FilesController,
         HealthController,
@@ -217,6 +221,8 @@ class ApplicationModule {
         TranslationService,
         LedgerService,
         DriftService,
+        SchedulesService,
+        Scheduler,
         RunClosing,
         RunPlanning,
         RunsService,

@@ -17,7 +17,7 @@ import type {
   StartedRuns,
 } from '@even-lantern/contract';
 import { BehaviorSubject, merge, of, type Observable } from 'rxjs';
-import { IsNull } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { conflict, notFound, problemOf } from '../application/problem.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
@@ -38,6 +38,9 @@ interface ActiveRun {
 
 const CUT_OFF = 'the application stopped during the run';
 const STOPPED_BY_PERSON = 'stopped by the person who ran it';
+
+/** What is written in the change that begins a run. */
+export type AlsoWritten = (manager: EntityManager, runId: string) => Promise<void>;
 
 /**
  * Run and log: counts every line, fetches the records of the last, and closes with a ledger entry, whatever
@@ -107,12 +110,21 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   }
 
   /** Runs what an entry ran, against the release of then or the present one. */
-  async repeat(reviewId: string, entry: number, run: RepeatedRun, person: Person): Promise<Run> {
-    return this.begin(await this.planning.ofEntry(reviewId, entry, run, person));
+  async repeat(
+    reviewId: string,
+    entry: number,
+    run: RepeatedRun,
+    person: Person,
+    also: AlsoWritten = () => Promise.resolve(),
+  ): Promise<Run> {
+    return this.begin(await this.planning.ofEntry(reviewId, entry, run, person), also);
   }
 
   /** From here on it is in the store, and ends with an entry whatever happens. */
-  private async begin({ row, database }: PlannedRun): Promise<Run> {
+  private async begin(
+    { row, database }: PlannedRun,
+    also: AlsoWritten = () => Promise.resolve(),
+  ): Promise<Run> {
     await this.store.write(async (manager) => {
       const { reviewId } = row;
       if (!(await manager.existsBy(ReviewRow, { id: reviewId, deletedAt: IsNull() })))
@@ -124,6 +136,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
         );
       }
       await manager.insert(RunRow, row);
+      await also(manager, row.id);
     });
     const stop = new AbortController();
     const progress = new BehaviorSubject(runOf(row));

@@ -42,11 +42,14 @@ import {
   DesignPassRow,
 } from './entities/records.js';
 
+import { FiringRow, ScheduleRow } from './entities/schedules.js';
+
 export * from './entities/question.js';
 export * from './entities/strategy.js';
 export * from './entities/vocabularies.js';
 export * from './entities/databases.js';
 export * from './entities/records.js';
+export * from './entities/schedules.js';
 
 export const ENTITIES = [
   LineTextRow,
@@ -82,6 +85,8 @@ export const ENTITIES = [
   RunRecordRow,
   RecordStateRow,
   DriftRow,
+  ScheduleRow,
+  FiringRow,
   ImportedVocabularyRow,
   ImportedHeadingsRow,
   SettlementRow,

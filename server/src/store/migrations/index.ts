@@ -24,6 +24,7 @@ import { RecordLists1800000000002 } from './recordLists.js';
 import { RecordStates1800000000020 } from './recordStates.js';
 import { RunStates1800000000001 } from './runStates.js';
 import { SavedFilters1800000000010 } from './savedFilters.js';
+import { Schedules1800000000021 } from './schedules.js';
 import { Shelf1800000000007 } from './shelf.js';
 import { StrategyVersions1800000000014 } from './strategyVersions.js';
 import { UniquePositions1800000000003 } from './uniquePositions.js';
@@ -57,4 +58,5 @@ export const MIGRATIONS = [
   LinesFor1800000000018,
   LedgerKinds1800000000019,
   RecordStates1800000000020,
+  Schedules1800000000021,
 ];
