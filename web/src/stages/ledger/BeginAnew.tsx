@@ -36,9 +36,11 @@ function Choice({ reviewId, versionId, entry }: { reviewId: string; versionId: s
   const [goBack, { error: refused, isLoading }] = versionApi.useGoBackMutation();
   const [left, setLeft] = useState<readonly string[]>([]);
   const navigate = useNavigate();
+  const { review } = useReview();
   if (error !== undefined) return <ProblemNote problem={problemOf(error)} />;
   if (version === undefined) return <p className="quiet">Looking …</p>;
-  const { lanes } = version.state;
+  // Of elements that nobody searched on there are lanes too, which hold nothing.
+  const lanes = version.state.lanes.filter(({ terms }) => terms.length > 0);
   const chosen = lanes.filter(({ id }) => !left.includes(id)).map(({ id }) => id);
   const whole = chosen.length === lanes.length;
   const take = async (event: FormEvent) => {
@@ -55,7 +57,7 @@ function Choice({ reviewId, versionId, entry }: { reviewId: string; versionId: s
   return (
     <form
       aria-label="Begin anew"
-      className="rule bg-base-200 flex w-full flex-col gap-2 rounded border p-3"
+      className="rule bg-base-200 order-last flex w-full flex-col gap-2 rounded border p-3"
       onSubmit={(event) => void take(event)}
     >
       <p>
@@ -66,7 +68,7 @@ function Choice({ reviewId, versionId, entry }: { reviewId: string; versionId: s
         <legend className="small-head">
           Lanes to take up; with all of them, lines, limits and texts come too
         </legend>
-        {lanes.map(({ id, name, terms }) => (
+        {lanes.map(({ id, name, elementId, terms }) => (
           <label key={id} className="flex cursor-pointer items-baseline gap-2">
             <input
               type="checkbox"
@@ -77,7 +79,8 @@ function Choice({ reviewId, versionId, entry }: { reviewId: string; versionId: s
               }
             />
             <span>
-              {name === '' ? 'A lane without a name' : name}{' '}
+              {name ||
+                (review.elements.find((each) => each.id === elementId)?.text ?? 'A lane without a name')}{' '}
               <span className="quiet">{counted(terms.length, 'term')}</span>
             </span>
           </label>

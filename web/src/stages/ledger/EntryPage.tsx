@@ -14,6 +14,7 @@ import { DriftView } from './DriftView.js';
 import { EntryLink } from './EntryLink.js';
 import { RunAgain } from './RunAgain.js';
 import { RunTables } from './RunTables.js';
+import { RunOnSchedule } from './schedules/RunOnSchedule.js';
 
 /** One entry, at an address that lasts: as it was logged, with what was said of it since. */
 export function EntryPage() {
@@ -105,6 +106,7 @@ function Run({ detail, content }: { detail: LedgerEntryDetail; content: RunConte
       <div className="flex flex-wrap gap-3">
         <RunAgain content={content} />
         <BeginAnew detail={detail} />
+        <RunOnSchedule content={content} />
       </div>
       <Facts
         facts={[

@@ -1,7 +1,7 @@
 import { formatCount, type LedgerKind } from '@even-lantern/core';
-import type { Ledger, LedgerQuery } from '@even-lantern/contract';
+import type { Ledger, LedgerQuery, Schedule } from '@even-lantern/contract';
 import { format } from 'date-fns';
-import { Download, NotebookPen, ShieldCheck } from 'lucide-react';
+import { CalendarClock, Download, NotebookPen, ShieldCheck } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
@@ -9,6 +9,7 @@ import { ledgerApi } from '../../app/ledgerApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { EnterSearch } from './EnterSearch.js';
 import { detailOf, KIND_NAMES } from './summaryWords.js';
+import { Schedules } from './schedules/Schedules.js';
 import { VerifyLedger } from './VerifyLedger.js';
 
 const FORMATS = [
@@ -21,16 +22,18 @@ const FORMATS = [
 export function LedgerList({
   reviewId,
   ledger,
+  schedules,
   onClose,
 }: {
   reviewId: string;
   ledger: Ledger;
+  schedules: readonly Schedule[];
   onClose: () => void;
 }) {
   const [search, setSearch] = useState('');
   const [kind, setKind] = useState<LedgerKind | ''>('');
   const [database, setDatabase] = useState('');
-  const [beside, setBeside] = useState<'verify' | 'enter' | null>(null);
+  const [beside, setBeside] = useState<'verify' | 'enter' | 'schedules' | null>(null);
   const words = useDeferredValue(search.trim());
   const filter: LedgerQuery = {
     ...(words === '' ? {} : { search: words }),
@@ -45,7 +48,7 @@ export function LedgerList({
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   const matching = data?.pages[0]?.matching;
   const narrowed = Object.keys(filter).length > 0;
-  const switchTo = (what: 'verify' | 'enter') => setBeside(beside === what ? null : what);
+  const switchTo = (what: 'verify' | 'enter' | 'schedules') => setBeside(beside === what ? null : what);
   return (
     <section aria-label="Ledger" tabIndex={0} className="rule max-h-[60vh] overflow-auto border-b px-4 py-3">
       <div className="flex flex-wrap items-center gap-2 pb-2">
@@ -94,6 +97,15 @@ export function LedgerList({
           </button>
           <button
             className="btn btn-sm btn-quiet"
+            aria-expanded={beside === 'schedules'}
+            onClick={() => switchTo('schedules')}
+          >
+            <CalendarClock className="h-4 w-4" aria-hidden="true" /> Schedules{' '}
+            {schedules.filter(({ state }) => state === 'active').length || ''}
+            {schedules.some(({ unseen }) => unseen > 0) && <b className="moved">new</b>}
+          </button>
+          <button
+            className="btn btn-sm btn-quiet"
             aria-expanded={beside === 'verify'}
             onClick={() => switchTo('verify')}
           >
@@ -111,6 +123,7 @@ export function LedgerList({
           ))}
         </span>
       </div>
+      {beside === 'schedules' && <Schedules reviewId={reviewId} schedules={schedules} />}
       {beside === 'verify' && <VerifyLedger reviewId={reviewId} ledger={ledger} />}
       {beside === 'enter' && <EnterSearch reviewId={reviewId} onEntered={() => setBeside(null)} />}
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}

@@ -1,3 +1,4 @@
+import type { Schedule } from '@even-lantern/contract';
 import { counted, limitsOfDatabase, limitsSince } from '@even-lantern/core';
 import { format } from 'date-fns';
 import { ChevronDown, ChevronUp, TriangleAlert } from 'lucide-react';
@@ -5,11 +6,18 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { api } from '../../app/api.js';
 import { ledgerApi } from '../../app/ledgerApi.js';
+import { scheduleApi } from '../../app/scheduleApi.js';
 import { LedgerList } from './LedgerList.js';
+
+const AND_AGAIN = { pollingInterval: 30_000, skipPollingIfUnfocused: true };
+const NONE: Schedule[] = [];
 
 /** The last logged run and what is running now; opens upwards into the whole ledger. */
 export function LedgerStrip({ reviewId }: { reviewId: string }) {
-  const { data: ledger } = ledgerApi.useLedgerQuery(reviewId);
+  // Schedules run by themselves, and others work here too.
+  const { data: ledger } = ledgerApi.useLedgerQuery(reviewId, AND_AGAIN);
+  const { data: schedules = NONE } = scheduleApi.useSchedulesQuery(reviewId, AND_AGAIN);
+  const unseen = schedules.reduce((sum, each) => sum + each.unseen, 0);
   const [params, setParams] = useSearchParams();
   const open = params.get('ledger') === 'open';
   const show = (shown: boolean) => {
@@ -32,7 +40,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
   return (
     <footer className="rule bg-base-300 shrink-0 border-t">
       {open && ledger !== undefined && (
-        <LedgerList reviewId={reviewId} ledger={ledger} onClose={() => show(false)} />
+        <LedgerList reviewId={reviewId} ledger={ledger} schedules={schedules} onClose={() => show(false)} />
       )}
       <button
         className="flex w-full cursor-pointer items-center gap-4 px-4 py-1.5 text-left text-[13px]"
@@ -55,6 +63,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
             {last.outcome === 'interrupted' && <b className="problem"> interrupted</b>}
           </span>
         )}
+        {unseen > 0 && <b className="moved whitespace-nowrap">{counted(unseen, 'new record')} by schedule</b>}
         {since !== null && running.length === 0 && (
           <span
             className="text-warning flex min-w-0 items-center gap-1"

@@ -21,7 +21,7 @@ export function RunAgain({ content }: { content: RunContent }) {
   const busy = isLoading || started !== null || runs.busyIn(content.database);
   const start = async (release: 'then' | 'present') => {
     const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-    const body = { release, timeZone, purpose: `Entry ${content.entry} again` };
+    const body = { release, timeZone };
     const { data } = await repeat({ review: review.id, entry: content.entry, body });
     if (data !== undefined) setStarted(data.id);
   };
@@ -61,7 +61,7 @@ export function RunAgain({ content }: { content: RunContent }) {
       )}
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       {own.length > 0 && (
-        <div className="w-full">
+        <div className="order-last w-full">
           <RunProgress runs={{ ...runs, runs: own }} databases={known?.databases ?? []} />
         </div>
       )}

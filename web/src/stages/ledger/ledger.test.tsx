@@ -7,6 +7,7 @@ import type {
   LedgerSummary,
   LedgerVerified,
   Run,
+  Schedule,
 } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Asked } from '../../testing/fakeServer.js';
@@ -48,6 +49,7 @@ const server = (
     running: [],
     ...ledger,
   }),
+  'GET reviews/r1/schedules': (): Schedule[] => [],
   'GET reviews/r1/ledger/entries': ({ query }: Asked): LedgerPage => {
     const before = Number(query.get('before') ?? Infinity);
     const found = entries.filter(({ kind }) => (query.get('kind') ?? kind) === kind).reverse();
@@ -56,6 +58,42 @@ const server = (
   },
   ...more,
 });
+const SCHEDULE: Schedule = {
+  id: 's1',
+  reviewId: 'r1',
+  entries: [{ entry: 1, databaseName: 'A database' }],
+  every: 'week',
+  weekday: 3,
+  day: 1,
+  time: '07:30',
+  timeZone: 'Europe/Lisbon',
+  state: 'active',
+  nextAt: '2026-12-02T07:30:00.000Z',
+  createdAt: '2026-11-02T09:30:00.000Z',
+  createdBy: 'Ada',
+  version: 4,
+  feed: '/api/feeds/secret.atom',
+  unseen: 3,
+  firings: [
+    {
+      dueAt: '2026-11-25T07:30:00.000Z',
+      missed: 2,
+      fresh: 3,
+      seen: false,
+      parts: [
+        { databaseName: 'A database', status: 'done', entry: 2, fresh: 3, trouble: null, againAt: null },
+        {
+          databaseName: 'Another',
+          status: 'failed',
+          entry: null,
+          fresh: null,
+          trouble: 'It is away.',
+          againAt: null,
+        },
+      ],
+    },
+  ],
+};
 const strip = (...asked: Parameters<typeof server>) =>
   renderInReview(reviewWith([]), () => <LedgerStrip reviewId="r1" />, server(...asked));
 const opened = async (...asked: Parameters<typeof server>) => {
@@ -320,7 +358,13 @@ test('an entry can be run again, in its own release too where the database answe
 });
 
 test('from an entry one begins anew with some of its lanes, or is told why not', async () => {
-  const lane = (id: string, name: string) => ({ id, elementId: null, name, leftOut: false, terms: [] });
+  const lane = (id: string, name: string) => ({
+    id,
+    elementId: null,
+    name,
+    leftOut: false,
+    terms: [{ id: `of ${id}` }],
+  });
   const state = {
     searched: [],
     lanes: [lane('a', 'Staff'), lane('b', 'Light')],
@@ -357,4 +401,61 @@ test('an entry of an earlier release of the program says that nothing can be tak
   const { version: _version, purpose: _purpose, ...earlier } = content;
   page({ versionId: null, entry: { content: { ...earlier, form: 3 }, previousHash: null, hash: HASH } });
   expect(await screen.findByText(/No version of the strategy was kept with this entry/)).toBeTruthy();
+});
+
+test('what schedules brought is told in the strip, and in the ledger with what went wrong', async () => {
+  const { user, ledger, asked } = await opened(
+    [summary(1), summary(2)],
+    {},
+    {
+      'GET reviews/r1/schedules': () => [SCHEDULE],
+      'PATCH schedules/s1': () => [{ ...SCHEDULE, state: 'paused', nextAt: null, version: 5 }],
+    },
+  );
+  expect(await screen.findByText('3 new records by schedule')).toBeTruthy();
+  await user.click(within(ledger).getByRole('button', { name: /^Schedules/ }));
+  const section = await within(ledger).findByRole('article', { name: 'Schedule of A database' });
+  expect(section.textContent).toContain('every Wednesday at 07:30, Europe/Lisbon');
+  expect(section.textContent).toContain('2 earlier times went by');
+  expect(section.textContent).toContain('Another: It is away. Not tried any more.');
+  expect(within(section).getByRole('link', { name: 'A database, entry 2' }).getAttribute('href')).toBe(
+    '/reviews/r1/ledger/2',
+  );
+  expect(within(section).getByRole('link', { name: 'Draft of a mail' }).getAttribute('href')).toBe(
+    '/api/schedules/s1/mails/2026-11-25T07:30:00.000Z.eml',
+  );
+  await user.click(within(section).getByRole('button', { name: 'Pause' }));
+  expect(await within(section).findByRole('button', { name: 'Go on' })).toBeTruthy();
+  const change = asked.find(({ method }) => method === 'PATCH');
+  expect([change?.body, change?.headers.get('if-match')]).toEqual([{ state: 'paused' }, '"4"']);
+});
+
+test('an entry is set on a schedule, with the latest runs of other databases', async () => {
+  const others = [
+    summary(3, { database: 'other', title: 'Another' }),
+    summary(4, { database: 'other', title: 'Another' }),
+  ];
+  const { user, asked } = page(
+    {},
+    {},
+    {
+      ...server([summary(1), summary(2), ...others]),
+      'POST reviews/r1/schedules': () => [SCHEDULE],
+    },
+  );
+  await user.click(await screen.findByRole('button', { name: 'Run on a schedule' }));
+  const form = await screen.findByRole('form', { name: 'Run on a schedule' });
+  await user.selectOptions(within(form).getByLabelText('How often'), 'month');
+  await user.selectOptions(within(form).getByLabelText('On day'), 'the last');
+  await user.click(await within(form).findByRole('checkbox', { name: /Another entry 4/ }));
+  await user.click(within(form).getByRole('button', { name: 'Set the schedule' }));
+  await waitFor(() =>
+    expect(
+      asked.find(({ path, method }) => path.endsWith('schedules') && method === 'POST')?.body,
+    ).toMatchObject({
+      every: 'month',
+      day: 31,
+      entries: [2, 4],
+    }),
+  );
 });

@@ -1,0 +1,90 @@
+import type { RunContent } from '@even-lantern/core';
+import { CalendarClock } from 'lucide-react';
+import { useState, type FormEvent } from 'react';
+import { toast } from 'sonner';
+import { problemOf } from '../../../app/api.js';
+import { ledgerApi } from '../../../app/ledgerApi.js';
+import { scheduleApi } from '../../../app/scheduleApi.js';
+import { useReview } from '../../../app/useReview.js';
+import { ProblemNote } from '../../../parts/ProblemNote.js';
+import { RecurrenceFields } from './RecurrenceFields.js';
+import { recurrenceInWords, usualRecurrence } from './recurrenceWords.js';
+
+/** Has an entry run again by itself, with the others that were run by the same action where that is wanted. */
+export function RunOnSchedule({ content }: { content: RunContent }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button className="btn btn-sm btn-quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+        <CalendarClock className="h-4 w-4" aria-hidden="true" /> Run on a schedule
+      </button>
+      {open && <Form content={content} onSet={() => setOpen(false)} />}
+    </>
+  );
+}
+
+function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
+  const { review } = useReview();
+  const [recurrence, setRecurrence] = useState(usualRecurrence);
+  const [alsoEntries, setAlso] = useState<readonly number[]>([]);
+  const [add, { error, isLoading }] = scheduleApi.useAddScheduleMutation();
+  const { data } = ledgerApi.useLedgerEntriesInfiniteQuery({
+    review: review.id,
+    kind: 'run',
+    outcome: 'complete',
+  });
+  // The latest run of each other database may come along.
+  const others = (data?.pages[0]?.entries ?? []).filter(
+    (each, i, all) =>
+      each.database !== content.database && all.findIndex(({ database }) => database === each.database) === i,
+  );
+  const submit = async (event: FormEvent) => {
+    event.preventDefault();
+    const body = { ...recurrence, entries: [content.entry, ...alsoEntries] };
+    const answer = await add({ review: review.id, body });
+    if (answer.data === undefined) return;
+    toast(`Runs ${recurrenceInWords(recurrence)}. New records are told in the ledger.`);
+    onSet();
+  };
+  return (
+    <form
+      aria-label="Run on a schedule"
+      className="rule bg-base-200 order-last flex w-full flex-col gap-3 rounded border p-3"
+      onSubmit={(event) => void submit(event)}
+    >
+      <p>
+        Runs this entry again by itself, also while nobody has the page open, against the release of that day.
+        What is new is told here, in a feed, and as the draft of a mail.
+      </p>
+      <RecurrenceFields value={recurrence} onChange={setRecurrence} />
+      {others.length > 0 && (
+        <fieldset className="flex flex-col gap-1">
+          <legend className="small-head">Together with the latest runs in</legend>
+          {others.map(({ entry, title }) => (
+            <label key={entry} className="flex cursor-pointer items-baseline gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-xs"
+                checked={alsoEntries.includes(entry)}
+                onChange={({ target }) =>
+                  setAlso(
+                    target.checked ? [...alsoEntries, entry] : alsoEntries.filter((each) => each !== entry),
+                  )
+                }
+              />
+              <span>
+                {title} <span className="quiet">entry {entry}</span>
+              </span>
+            </label>
+          ))}
+        </fieldset>
+      )}
+      <div className="flex items-center gap-3">
+        <button className="btn btn-sm btn-primary" disabled={isLoading}>
+          Set the schedule
+        </button>
+        {error !== undefined && <ProblemNote problem={problemOf(error)} />}
+      </div>
+    </form>
+  );
+}
