@@ -30,3 +30,4 @@ export * from './ledger.js';
 export * from './timeZone.js';
 export * from './drift.js';
 export * from './schedules.js';
+export * from './packages.js';

@@ -1,4 +1,5 @@
 export * from './concepts/index.js';
+export * from './crate/index.js';
 export * from './crosswalk/index.js';
 export * from './designs/index.js';
 export * from './drift/index.js';

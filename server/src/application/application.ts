@@ -60,6 +60,8 @@ import { RunClosing } from '../runs/runClosing.js';
 import { RunPlanning } from '../runs/runPlanning.js';
 import { RunsController } from '../runs/runsController.js';
 import { RunsService } from '../runs/runsService.js';
+import { PackagesController } from '../packages/packagesController.js';
+import { PackagesService } from '../packages/packagesService.js';
 import { Scheduler } from '../schedules/scheduler.js';
 import { SchedulesController } from '../schedules/schedulesController.js';
 import { SchedulesService } from '../schedules/schedulesService.js';
@@ -161,6 +163,7 @@ class ApplicationModule {
         TranslationController,
         RunsController,
         LedgerController,
+        PackagesController,
         SchedulesController,
         RecordsController,
         FilesController,
@@ -221,6 +224,12 @@ class ApplicationModule {
         TranslationService,
         LedgerService,
         DriftService,
+        {
+          provide: PackagesService,
+          useFactory: (reviews: ReviewsService, reviewEnd: ReviewEndService, files: IncomingFiles) =>
+            new PackagesService(programs, store, reviews, reviewEnd, files),
+          inject: [ReviewsService, ReviewEndService, IncomingFiles],
+        },
         SchedulesService,
         Scheduler,
         RunClosing,

@@ -18,6 +18,8 @@ import type { FileRead, FileTask, RecordsRead } from './fileTask.js';
 import type { VocabularyRead } from './vocabularyInFile.js';
 
 const MOST_BYTES = 400_000_000;
+/** Of what is not read as a whole. */
+const MOST_BYTES_UNREAD = 8_000_000_000;
 /** Of text that is read by lines. */
 const LONGEST_LINE = 10_000_000;
 const MOST_MS = 600_000;
@@ -116,6 +118,25 @@ export class IncomingFiles implements OnApplicationShutdown {
     });
   }
 
+  /**
+   * Takes in a file as it is, for whoever reads it elsewhere.
+   * @param use is given the file, which is thrown away when that ends, and the way to tell how far it is
+   */
+  async asItIs<T>(
+    source: Readable,
+    job: string,
+    use: (path: string, tell: (progress: Partial<FileProgress>) => void, signal: AbortSignal) => Promise<T>,
+  ): Promise<T> {
+    return this.within(
+      source,
+      job,
+      false,
+      (path, _read, progress, signal) =>
+        use(path, (told) => progress.next({ ...progress.value, ...told }), signal),
+      MOST_BYTES_UNREAD,
+    );
+  }
+
   private async within<T>(
     source: Readable,
     id: string,
@@ -126,6 +147,7 @@ export class IncomingFiles implements OnApplicationShutdown {
       progress: BehaviorSubject<FileProgress>,
       signal: AbortSignal,
     ) => Promise<T>,
+    most = MOST_BYTES,
   ): Promise<T> {
     if (this.jobs.has(id)) throw conflict('This file is being read already.', 'Wait for it, or stop it.');
     mkdirSync(this.folder, { recursive: true });
@@ -140,7 +162,7 @@ export class IncomingFiles implements OnApplicationShutdown {
     this.jobs.set(id, { progress, stop });
     const ends = AbortSignal.any([stop.signal, AbortSignal.timeout(MOST_MS)]);
     try {
-      const total = await this.keep(source, path, byLines, progress, stop.signal);
+      const total = await this.keep(source, path, byLines, progress, stop.signal, most);
       progress.next({ ...progress.value, phase: 'reading', bytes: 0, total });
       return await use(path, (task) => this.read(task, progress, ends), progress, ends);
     } catch (error) {
@@ -185,6 +207,7 @@ export class IncomingFiles implements OnApplicationShutdown {
     byLines: boolean,
     progress: BehaviorSubject<FileProgress>,
     signal: AbortSignal,
+    most: number,
   ): Promise<number> {
     let bytes = 0;
     let line = 0;
@@ -194,9 +217,9 @@ export class IncomingFiles implements OnApplicationShutdown {
         bytes += chunk.length;
         const end = chunk.lastIndexOf(NEWLINE);
         line = end < 0 ? line + chunk.length : chunk.length - end - 1;
-        if (refused.length === 0 && bytes > MOST_BYTES)
+        if (refused.length === 0 && bytes > most)
           refused.push(
-            `This file is larger than ${MOST_BYTES / 1e6} MB. Leave out what is not needed, or split it.`,
+            `This file is larger than ${most / 1e6} MB. Leave out what is not needed, or split it.`,
           );
         if (refused.length === 0 && byLines && line > LONGEST_LINE)
           refused.push(`A line of this file is longer than ${LONGEST_LINE / 1e6} MB.`);

@@ -127,6 +127,11 @@ export class ReviewEndService implements OnApplicationBootstrap {
     this.empty(id);
   }
 
+  /** Removes a review of which only a part was taken in, and which nobody has seen. */
+  async discard(id: string): Promise<void> {
+    if (await this.store.read.existsBy(ReviewRow, { id, deletedAt: Not(IsNull()) })) this.empty(id);
+  }
+
   /** Removes what a deleted review held, one review after the other. */
   private empty(id: string): void {
     this.going = this.going.then(async () => {

@@ -48,11 +48,23 @@ export class Store implements OnApplicationShutdown {
     private readonly writer: DataSource,
     private readonly reader: DataSource,
     private readonly hold: FolderHold,
+    private readonly openReader: () => Promise<DataSource>,
   ) {}
 
   /** For reading alone: what is committed. */
   get read(): EntityManager {
     return this.reader.manager;
+  }
+
+  /** What is committed now, on a connection of its own that stays at this moment, whatever is changed meanwhile. */
+  async snapshot<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    const source = await this.openReader();
+    try {
+      await source.query('BEGIN');
+      return await work(source.manager);
+    } finally {
+      await source.destroy();
+    }
   }
 
   /** From now on, changes are looked at by `watch`. What it writes belongs to the change; where it fails, so does that. */
@@ -161,7 +173,7 @@ export async function openStore(path: string): Promise<Store> {
     const reader = sourceOf(path, 'query_only = ON', `cache_size = -${READING_CACHE_KB}`);
     opened.push(reader);
     await reader.initialize();
-    return new Store(writer, reader, hold);
+    return new Store(writer, reader, hold, () => sourceOf(path, 'query_only = ON').initialize());
   } catch (error) {
     await Promise.allSettled(opened.map((source) => source.destroy()));
     hold?.release();

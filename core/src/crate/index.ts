@@ -1,0 +1,8 @@
+export {
+  CRATE_METADATA,
+  crateToJson,
+  readCrate,
+  type Crate,
+  type CrateFile,
+  type CrateResult,
+} from './crate.js';

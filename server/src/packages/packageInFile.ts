@@ -1,0 +1,284 @@
+/**
+ * Looks a package through, before anything of it is kept: that nothing is missing or was changed, that rows are rows of
+ * this program's tables and hang together, that the chain of the ledger holds, and that what runs found is what their
+ * entries say. Nothing is written anywhere.
+ */
+import { createHash } from 'node:crypto';
+import {
+  CRATE_METADATA,
+  isRun,
+  ledgerVerifier,
+  readCrate,
+  readSeal,
+  resultFingerprint,
+  type Crate,
+  type CrateFile,
+  type LedgerContent,
+} from '@even-lantern/core';
+import yauzl from 'yauzl';
+import { bytesOf, entriesIn, linesIn, openZip } from './zip.js';
+import type { TableShape } from './packageTables.js';
+
+export interface PackageTask {
+  path: string;
+  shapes: Record<string, TableShape>;
+  tablesAsOf: string;
+}
+
+export interface PackageRead {
+  /** null where there is trouble */
+  crate: Crate | null;
+  /** what does not fit, in sentences */
+  troubles: string[];
+  rows: number;
+}
+
+const MOST_TROUBLES = 20;
+const MOST_FILES = 100;
+const MOST_METADATA_BYTES = 1_000_000;
+type Row = Record<string, unknown>;
+
+class Trouble extends Error {}
+
+export async function packageInFile(task: PackageTask): Promise<PackageRead> {
+  const troubles: string[] = [];
+  let crate: Crate | null = null;
+  let rows = 0;
+  try {
+    const zip = await openZip(task.path);
+    try {
+      const read = await lookThrough(zip, task, troubles);
+      crate = read.crate;
+      rows = read.rows;
+    } finally {
+      zip.close();
+    }
+  } catch (error) {
+    if (!(error instanceof Trouble) && !isOfZip(error)) throw error;
+    troubles.push(
+      error instanceof Trouble
+        ? error.message
+        : `The file is damaged, or no package: ${String((error as Error).message)}.`,
+    );
+  }
+  return { crate: troubles.length === 0 ? crate : null, troubles: troubles.slice(0, MOST_TROUBLES), rows };
+}
+
+/** Whether an error tells of the file, and not of this program. */
+function isOfZip(error: unknown): boolean {
+  if (!(error instanceof Error)) return false;
+  const code = 'code' in error ? String(error.code) : '';
+  return code.startsWith('Z_') || code === '' || code.startsWith('ERR_');
+}
+
+async function lookThrough(
+  zip: yauzl.ZipFile,
+  { shapes, tablesAsOf }: PackageTask,
+  troubles: string[],
+): Promise<{ crate: Crate; rows: number }> {
+  const entries = await entriesIn(zip, MOST_FILES);
+  const described = entries.get(CRATE_METADATA);
+  if (described === undefined)
+    throw new Trouble(`The file is no package of a review: it has no ${CRATE_METADATA}.`);
+  const read = readCrate((await bytesOf(zip, described, MOST_METADATA_BYTES)).toString('utf8'));
+  if (!read.ok) throw new Trouble(read.message);
+  const { crate } = read;
+  if (crate.tablesAsOf !== tablesAsOf) {
+    throw new Trouble(
+      `It was written by another release of the program (${crate.application || 'not told which'}), whose tables differ. Read it with that one.`,
+    );
+  }
+  const files = new Map(crate.files.map((file) => [file.path, file]));
+  for (const path of entries.keys()) {
+    if (path !== CRATE_METADATA && !files.has(path))
+      troubles.push(`It holds a file that nothing tells of: ${path}.`);
+  }
+  for (const path of Object.keys(shapes).map(pathOf)) {
+    if (!files.has(path)) troubles.push(`The table ${path} is missing.`);
+  }
+  for (const path of files.keys()) if (!entries.has(path)) troubles.push(`The file ${path} is missing.`);
+  if (troubles.length > 0) return { crate, rows: 0 };
+  const check = new Check(crate, troubles);
+  let rows = 0;
+  // In the order in which tables refer to others.
+  for (const [name, shape] of Object.entries(shapes)) {
+    const path = pathOf(name);
+    const file = files.get(path);
+    const entry = entries.get(path);
+    if (file === undefined || entry === undefined) continue;
+    rows += await lookAtTable(zip, entry, file, name, shape, check);
+    files.delete(path);
+    if (troubles.length > MOST_TROUBLES) return { crate, rows };
+  }
+  for (const file of files.values()) {
+    const entry = entries.get(file.path);
+    if (entry !== undefined) await lookAtFile(zip, entry, file, troubles);
+  }
+  check.end();
+  return { crate, rows };
+}
+
+export function pathOf(table: string): string {
+  return `data/${table}.ndjson`;
+}
+
+async function lookAtTable(
+  zip: yauzl.ZipFile,
+  entry: yauzl.Entry,
+  file: CrateFile,
+  name: string,
+  shape: TableShape,
+  check: Check,
+): Promise<number> {
+  const hash = createHash('sha256');
+  let number = 0;
+  for await (const line of linesIn(zip, entry, (bytes) => hash.update(bytes))) {
+    number += 1;
+    check.row(name, shape, line, number);
+    if (check.isFull()) return number;
+  }
+  if (hash.digest('hex') !== file.sha256)
+    check.tell(`The file ${file.path} was changed: its SHA-256 is another.`);
+  if (file.rows !== number)
+    check.tell(`The table ${name} has ${number} rows, and should have ${file.rows ?? 'none'}.`);
+  return number;
+}
+
+async function lookAtFile(
+  zip: yauzl.ZipFile,
+  entry: yauzl.Entry,
+  file: CrateFile,
+  troubles: string[],
+): Promise<void> {
+  const hash = createHash('sha256');
+  for await (const _line of linesIn(zip, entry, (bytes) => hash.update(bytes))) continue;
+  if (hash.digest('hex') !== file.sha256)
+    troubles.push(`The file ${file.path} was changed: its SHA-256 is another.`);
+}
+
+/** What is known of rows that were seen, and what does not fit among them. */
+class Check {
+  private readonly ids = new Map<string, Set<string>>();
+  private readonly verifier;
+  /** by run: what its entry says of the records found */
+  private readonly said = new Map<string, { fingerprint: string; entry: number }>();
+  private readonly found = new Map<string, string[]>();
+
+  constructor(
+    private readonly crate: Crate,
+    private readonly troubles: string[],
+  ) {
+    const seal = readSeal(crate.seal);
+    if (!seal.ok) this.tell('It has no seal of the ledger.');
+    this.verifier = ledgerVerifier(seal.ok ? seal.seal : null, sha256);
+  }
+
+  tell(trouble: string): void {
+    if (!this.isFull()) this.troubles.push(trouble);
+  }
+
+  isFull(): boolean {
+    return this.troubles.length > MOST_TROUBLES;
+  }
+
+  row(name: string, shape: TableShape, line: string, number: number): void {
+    const at = `${name}, row ${number}`;
+    const row = parsed(line);
+    if (row === null) return this.tell(`${at}: it is no row, or more than the program can read.`);
+    const wrong = misfit(row, shape);
+    if (wrong !== null) return this.tell(`${at}: ${wrong}`);
+    for (const [column, table] of Object.entries(shape.refersTo)) {
+      const value = row[column];
+      if (value === null) continue;
+      if (this.ids.get(table)?.has(String(value)) !== true) {
+        this.tell(`${at}: its ${column} names a row of ${table} that is not in the package.`);
+      }
+    }
+    const key = shape.key.map((each) => String(row[each])).join(' ');
+    let known = this.ids.get(name);
+    if (known === undefined) this.ids.set(name, (known = new Set()));
+    if (known.has(key)) this.tell(`${at}: it is there twice.`);
+    known.add(key);
+    if (name === 'review' && (row['id'] !== this.crate.id || known.size > 1 || row['deletedAt'] !== null)) {
+      this.tell(`${at}: it is another review than the package tells of.`);
+    }
+    if (name === 'run' && row['status'] === 'running') this.tell(`${at}: the run had not ended.`);
+    if (name === 'ledger_entry') this.entry(row, at);
+    if (name === 'run_record') {
+      const runId = String(row['runId']);
+      let found = this.found.get(runId);
+      if (found === undefined) this.found.set(runId, (found = []));
+      found.push(String(row['accession']));
+    }
+  }
+
+  private readonly entries: { row: Row; at: string }[] = [];
+
+  private entry(row: Row, at: string): void {
+    this.entries.push({ row, at });
+  }
+
+  /** What can be told only when all has been seen. */
+  end(): void {
+    const inOrder = this.entries.sort((a, b) => Number(a.row['entry']) - Number(b.row['entry']));
+    for (const { row, at } of inOrder) {
+      const content = parsed(String(row['content'])) as LedgerContent | null;
+      if (content === null) return this.tell(`${at}: its content cannot be read.`);
+      const { previousHash, hash, runId } = row as {
+        previousHash: string | null;
+        hash: string;
+        runId: string | null;
+      };
+      if (content.entry !== row['entry']) this.tell(`${at}: its content is that of another entry.`);
+      this.verifier.take({ content, previousHash, hash });
+      if (isRun(content) && runId !== null) {
+        this.said.set(runId, { fingerprint: content.fingerprint, entry: content.entry });
+      }
+    }
+    const { broken, fit } = this.verifier.end();
+    if (broken !== null) this.tell(`The ledger does not hold: entry ${broken.entry} does not fit the chain.`);
+    else if (fit !== null && fit !== 'same')
+      this.tell('The ledger does not end at the seal that the package tells.');
+    for (const [runId, { fingerprint, entry }] of this.said) {
+      if (resultFingerprint(this.found.get(runId) ?? []) !== fingerprint) {
+        this.tell(`The records of the run of entry ${entry} are not those that the entry tells of.`);
+      }
+    }
+  }
+}
+
+/** What is wrong with the columns of a row; null where nothing is. */
+function misfit(row: Row, { columns, json }: TableShape): string | null {
+  const unknown = Object.keys(row).find((each) => !(each in columns));
+  if (unknown !== undefined) return `there is no column “${unknown.slice(0, 60)}”.`;
+  for (const [name, { type, nullable }] of Object.entries(columns)) {
+    const value = row[name];
+    if (value === null && nullable) continue;
+    if (typeof value !== type) return `its ${name} should be a ${type}.`;
+    if (json.includes(name) && typeof value === 'string' && !isJson(value))
+      return `its ${name} cannot be read.`;
+  }
+  return null;
+}
+
+function isJson(text: string): boolean {
+  try {
+    JSON.parse(text);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function parsed(line: string): Row | null {
+  try {
+    const value: unknown = JSON.parse(line);
+    return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Row) : null;
+  } catch {
+    return null;
+  }
+}
+
+function sha256(text: string): string {
+  return createHash('sha256').update(text).digest('hex');
+}

@@ -1,0 +1,195 @@
+/** A review as one file: tables as lines of JSON, the ledger as people read it, and what all of that is. */
+import { createHash } from 'node:crypto';
+import { Readable } from 'node:stream';
+import {
+  CRATE_METADATA,
+  crateToJson,
+  ledgerToJson,
+  ledgerToMarkdown,
+  sealOf,
+  sealText,
+  type CrateFile,
+  type LedgerContent,
+  type LedgerEntry,
+} from '@even-lantern/core';
+import { In, MoreThan, type EntityManager, type ObjectLiteral } from 'typeorm';
+import { ZipFile } from 'yazl';
+import { APPLICATION_VERSION } from '../application/version.js';
+import { LedgerEntryRow, PersonRow, ReviewRow } from '../store/entities.js';
+import { ownersOf, PACKAGE_TABLES, PERSON_COLUMNS, TABLES_AS_OF, type Owners } from './packageTables.js';
+
+const AT_A_TIME = 500;
+const LINES = 'application/x-ndjson';
+
+/**
+ * Writes the package of a review. What it reads stays as it was when this began.
+ * @param told is called with the rows written so far
+ * @returns the file as it is made
+ */
+export function packageOf(
+  manager: EntityManager,
+  reviewId: string,
+  told: (rows: number) => void,
+  signal: AbortSignal,
+): { stream: NodeJS.ReadableStream; done: Promise<void> } {
+  const zip = new ZipFile();
+  const files: CrateFile[] = [];
+  const people = new Set<string>();
+  let written = 0;
+  let failed: (error: unknown) => void = () => undefined;
+  const done = new Promise<void>((resolve, reject) => {
+    failed = reject;
+    zip.outputStream.on('end', () => resolve());
+    zip.outputStream.on('error', reject);
+    zip.on('error', reject);
+  });
+
+  /** Adds a file whose text is made when its turn comes, and notes what it was. */
+  const add = (
+    path: string,
+    about: Pick<CrateFile, 'description' | 'encodingFormat'>,
+    lines: () => AsyncIterable<string>,
+    isTable: boolean,
+  ) => {
+    zip.addReadStreamLazy(path, { compress: true }, (give) => {
+      const hash = createHash('sha256');
+      let contentSize = 0;
+      let rows = 0;
+      async function* through(): AsyncIterable<Buffer> {
+        for await (const text of lines()) {
+          signal.throwIfAborted();
+          const bytes = Buffer.from(text);
+          hash.update(bytes);
+          contentSize += bytes.length;
+          if (isTable) {
+            const more = text.split('\n').length - 1;
+            rows += more;
+            told((written += more));
+          }
+          yield bytes;
+        }
+        files.push({ path, ...about, contentSize, sha256: hash.digest('hex'), rows: isTable ? rows : null });
+      }
+      const stream = Readable.from(through());
+      stream.on('error', failed);
+      give(null, stream);
+    });
+  };
+
+  const owners = ownersOf(manager, reviewId);
+  owners.catch(failed);
+  for (const name of Object.keys(PACKAGE_TABLES).filter((each) => each !== 'person')) {
+    const about = { description: `The table ${name}, one row a line.`, encodingFormat: LINES };
+    add(`data/${name}.ndjson`, about, () => linesOf(manager, name, owners, people), true);
+  }
+  // People come last, when all have been named.
+  const aboutPeople = { description: 'Those who are named, one a line.', encodingFormat: LINES };
+  add('data/person.ndjson', aboutPeople, () => linesOfPeople(manager, people), true);
+  const entries = async () => {
+    const rows = await manager.find(LedgerEntryRow, { where: { reviewId }, order: { entry: 'ASC' } });
+    return rows.map(({ content, previousHash, hash }): LedgerEntry => ({
+      content: JSON.parse(content) as LedgerContent,
+      previousHash,
+      hash,
+    }));
+  };
+  const exportedAt = new Date().toISOString();
+  const title = async () => (await manager.findOneByOrFail(ReviewRow, { id: reviewId })).title;
+  add(
+    'ledger.json',
+    { description: 'The ledger, to be verified anywhere.', encodingFormat: 'application/json' },
+    async function* () {
+      yield ledgerToJson(await entries(), { id: reviewId, title: await title() }, exportedAt);
+    },
+    false,
+  );
+  add(
+    'ledger.md',
+    { description: 'The ledger, to be read.', encodingFormat: 'text/markdown' },
+    async function* () {
+      yield ledgerToMarkdown(await entries(), await title());
+    },
+    false,
+  );
+  zip.addReadStreamLazy(CRATE_METADATA, { compress: true }, (give) => {
+    async function* metadata(): AsyncIterable<Buffer> {
+      const crate = {
+        id: reviewId,
+        title: await title(),
+        exportedAt,
+        application: APPLICATION_VERSION,
+        seal: sealText(sealOf(await entries())),
+        tablesAsOf: TABLES_AS_OF,
+        files,
+      };
+      yield Buffer.from(crateToJson(crate));
+    }
+    const stream = Readable.from(metadata());
+    stream.on('error', failed);
+    give(null, stream);
+  });
+  zip.end();
+  return { stream: zip.outputStream, done };
+}
+
+/** The rows of a table, some hundred lines at a time. */
+async function* linesOf(
+  manager: EntityManager,
+  name: string,
+  owners: Promise<Owners>,
+  people: Set<string>,
+): AsyncIterable<string> {
+  const table = PACKAGE_TABLES[name];
+  if (table === undefined) return;
+  const { primaryColumns, columns } = manager.connection.getMetadata(table.entity);
+  const keys = primaryColumns.map(({ propertyName }) => propertyName);
+  const naming = columns
+    .map(({ propertyName }) => propertyName)
+    .filter((each) => PERSON_COLUMNS.includes(each));
+  const where = table.where(await owners);
+  const text = (rows: readonly ObjectLiteral[]) => {
+    for (const row of rows)
+      for (const column of naming) if (row[column] !== null) people.add(String(row[column]));
+    return rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+  };
+  const [key] = keys;
+  if (keys.length === 1 && key === 'id') {
+    for (let last = ''; ;) {
+      const rows = await manager.find(table.entity, {
+        where: name === 'review' ? where : { ...where, ...beyond(where, last) },
+        order: { id: 'ASC' },
+        take: AT_A_TIME,
+      });
+      if (rows.length > 0) yield text(rows);
+      if (rows.length < AT_A_TIME || name === 'review') return;
+      last = String(rows.at(-1)?.['id']);
+    }
+  }
+  if (keys.includes('runId')) {
+    for (const runId of (await owners).runIds) {
+      for (let last = ''; ;) {
+        const rows = await manager.find(table.entity, {
+          where: { runId, accession: MoreThan(last) },
+          order: { accession: 'ASC' },
+          take: AT_A_TIME,
+        });
+        if (rows.length > 0) yield text(rows);
+        if (rows.length < AT_A_TIME) break;
+        last = String(rows.at(-1)?.['accession']);
+      }
+    }
+    return;
+  }
+  // Tables of a few rows that have no id.
+  yield text(await manager.find(table.entity, { where }));
+}
+
+/** Rows behind the last one; added databases are few, and named by their ids. */
+function beyond(where: object, last: string): object {
+  return 'id' in where ? {} : { id: MoreThan(last) };
+}
+
+async function* linesOfPeople(manager: EntityManager, people: ReadonlySet<string>): AsyncIterable<string> {
+  const rows = await manager.find(PersonRow, { where: { id: In([...people]) }, order: { id: 'ASC' } });
+  yield rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+}

@@ -1,0 +1,320 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
+import { crateToJson, readCrate, type Crate } from '@even-lantern/core';
+import {
+  PERSON_HEADER,
+  type Ledger,
+  type PackageTaken,
+  type Problem,
+  type Review,
+  type Run,
+} from '@even-lantern/contract';
+import request from 'supertest';
+import type { ObjectLiteral } from 'typeorm';
+import { ZipFile } from 'yazl';
+import { ReviewEndService } from '../reviews/reviewEndService.js';
+import { RunsService } from '../runs/runsService.js';
+import { Store } from '../store/store.js';
+import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { bytesOf, entriesIn, openZip } from './zip.js';
+import { PACKAGE_TABLES } from './packageTables.js';
+
+let server: TestApplication;
+let database: FaultyConnector;
+let review: Review;
+
+beforeEach(async () => {
+  database = faultyConnector(25);
+  server = await testApplication({ faulty: database });
+  review = await server.reviewWithLane();
+});
+afterEach(() => server.application.close());
+
+const storeOf = ({ application }: TestApplication) => application.get(Store);
+const run = async () => {
+  const body = { database: 'faulty', timeZone: 'UTC' };
+  const { id } = (await server.post(`/api/reviews/${review.id}/runs`, body).expect(201)).body as Run;
+  await server.application.get(RunsService).finished(id);
+};
+const packed = async (id = review.id) =>
+  (await server.get(`/api/reviews/${id}/package.zip`).buffer(true).parse(asBuffer).expect(200))
+    .body as Buffer;
+function asBuffer(response: unknown, done: (error: Error | null, body: Buffer) => void) {
+  buffer(response as NodeJS.ReadableStream).then(
+    (body) => done(null, body),
+    (error: Error) => done(error, Buffer.alloc(0)),
+  );
+}
+const take = (into: TestApplication, bytes: Buffer, job = randomUUID()) =>
+  request(into.application.getHttpServer())
+    .post(`/api/packages?job=${job}`)
+    .set({ Host: 'localhost', [PERSON_HEADER]: into.person, 'Content-Type': 'application/zip' })
+    .send(bytes);
+const titles = async (of: TestApplication) =>
+  ((await of.get('/api/reviews')).body as { title: string }[]).map(({ title }) => title);
+
+/** Every row of every table of a package, as a store holds them. */
+async function allRows(of: TestApplication): Promise<Record<string, ObjectLiteral[]>> {
+  const { read } = storeOf(of);
+  const tables: Record<string, ObjectLiteral[]> = {};
+  for (const [name, { entity }] of Object.entries(PACKAGE_TABLES)) {
+    const rows = await read.find(entity);
+    tables[name] = rows
+      .map((row) => ({ ...row }))
+      .sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1));
+  }
+  return tables;
+}
+
+/** Puts a made-up row into every table that has none, with something in every column. */
+async function fillEmptyTables(of: TestApplication, reviewId: string): Promise<void> {
+  await storeOf(of).write(async (manager) => {
+    for (const [name, { entity, refersTo }] of Object.entries(PACKAGE_TABLES)) {
+      if ((await manager.count(entity)) > 0) continue;
+      const { columns, tableName } = manager.connection.getMetadata(entity);
+      const row: Record<string, unknown> = {};
+      for (const { propertyName, type } of columns) {
+        const owner = refersTo[propertyName];
+        const [owned] =
+          owner === undefined ? [] : await manager.find(PACKAGE_TABLES[owner]?.entity ?? entity, { take: 1 });
+        row[propertyName] =
+          propertyName === 'reviewId'
+            ? reviewId
+            : owner !== undefined
+              ? owned?.['id']
+              : /By$|personId/.test(propertyName)
+                ? of.person
+                : type === 'integer'
+                  ? 7
+                  : type === 'boolean'
+                    ? 1
+                    : /At$|^at$/.test(propertyName)
+                      ? '2026-11-02T10:00:00.000Z'
+                      : propertyName === 'database'
+                        ? 'added'
+                        : propertyName === 'id' && name === 'added_database'
+                          ? 'added'
+                          : propertyName === 'state'
+                            ? 'active'
+                            : ['id', 'token'].includes(propertyName)
+                              ? randomUUID()
+                              : '{"é": "=1+1 \\n"}';
+      }
+      const names = Object.keys(row).map((each) => `"${each}"`);
+      const places = names.map(() => '?').join(', ');
+      await manager.query(
+        `INSERT INTO "${tableName}" (${names.join(', ')}) VALUES (${places})`,
+        Object.values(row),
+      );
+    }
+    // An added database that the review names comes along.
+    await manager.query(`UPDATE database_choice SET "database" = 'added'`);
+  });
+}
+
+test('a review goes into another installation and is the same in every table, with the same hashes', async () => {
+  await run();
+  database.hits = 31;
+  database.release = '2026-11-01';
+  await server.post(`/api/reviews/${review.id}/ledger/entries/1/runs`, {
+    release: 'present',
+    timeZone: 'UTC',
+  });
+  await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
+  const records = (await server.get(`/api/reviews/${review.id}/records?limit=3`)).body as {
+    rows: { id: string; version: number }[];
+  };
+  for (const { id, version } of records.rows) {
+    await server.patch(`/api/records/${id}`, { decision: 'keep' }, version).expect(200);
+  }
+  await fillEmptyTables(server, review.id);
+  const before = await allRows(server);
+  for (const [name, rows] of Object.entries(before)) expect([name, rows.length > 0]).toEqual([name, true]);
+  const bytes = await packed();
+
+  const other = await testApplication({ faulty: faultyConnector(25) });
+  try {
+    const own = await allRows(other);
+    const taken = (await take(other, bytes).expect(201)).body as PackageTaken;
+    expect(taken).toMatchObject({ id: review.id, title: 'Light', paused: 1 });
+    const after = await allRows(other);
+    // What the other installation had stays; schedules are paused, so that not two of them tell of the same.
+    const expected = Object.fromEntries(
+      Object.entries(before).map(([name, rows]) => {
+        const here =
+          name === 'schedule' ? rows.map((row) => ({ ...row, state: 'paused', nextAt: null })) : rows;
+        const numbered = here.map((row) =>
+          name.startsWith('hand_') || name === 'settlement' ? { ...row, position: 1 } : row,
+        );
+        const all = [...(own[name] ?? []), ...numbered];
+        return [name, all.sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1))];
+      }),
+    );
+    expect(after).toEqual(expected);
+    const ledger = async (of: TestApplication) =>
+      (await of.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
+    const [here, there] = [await ledger(server), await ledger(other)];
+    expect([there.seal, there.brokenAt]).toEqual([here.seal, null]);
+    // Packed again, it is the same again; and a second time it is refused.
+    const again = (await take(other, bytes).expect(409)).body as Problem;
+    expect(again.title).toBe('This review is here already: Light.');
+  } finally {
+    await other.application.close();
+  }
+});
+
+/** The files of a package, to be changed. */
+async function unpacked(bytes: Buffer): Promise<Map<string, Buffer>> {
+  const path = join(mkdtempSync(join(tmpdir(), 'package-')), 'p.zip');
+  writeFileSync(path, bytes);
+  const zip = await openZip(path);
+  const files = new Map<string, Buffer>();
+  for (const [name, entry] of await entriesIn(zip, 100)) files.set(name, await bytesOf(zip, entry, 1e9));
+  zip.close();
+  return files;
+}
+async function repacked(files: ReadonlyMap<string, Buffer>): Promise<Buffer> {
+  const zip = new ZipFile();
+  for (const [name, bytes] of files) zip.addBuffer(bytes, name);
+  zip.end();
+  return buffer(zip.outputStream as Readable);
+}
+const METADATA = 'ro-crate-metadata.json';
+/** Changes a table, and the metadata with it, as a forger would. */
+function forge(files: Map<string, Buffer>, table: string, change: (text: string) => string): void {
+  const path = `data/${table}.ndjson`;
+  const bytes = Buffer.from(change(files.get(path)?.toString() ?? ''));
+  files.set(path, bytes);
+  changeCrate(files, (crate) => ({
+    ...crate,
+    files: crate.files.map((file) =>
+      file.path === path
+        ? {
+            ...file,
+            contentSize: bytes.length,
+            sha256: createHash('sha256').update(bytes).digest('hex'),
+            rows: bytes.toString().split('\n').length - 1,
+          }
+        : file,
+    ),
+  }));
+}
+function changeCrate(files: Map<string, Buffer>, change: (crate: Crate) => Crate): void {
+  const read = readCrate(files.get(METADATA)?.toString() ?? '');
+  if (!read.ok) throw new Error(read.message);
+  files.set(METADATA, Buffer.from(crateToJson(change(read.crate))));
+}
+const inTable = (files: Map<string, Buffer>, table: string) =>
+  files.get(`data/${table}.ndjson`)?.toString() ?? '';
+
+const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
+  ['a changed file', 'was changed: its SHA-256 is another', (files) => files.set('data/term.ndjson', Buffer.from(inTable(files, 'term').replace('light', 'night')))],
+  ['a missing table', 'The file data/run.ndjson is missing', (files) => files.delete('data/run.ndjson')],
+  ['a file more', 'a file that nothing tells of: more.txt', (files) => files.set('more.txt', Buffer.from('x'))],
+  ['no metadata', 'it has no ro-crate-metadata.json', (files) => files.delete(METADATA)],
+  ['other metadata', 'It is no package of a review', (files) => files.set(METADATA, Buffer.from('{"@graph": []}'))],
+  ['another release', 'another release of the program', (files) => changeCrate(files, (crate) => ({ ...crate, tablesAsOf: 'Later1900000000000' }))],
+  ['a forged count in an entry', 'entry 1 does not fit the chain', (files) => forge(files, 'ledger_entry', (text) => text.replace('\\"hits\\":25', '\\"hits\\":26'))],
+  ['an entry that was cut off', 'does not end at the seal', (files) => forge(files, 'ledger_entry', (text) => text.split('\n').filter((line) => !line.includes('"entry":2,')).join('\n'))],
+  ['a record that was taken out', 'The records of the run of entry 1 are not those', (files) => forge(files, 'run_record', (text) => text.split('\n').slice(1).join('\n'))],
+  ['a row that is no row', 'term, row 1: it is no row', (files) => forge(files, 'term', (text) => `[]\n${text}`)],
+  ['a column more', 'there is no column “evil”', (files) => forge(files, 'term', (text) => text.replace('{', '{"evil":1,'))],
+  ['a column of another kind', 'its position should be a number', (files) => forge(files, 'term', (text) => text.replace(/"position":\d+/, '"position":"1; DROP TABLE term"'))],
+  ['text that is no JSON', 'its content cannot be read', (files) => forge(files, 'term', (text) => text.replace(/"content":"/, '"content":"{'))],
+  ['a lane of another review', 'names a row of lane that is not in the package', (files) => forge(files, 'term', (text) => text.replace(/"laneId":"[^"]+"/, '"laneId":"foreign"'))],
+  ['a person that nobody is', 'names a row of person that is not in the package', (files) => forge(files, 'person', () => '')],
+  ['a row that stands twice', 'it is there twice', (files) => forge(files, 'element', (text) => text + text)],
+]; // prettier-ignore
+
+test.each(FORGERIES)(
+  'a package with %s says that %s, and nothing of it is kept',
+  async (_name, told, change) => {
+    await run();
+    await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
+    const files = await unpacked(await packed());
+    change(files);
+    await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);
+    await server.application.get(ReviewEndService).settled();
+    const before = await allRows(server);
+    const { title, errors = [] } = (await take(server, await repacked(files)).expect(400)).body as Problem;
+    expect([title, ...errors.map(({ message }) => message)].join('\n')).toContain(told);
+    expect(await allRows(server)).toEqual(before);
+  },
+);
+
+test('what is no zip, is cut off, or names paths that climb out, is refused', async () => {
+  const bytes = await packed();
+  const title = async (file: Buffer) => ((await take(server, file).expect(400)).body as Problem).title;
+  expect(await title(Buffer.from('no zip at all'))).toContain('damaged, or no package');
+  expect(await title(bytes.subarray(0, bytes.length / 2))).toContain('damaged, or no package');
+  const climbing = await repacked(new Map([['aaaaaaaaa/x', Buffer.from('x')]]));
+  const path = Buffer.from(climbing.toString('latin1').replaceAll('aaaaaaaaa/x', '../../../xy'), 'latin1');
+  expect(await title(path)).toMatch(/invalid relative path|damaged/);
+  const damaged = Buffer.from(bytes);
+  damaged.fill(7, 200, 400);
+  expect(await title(damaged)).toContain('damaged, or no package');
+  expect(await titles(server)).toEqual(['Light']);
+});
+
+test('a package that is stopped while it is taken in leaves nothing behind', async () => {
+  database.hits = 3000;
+  database.explain = ((explain) => async () => ({ ...(await explain()), pageCap: 1000 }))(database.explain);
+  await run();
+  const bytes = await packed();
+  const other = await testApplication({});
+  try {
+    const before = await allRows(other);
+    const job = randomUUID();
+    const taking = take(other, bytes, job).then((answer) => answer);
+    const { read } = storeOf(other);
+    for (let tries = 0; tries < 2000; tries += 1) {
+      if ((await read.count(PACKAGE_TABLES['record']?.entity ?? '')) > 0) break;
+      await new Promise((next) => setTimeout(next, 5));
+    }
+    // Nobody sees it before all of it is there.
+    expect(await titles(other)).toEqual([]);
+    await other.post(`/api/files/${job}/stop`, {}).expect(204);
+    expect((await taking).status).toBe(409);
+    await other.application.get(ReviewEndService).settled();
+    const { person, ...after } = await allRows(other);
+    expect(person?.length).toBeGreaterThan(0);
+    const { person: _person, ...rest } = before;
+    expect(after).toEqual(rest);
+    // And then it can be taken in whole.
+    await take(other, bytes).expect(201);
+    expect(await titles(other)).toEqual(['Light']);
+  } finally {
+    await other.application.close();
+  }
+});
+
+test('what is changed while a package is written is no part of it', async () => {
+  await run();
+  const [bytes] = await Promise.all([
+    packed(),
+    ...Array.from({ length: 30 }, (_, i) =>
+      server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: `note ${i}`, timeZone: 'UTC' }),
+    ),
+  ]);
+  await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);
+  await server.application.get(ReviewEndService).settled();
+  await take(server, bytes).expect(201);
+});
+
+test('a review in which a search runs is packed when that has ended', async () => {
+  let open: () => void = () => undefined;
+  database.gate = new Promise((resolve) => (open = resolve));
+  const { id } = (
+    await server.post(`/api/reviews/${review.id}/runs`, { database: 'faulty', timeZone: 'UTC' })
+  ).body as Run;
+  await server.get(`/api/reviews/${review.id}/package.zip`).expect(409);
+  open();
+  await server.application.get(RunsService).finished(id);
+  await packed();
+  await server.get('/api/reviews/nowhere/package.zip').expect(404);
+});
