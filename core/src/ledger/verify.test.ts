@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Ajv from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import {
   LEDGER_FORM,
@@ -11,6 +14,8 @@ import {
   verifyLedger,
   type LedgerContent,
   type LedgerEntry,
+  type LedgerFile,
+  type RunContent,
 } from './index.js';
 
 const about = { form: LEDGER_FORM, applicationVersion: '0.1.0', timeZone: 'UTC' };
@@ -157,6 +162,35 @@ test('a file of a ledger is read back with its seal; what is none is refused wit
   expect(message({ entries: {} })).toContain('no list of entries');
   expect(message({ entries: [{ content: {}, hash: 'a', previousHash: null }, 3] })).toContain('Entry 2');
   expect(readLedgerFile('{')).toMatchObject({ ok: false });
+});
+
+test('files are as the schema in the guide says, with entries of all kinds and of all forms', () => {
+  const path = join(__dirname, '..', '..', '..', 'docs', 'guide', 'ledger.schema.json');
+  const schema = JSON.parse(readFileSync(path, 'utf8')) as object;
+  const valid = new Ajv({ strict: false, validateFormats: false }).compile(schema);
+  const [first, second] = chain(['a', 'b']);
+  if (first === undefined || second === undefined) throw new Error('no entries');
+  const correction = sealEntry(
+    { ...about, ...told, entry: 3, kind: 'correction', about: { entry: 1, hash: first.hash }, what: 'count', was: '1', is: '2', text: '' },
+    second.hash,
+  ); // prettier-ignore
+  const earlier: RunContent = {
+    entry: 4, outcome: 'interrupted', reason: 'away', database: 'db', databaseName: 'A database', release: '', dialect: 'CQL',
+    lines: [{ number: 1, description: '', string: 'light', hits: null }], hits: null, fetched: 0, fingerprint: 'f'.repeat(64),
+    startedAt: told.at, timeZone: 'UTC', durationMs: 1, ranBy: 'Ada', applicationVersion: '0.1.0',
+  }; // prettier-ignore
+  const present: RunContent = {
+    ...earlier, entry: 5, kind: 'run', form: LEDGER_FORM, purpose: '', note: '', version: null, accepted: [], settled: [],
+    repeats: { entry: 4, hash: first.hash }, renamed: [{ from: 'a', to: 'b' }],
+  }; // prettier-ignore
+  const old = sealEntry(earlier, correction.hash);
+  const entries = [first, second, correction, old, sealEntry(present, old.hash)];
+  const file = JSON.parse(ledgerToJson(entries, { id: 'r', title: 'Light' }, told.at)) as LedgerFile;
+  expect([valid(file), valid.errors]).toEqual([true, null]);
+  expect(valid({ ...file, seal: '5' })).toBe(false);
+  expect(valid({ ...file, entries: [{ ...first, content: { ...first.content, way: 'guessing' } }] })).toBe(
+    false,
+  );
 });
 
 test('nothing that a file may hold stops the reading or the verifying of it', () => {

@@ -12,6 +12,7 @@ import type {
   LedgerVerified,
   NewRun,
   NewRuns,
+  PackageTaken,
   RepeatedRun,
   Run,
   SearchElsewhere,
@@ -90,6 +91,16 @@ export const ledgerApi = api.injectEndpoints({
     enterSearch: build.mutation<LedgerEntry, { review: string; body: SearchElsewhere }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/elsewhere`, method: 'POST', body }),
       invalidatesTags: (_result, error) => (error ? [] : ['Ledger', 'Reviews']),
+    }),
+    takePackage: build.mutation<PackageTaken, { file: File; job: string }>({
+      query: ({ file, job }) => ({
+        url: 'packages',
+        params: { job },
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': 'application/zip' },
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Reviews', 'Databases', 'Crosswalk', 'People']),
     }),
     verifyLedger: build.mutation<LedgerVerified, { review: string; seal: string }>({
       query: ({ review, seal }) => ({

@@ -19,7 +19,7 @@ export interface GuidePage {
 }
 
 /** The order of the job. */
-const ORDER = ['README', 'question', 'concepts', 'searches', 'limits', 'databases', 'records'];
+const ORDER = ['README', 'question', 'concepts', 'searches', 'limits', 'databases', 'records', 'ledger'];
 const STAGES = ['question', 'concepts', 'searches', 'limits', 'records'];
 export const START = 'start';
 

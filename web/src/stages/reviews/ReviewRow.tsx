@@ -1,7 +1,7 @@
 import { counted, formatCount, type ReviewStage } from '@even-lantern/core';
 import type { ReviewSummary } from '@even-lantern/contract';
 import { format } from 'date-fns';
-import { Archive, ArchiveRestore, Pencil, Trash2 } from 'lucide-react';
+import { Archive, ArchiveRestore, Pencil, Trash2, PackageCheck } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
@@ -71,6 +71,15 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
           <Doing label={`Rename “${title}”`} title="Rename" onClick={() => setDoing('rename')}>
             <Pencil className="h-4 w-4" />
           </Doing>
+          <a
+            className="btn btn-ghost btn-xs btn-square"
+            href={`/api/reviews/${id}/package.zip`}
+            download
+            aria-label={`Save “${title}” as one file`}
+            title="Save as one file"
+          >
+            <PackageCheck className="h-4 w-4" />
+          </a>
           <Doing
             label={isAway ? `Bring “${title}” back` : `Put “${title}” away`}
             title={isAway ? 'Bring back' : 'Put away'}

@@ -7,6 +7,7 @@ import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ReviewRow } from './ReviewRow.js';
+import { TakePackage } from './TakePackage.js';
 
 /** All reviews and where each stands, and the way to begin another. */
 export function ReviewsPage() {
@@ -53,6 +54,7 @@ export function ReviewsPage() {
             if (added.data) await navigate(`/reviews/${added.data.id}/question`);
           }}
         />
+        <TakePackage />
         {away.length > 0 && (
           <details>
             <summary className="cursor-pointer font-semibold">
