@@ -92,6 +92,8 @@ export interface Run {
   tooMany: number | null;
   /** the entry that it repeats; null for one of its own */
   repeats: number | null;
+  /** the entry that it became; null while it goes on */
+  entry: number | null;
 }
 
 /** What marks a record that a run found. */

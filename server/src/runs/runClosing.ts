@@ -34,46 +34,51 @@ export class RunClosing implements BeforeApplicationShutdown {
     this.ending = true;
   }
 
-  /** Closes a run; where the store cannot take it now, again and again, until it can or the program ends. */
+  /**
+   * Closes a run; where the store cannot take it now, again and again, until it can or the program ends.
+   * @returns the number of its entry; null where the next start closes it
+   */
   async closeSurely(
     row: RunRow,
     status: Exclude<RunStatus, 'running'>,
     reason: string | null,
     found: FoundRecords | null,
-  ): Promise<void> {
+  ): Promise<number | null> {
     for (let tries = 1; ; tries += 1) {
       try {
-        await this.close(row, status, reason, found);
-        return;
+        return await this.close(row, status, reason, found);
       } catch (error) {
         this.logger.error(
           `Run ${row.id} cannot be closed yet: ${error instanceof Error ? error.message : String(error)}`,
         );
         // What is no trouble of the store would not pass; the next start closes the run.
         const passes = error instanceof StoreTrouble || tries < MOST_TRIES;
-        if (!passes || this.ending) return;
+        if (!passes || this.ending) return null;
         await pause(Math.min(MOST_PAUSE_MS, AGAIN_MS * tries), undefined, { ref: false });
       }
     }
   }
 
-  /** @param found what was fetched, where it is known without reading it back */
+  /**
+   * @param found what was fetched, where it is known without reading it back
+   * @returns the number of its entry
+   */
   async close(
     row: RunRow,
     status: Exclude<RunStatus, 'running'>,
     reason: string | null,
     found: FoundRecords | null,
-  ): Promise<void> {
+  ): Promise<number> {
     const lines = linesOf(row);
     const hits = lines.at(-1)?.hits ?? null;
     // Of a run that a crash cut off, the time until it was last heard of counts, not that until somebody came back.
     const endedAt = found === null ? Date.parse(row.lastAt) : Date.now();
-    await this.store.write(async (manager) => {
+    return this.store.write(async (manager) => {
       const accessions = found?.accessions() ?? (await accessionsOf(manager, row.id));
       const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
       const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
       const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
-      await this.ledger.append(manager, row.reviewId, row.id, {
+      const { content } = await this.ledger.append(manager, row.reviewId, row.id, {
         kind: 'run',
         outcome: status,
         reason,
@@ -98,6 +103,7 @@ export class RunClosing implements BeforeApplicationShutdown {
       const change = { status, reason, hits, fetched: accessions.length };
       await manager.update(RunRow, { id: row.id }, change);
       Object.assign(row, change);
+      return content.entry;
     }, PATIENT);
   }
 }

@@ -43,7 +43,8 @@ export function linesOf(row: RunRow): LedgerLine[] {
   return JSON.parse(row.lines) as LedgerLine[];
 }
 
-export function runOf(row: RunRow): Run {
+/** @param entry the number of the entry that it became */
+export function runOf(row: RunRow, entry: number | null = null): Run {
   const lines = linesOf(row);
   return {
     id: row.id,
@@ -59,6 +60,7 @@ export function runOf(row: RunRow): Run {
     reason: row.reason,
     remarks: JSON.parse(row.remarks) as string[],
     repeats: begunOf(row)?.repeats?.entry ?? null,
+    entry,
     tooMany: row.status === 'interrupted' && (row.hits ?? 0) > row.most ? row.hits : null,
   };
 }

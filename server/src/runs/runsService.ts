@@ -21,7 +21,7 @@ import { IsNull, type EntityManager } from 'typeorm';
 import { conflict, notFound, problemOf } from '../application/problem.js';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
-import { ReviewRow, RunRow } from '../store/entities.js';
+import { LedgerEntryRow, ReviewRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, type RankedRecord } from './foundRecords.js';
@@ -151,7 +151,11 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   async get(id: string): Promise<Run> {
     const row = await this.store.read.getRepository(RunRow).findOneBy({ id });
     if (row === null) throw notFound('This run');
-    return runOf(row);
+    const logged = await this.store.read.findOne(LedgerEntryRow, {
+      where: { runId: id },
+      select: { entry: true },
+    });
+    return runOf(row, logged?.entry ?? null);
   }
 
   /** Those that go on now, in the order in which they began. */
@@ -219,8 +223,8 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     } catch (error) {
       ended = { status: 'interrupted', reason: this.reasonOf(error, row, signal) };
     }
-    await this.closing.closeSurely(row, ended.status, ended.reason, found);
-    progress.next(runOf(row));
+    const entry = await this.closing.closeSurely(row, ended.status, ended.reason, found);
+    progress.next(runOf(row, entry));
   }
 
   private reasonOf(error: unknown, row: RunRow, signal: AbortSignal): string {

@@ -36,6 +36,7 @@ export const ledgerApi = api.injectEndpoints({
       }),
       invalidatesTags: ['Ledger'],
     }),
+    run: build.query<Run, string>({ query: (id) => `runs/${id}`, keepUnusedDataFor: 0 }),
     stopRun: build.mutation<Run, string>({
       query: (id) => ({ url: `runs/${id}/stop`, method: 'POST' }),
       invalidatesTags: ['Ledger', 'Records'],

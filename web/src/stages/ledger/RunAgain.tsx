@@ -23,26 +23,21 @@ export function RunAgain({ content }: { content: RunContent }) {
     const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
     const body = { release, timeZone };
     const { data } = await repeat({ review: review.id, entry: content.entry, body });
-    if (data !== undefined) setStarted(data.id);
+    if (data === undefined) return;
+    setStarted(data.id);
+    runs.follow(data);
   };
-  const { data: seen } = ledgerApi.useLedgerQuery(review.id);
-  const ended =
-    started !== null &&
-    seen !== undefined &&
-    seen.running.every(({ id }) => id !== started) &&
-    seen.lastRun?.about === content.entry &&
-    seen.lastRun.database === content.database;
-  const newEntry = seen?.lastRun?.entry;
+  const own = runs.runs.filter(({ id }) => id === started);
+  const newEntry = own[0]?.entry ?? null;
   useEffect(() => {
-    if (!ended || newEntry === undefined) return;
+    if (newEntry === null) return;
     setStarted(null);
     void navigate(`/reviews/${review.id}/ledger/${newEntry}`);
-  }, [ended, newEntry, navigate, review.id]);
+  }, [newEntry, navigate, review.id]);
   const earlier =
     database !== undefined &&
     database.release !== content.release &&
     database.releases.includes(content.release);
-  const own = runs.runs.filter(({ id }) => id === started);
   return (
     <>
       <button

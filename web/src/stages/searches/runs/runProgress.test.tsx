@@ -19,6 +19,7 @@ const run: Run = {
   remarks: [],
   tooMany: null,
   repeats: null,
+  entry: null,
 };
 const problem: Problem = { type: 'x', title: 'A line is not settled.', status: 400 };
 const progress = (runs: Partial<Run>[], parts: Partial<RunsState> = {}, onOpen = jest.fn()) => {
@@ -29,6 +30,7 @@ const progress = (runs: Partial<Run>[], parts: Partial<RunsState> = {}, onOpen =
     problem: null,
     start: jest.fn(),
     startTogether: jest.fn(),
+    follow: jest.fn(),
     stop: jest.fn(),
     ...parts,
   };

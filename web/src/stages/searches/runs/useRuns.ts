@@ -17,6 +17,8 @@ export interface RunsState {
   start(run: Omit<NewRun, 'timeZone'>): Promise<void>;
   /** @returns whether any was started */
   startTogether(runs: Omit<NewRuns, 'timeZone'>): Promise<boolean>;
+  /** Follows a run that was started elsewhere. */
+  follow(run: Run): void;
   stop(id: string): void;
 }
 
@@ -49,10 +51,12 @@ export function useRuns(reviewId: string): RunsState {
   useEffect(() => {
     if (followed === '') return;
     const events = new EventSource(`/api/reviews/${reviewId}/runs/progress`);
-    events.onmessage = ({ data }: MessageEvent<string>) => {
-      const next = JSON.parse(data) as Run;
+    const ended = new Set<string>();
+    const hear = (next: Run) => {
       setTold((before) => new Map(before).set(next.id, next));
       if (next.status !== 'running') {
+        if (ended.has(next.id)) return;
+        ended.add(next.id);
         dispatch(api.util.invalidateTags(['Ledger', 'Records', 'Reviews']));
         if (next.status === 'complete') {
           toast(`Logged: ${next.fetched} records fetched from ${next.databaseName}.`);
@@ -62,10 +66,16 @@ export function useRuns(reviewId: string): RunsState {
         dispatch(api.util.invalidateTags(['Records']));
       }
     };
-    // The stream ends when all have ended, or when the server stops: the ledger tells how they stand.
+    events.onmessage = ({ data }: MessageEvent<string>) => hear(JSON.parse(data) as Run);
+    // The stream ends when all have ended, or when the server stops. What ended before it was open is asked for.
     events.onerror = () => {
-      dispatch(api.util.invalidateTags(['Ledger']));
-      setTold((before) => new Map([...before].filter(([, { status }]) => status !== 'running')));
+      for (const id of followed.split(' ')) {
+        void dispatch(ledgerApi.endpoints.run.initiate(id, { subscribe: false, forceRefetch: true })).then(
+          ({ data }) => {
+            if (data !== undefined) hear(data);
+          },
+        );
+      }
     };
     return () => events.close();
   }, [followed, reviewId, dispatch]);
@@ -101,6 +111,7 @@ export function useRuns(reviewId: string): RunsState {
       begin(data.started, data.refused);
       return data.started.length > 0;
     },
+    follow: (run) => begin([run], []),
     stop: (id) => void stopRun(id),
   };
 }
