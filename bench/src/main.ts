@@ -4,6 +4,7 @@ import { crosswalkBench } from './crosswalkBench.js';
 import { dialectsBench } from './dialectsBench.js';
 import { designsBench } from './designsBench.js';
 import { filesBench } from './filesBench.js';
+import { ledgerBench } from './ledgerBench.js';
 import { lookupBench } from './lookupBench.js';
 import { filtersBench } from './filtersBench.js';
 import { indexBench } from './indexBench.js';
@@ -36,6 +37,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   strategy: strategyBench,
   files: filesBench,
   review: () => reviewBench(size),
+  ledger: () => ledgerBench(size),
   million: () => millionBench(sizeGiven ?? 1_000_000),
 };
 /** Too long and too large for a run of all. */

@@ -1,17 +1,13 @@
 /** A review of 100,000 records: what a person does in it, through HTTP, on a real store. */
-import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import Database from 'better-sqlite3';
-import { emptyRecord, type BibRecord } from '@even-lantern/core';
+import { fill } from './filledReview.js';
 import { measured, quantile, timedAsync, type Measurement } from './measure.js';
-import { answering, json, withServer } from './server.js';
+import { answering, json, memoryOf, withServer } from './server.js';
 
 const PORT = 4392;
 const ROUNDS = 100;
 const WARMING = 20;
 const SORTS = ['relevance', 'newest', 'oldest'];
-/** Every second record is kept. */
-const KEPT_ONE_IN = 2;
 
 interface Page {
   rows: { id: string; version: number }[];
@@ -75,67 +71,6 @@ export function reviewBench(size: number): Promise<Measurement[]> {
       measured('review', 'others-wait-during-deletion', deleted.waitMs, 'ms', '< 250'),
     ];
   });
-}
-
-/** Puts records into a review as runs would have. */
-function fill(path: string, review: string, person: string, size: number): void {
-  const store = new Database(path, { timeout: 20_000 });
-  const insert = store.prepare(
-    `INSERT INTO record (id, "reviewId", database, accession, "lastRunId", rank, title, year, journal, record, decision,
-       "decidedBy", "decidedAt", "publicationTypes", version) VALUES (?, ?, 'bench', ?, 'run', ?, ?, ?, ?, ?, ?, ?, ?, ?, 1)`,
-  );
-  store
-    .prepare(
-      `INSERT INTO run (id, "reviewId", database, status, "startedAt", "timeZone", "ranBy", "databaseName", release,
-       "queryType", lines, hits, fetched, most, "lastAt", remarks)
-     VALUES ('run', ?, 'bench', 'complete', ?, 'UTC', ?, 'Bench', '', 'cql', '[]', ?, ?, ?, ?, '[]')`,
-    )
-    .run(review, AT, person, size, size, size, AT);
-  const all = store.transaction(() => {
-    for (let i = 0; i < size; i += 1) {
-      const record = recordOf(i);
-      const kept = i % KEPT_ONE_IN === 0;
-      // Ids in no order, as those of a real store are.
-      const id = `${((i * 7919) % size).toString(36)}-${i}`;
-      insert.run(
-        id, review, record.accession, i + 1, record.title, record.year, record.journal, JSON.stringify(record),
-        kept ? 'keep' : 'undecided', kept ? person : null, kept ? AT : null, JSON.stringify(record.publicationTypes),
-      ); // prettier-ignore
-    }
-  });
-  all();
-  const counted = store.prepare('INSERT INTO record_count VALUES (?, ?, ?)');
-  counted.run(review, 'keep', Math.ceil(size / KEPT_ONE_IN));
-  counted.run(review, 'undecided', size - Math.ceil(size / KEPT_ONE_IN));
-  // Runs come page by page, so that what they wrote has long been taken into the file.
-  store.pragma('wal_checkpoint(TRUNCATE)');
-  store.close();
-}
-
-const AT = '2026-11-01T00:00:00.000Z';
-const DESIGNS = [
-  'a cohort study',
-  'a randomised trial',
-  'a systematic review',
-  'interviews',
-  'a survey',
-  'thoughts',
-];
-const TEXT =
-  'Staff on night duty were given timed bright light or usual lighting, and sleep was told by diary. ';
-
-function recordOf(i: number): BibRecord {
-  return {
-    ...emptyRecord(),
-    accession: `B${String(i).padStart(7, '0')}`,
-    title: `Bright light for staff of ward ${i} on night duty: ${DESIGNS[i % DESIGNS.length]} of ${i % 97} nights`,
-    abstract: [{ label: null, text: TEXT.repeat(14) }],
-    authors: [{ family: `Ortvik${i % 300}`, given: 'L' }],
-    journal: `Annals of Ward ${i % 40}`,
-    year: 1990 + (i % 37),
-    publicationTypes: ['Journal article'],
-    keywords: ['night work', 'light'],
-  };
 }
 
 /** Has the designs of all records told, and watches how long others wait meanwhile, also those who change something. */
@@ -207,10 +142,4 @@ async function exporting(address: string, pid: number) {
   watched.going = false;
   await watching;
   return { records, ms, moreMb: most - before, waitMs };
-}
-
-/** Resident memory in MB. */
-function memoryOf(pid: number): number {
-  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
-  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024;
 }

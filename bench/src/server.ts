@@ -1,6 +1,6 @@
 /** A server that a benchmark starts, and asking it. */
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -15,10 +15,22 @@ export interface StartedServer {
   headers: Record<string, string>;
 }
 
-/** Starts a server with an empty data folder and no databases that answer, and ends it after the work. */
-export async function withServer<T>(port: number, work: (server: StartedServer) => Promise<T>): Promise<T> {
+/**
+ * Starts a server with an empty data folder, and ends it after the work.
+ * @param standInsPort where databases answer; none do where it is not given
+ */
+export async function withServer<T>(
+  port: number,
+  work: (server: StartedServer) => Promise<T>,
+  standInsPort = 1,
+): Promise<T> {
   const data = mkdtempSync(join(tmpdir(), 'bench-'));
-  const env = { ...process.env, PORT: String(port), STANDINS_PORT: '1', EVEN_LANTERN_DATA: data };
+  const env = {
+    ...process.env,
+    PORT: String(port),
+    STANDINS_PORT: String(standInsPort),
+    EVEN_LANTERN_DATA: data,
+  };
   const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], { env, stdio: 'ignore' });
   try {
     const api = `http://127.0.0.1:${port}/api`;
@@ -63,4 +75,36 @@ export async function answering(address: string): Promise<void> {
     await new Promise((done) => setTimeout(done, 50));
   }
   throw new Error(`${address} does not answer`);
+}
+
+/** Resident memory in MB. */
+export function memoryOf(pid: number): number {
+  const status = readFileSync(`/proc/${pid}/status`, 'utf8');
+  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024;
+}
+
+/** What work costs the server, and how long others wait for it meanwhile. */
+export async function watched<T>(
+  { api, process: pid }: StartedServer,
+  work: () => Promise<T>,
+): Promise<{ result: T; seconds: number; moreMb: number; waitMs: number }> {
+  const before = memoryOf(pid);
+  let most = before;
+  let waitMs = 0;
+  const watch = { going: true };
+  const watching = (async () => {
+    while (watch.going) {
+      const from = performance.now();
+      await json(`${api}/health`);
+      waitMs = Math.max(waitMs, performance.now() - from);
+      most = Math.max(most, memoryOf(pid));
+      await new Promise((done) => setTimeout(done, 5));
+    }
+  })();
+  const from = performance.now();
+  const result = await work();
+  const seconds = (performance.now() - from) / 1000;
+  watch.going = false;
+  await watching;
+  return { result, seconds, moreMb: most - before, waitMs };
 }

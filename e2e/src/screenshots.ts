@@ -145,11 +145,6 @@ async function main(): Promise<void> {
     await shoot('database');
     await browser.driver.navigate().back();
     await browser.sees('in none of the others');
-    await (await browser.named('Add a database')).click();
-    await (await browser.find('input[inputmode=url]')).sendKeys(stack.plainServer, Key.ENTER);
-    await browser.sees('A first search');
-    await (await browser.find('option[value=corvane-subject-tree]')).click();
-    await shoot('databases-add');
     await (await browser.named('Limits')).click();
     await browser.textWhen('[data-testid=remains]', (text) => /\d/.test(text));
     await (await browser.find('[data-limit=years] button')).click();
@@ -166,9 +161,17 @@ async function main(): Promise<void> {
     await browser.sees('Author keywords');
     await shoot('records');
     await (await browser.find('footer > button')).click();
-    await browser.sees('result fingerprint');
+    await browser.textWhen('section[aria-label=Ledger]', (text) => text.includes('What was searched'));
     await shoot('ledger');
     const review = await browser.driver.getCurrentUrl();
+    await (await browser.find('section[aria-label=Ledger] tbody a')).click();
+    await browser.driver.executeScript(`
+      const headers = { 'Content-Type': 'application/json', 'el-person': localStorage.getItem('even-lantern-person') };
+      return fetch('/api/databases/corvane/advance', { method: 'POST', headers, body: '{}' });
+    `);
+    await (await browser.named('Run again, release 2027')).click();
+    await browser.textWhen('[aria-label=Drift]', (text) => text.includes('new since'));
+    await shoot('ledger-entry');
     await browser.goTo(`${stack.address}/vocabularies`);
     await browser.sees('Mindry Descriptors');
     await shoot('vocabularies');
