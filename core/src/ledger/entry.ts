@@ -218,14 +218,20 @@ export function entryHash(
 
 /** JSON with sorted keys and no spaces (in the manner of RFC 8785), so that equal content has equal bytes. */
 export function canonicalJson(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map(canonicalJson).join(',')}]`;
-  if (typeof value === 'object' && value !== null) {
-    const pairs = Object.entries(value)
-      .filter(([, each]) => each !== undefined)
-      .sort(([a], [b]) => (a < b ? -1 : 1));
-    return `{${pairs.map(([key, each]) => `${JSON.stringify(key)}:${canonicalJson(each)}`).join(',')}}`;
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value);
+  if (Array.isArray(value)) {
+    let text = '[';
+    for (let i = 0; i < value.length; i += 1) text += (i === 0 ? '' : ',') + canonicalJson(value[i]);
+    return `${text}]`;
   }
-  return JSON.stringify(value);
+  const object = value as Record<string, unknown>;
+  let text = '{';
+  for (const key of Object.keys(object).sort()) {
+    const each = object[key];
+    if (each === undefined) continue;
+    text += `${text === '{' ? '' : ','}${JSON.stringify(key)}:${canonicalJson(each)}`;
+  }
+  return `${text}}`;
 }
 
 /** SHA-256 of a text, in lower-case hexadecimal digits. */

@@ -27,4 +27,12 @@ export type {
 export { ledgerToCsv, ledgerToMarkdown, sealOf } from './export.js';
 export { ledgerToJson, readLedgerFile, type LedgerFile } from './ledgerFile.js';
 export { ledgerVerifier, readSeal, sealText, verificationText, verifyLedger } from './verify.js';
-export type { BrokenEntry, LedgerVerifier, Seal, SealFit, SealResult, Verification } from './verify.js';
+export type {
+  BrokenEntry,
+  KeptEntry,
+  LedgerVerifier,
+  Seal,
+  SealFit,
+  SealResult,
+  Verification,
+} from './verify.js';

@@ -4,7 +4,9 @@ import Ajv from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import {
   LEDGER_FORM,
+  canonicalJson,
   ledgerToJson,
+  ledgerVerifier,
   readLedgerFile,
   readSeal,
   sealEntry,
@@ -91,6 +93,44 @@ test('a change of anything in any entry is found at that entry', () => {
       expect(verifyLedger(forged).broken?.entry).toBe(i + 1);
     }),
   );
+});
+
+test('entries as they are kept verify as entries do, whether their JSON is canonical or not', () => {
+  fc.assert(
+    fc.property(ledgers, place, fc.nat(12), fc.boolean(), (entries, at, leaf, canonical) => {
+      const kept = (each: LedgerEntry) => {
+        const text = canonical ? canonicalJson(each.content) : JSON.stringify(each.content);
+        return { text, previousHash: each.previousHash, hash: each.hash };
+      };
+      const verified = (list: readonly LedgerEntry[]) => {
+        const verifier = ledgerVerifier(sealOf(entries));
+        for (const each of list) verifier.takeKept(kept(each));
+        return verifier.end();
+      };
+      expect(verified(entries)).toEqual(verifyLedger(entries, sealOf(entries)));
+      const i = at % entries.length;
+      const { value, left } = changedAt(entries[i]?.content, leaf);
+      fc.pre(left === -1);
+      const forged = entries.map((each, j) =>
+        j === i ? { ...each, content: value as LedgerContent } : each,
+      );
+      expect(verified(forged)).toEqual(verifyLedger(forged, sealOf(entries)));
+      expect(verified(entries.slice(1))).toEqual(verifyLedger(entries.slice(1), sealOf(entries)));
+    }),
+  );
+});
+
+test('an entry that is kept as something that is no JSON is found, and stops nothing', () => {
+  const [first, second] = chain(['a', 'b']);
+  for (const text of ['', '{', 'null', '7']) {
+    const verifier = ledgerVerifier();
+    for (const each of [first, second]) {
+      if (each === undefined) throw new Error('no entry');
+      const kept = each === second ? text : JSON.stringify(each.content);
+      verifier.takeKept({ text: kept, previousHash: each.previousHash, hash: each.hash });
+    }
+    expect(verifier.end().broken?.entry).toBe(2);
+  }
 });
 
 test('entries that are removed, exchanged or doubled are found', () => {

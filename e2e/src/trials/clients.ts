@@ -1,5 +1,6 @@
 /** People at work while everything goes wrong: each edits and runs a review, and remembers what was acknowledged. */
-import type { Ledger, Run, Review } from '@even-lantern/contract';
+import { isRun, type LedgerFile } from '@even-lantern/core';
+import type { Ledger, Run, Review, StartedRuns } from '@even-lantern/contract';
 
 /** A seeded source of chance: the same seed gives the same trial, as far as the machine lets it. */
 export function chanceOf(seed: number): () => number {
@@ -54,6 +55,10 @@ export interface Remembered {
   ownLines: Map<string, { acknowledged: string; unsure: string[] }>;
   /** runs whose start was acknowledged */
   runs: Set<string>;
+  /** notes in the ledger, likewise */
+  notes: Set<string>;
+  /** whether a search is to be run again in the next minute */
+  scheduled: boolean;
   acknowledged: number;
   refused: Map<number, number>;
 }
@@ -85,6 +90,8 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     limits: new Map(),
     ownLines: new Map(),
     runs: new Set(),
+    notes: new Set(),
+    scheduled: false,
     acknowledged: 0,
     refused: new Map(),
   };
@@ -181,8 +188,31 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     if (told(await send(text))) kept.set(key, { acknowledged: text, unsure: [] });
   };
   const run = async () => {
-    const answer = await ask('POST', `/reviews/${review.id}/runs`, { database: 'corvane', timeZone: 'UTC' });
-    if (told(answer)) remembered.runs.add((answer.body as Run).id);
+    if (chance() < 0.5) {
+      const answer = await ask('POST', `/reviews/${review.id}/runs`, {
+        database: 'corvane',
+        timeZone: 'UTC',
+      });
+      if (told(answer)) remembered.runs.add((answer.body as Run).id);
+      return;
+    }
+    const databases = ['corvane', 'skein'];
+    const answer = await ask('POST', `/reviews/${review.id}/runs/together`, { databases, timeZone: 'UTC' });
+    if (told(answer)) for (const { id } of (answer.body as StartedRuns).started) remembered.runs.add(id);
+  };
+  /** Notes about the first entry, and once a schedule that is due in the next minute. */
+  const note = async () => {
+    const text = `noted ${made}`;
+    const answer = await ask('POST', `/reviews/${review.id}/ledger/notes`, {
+      about: 1,
+      text,
+      timeZone: 'UTC',
+    });
+    if (told(answer)) remembered.notes.add(text);
+    if (remembered.scheduled || answer?.status !== 201) return;
+    const time = new Date(Date.now() + 60_000).toISOString().slice(11, 16);
+    const daily = { every: 'day', weekday: 1, day: 1, time, timeZone: 'UTC', entries: [1] };
+    remembered.scheduled = told(await ask('POST', `/reviews/${review.id}/schedules`, daily));
   };
 
   return {
@@ -194,7 +224,8 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
       else if (which < 0.62) await write();
       else if (which < 0.75) await writeLine();
       else if (which < 0.83) await limit();
-      else if (which < 0.91) await ownLine();
+      else if (which < 0.89) await ownLine();
+      else if (which < 0.94) await note();
       else await run();
     },
   };
@@ -203,7 +234,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
 /** What does not agree with what was acknowledged, in words; nothing when all does. */
 export async function missing(
   ask: Ask,
-  { review: id, terms, texts, lines, limits, ownLines, runs }: Remembered,
+  { review: id, terms, texts, lines, limits, ownLines, notes, runs }: Remembered,
 ): Promise<string[]> {
   const found: string[] = [];
   const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
@@ -234,6 +265,14 @@ export async function missing(
   }
   const ledger = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
   if (ledger.brokenAt !== null) found.push(`the chain: it is broken at ${ledger.brokenAt}`);
+  const kept = (await ask('GET', `/reviews/${id}/ledger.json`))?.body as LedgerFile;
+  const noted = new Set(kept.entries.map(({ content }) => ('text' in content ? content.text : '')));
+  for (const text of notes) if (!noted.has(text)) found.push(`the note in the ledger “${text}”`);
+  const byItself = kept.entries.filter(
+    ({ content }) =>
+      isRun(content) && content.purpose === 'Run on schedule' && content.outcome === 'complete',
+  );
+  if (byItself.length > 1) found.push(`one time of a schedule: it was run ${byItself.length} times`);
   for (const { id: open } of ledger.running) found.push(`the end of the run ${open}`);
   if (ledger.seal.entries < runs.size) found.push(`entries: ${ledger.seal.entries} of ${runs.size}`);
   for (const run of runs) {

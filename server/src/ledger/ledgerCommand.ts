@@ -12,7 +12,7 @@ import {
   readSeal,
   sealText,
   verificationText,
-  type LedgerContent,
+  type KeptEntry,
   type LedgerEntry,
   type Seal,
 } from '@even-lantern/core';
@@ -34,7 +34,7 @@ class Stop extends Error {}
 
 interface ToVerify {
   name: string;
-  entries: Iterable<LedgerEntry>;
+  entries: Iterable<KeptEntry>;
   /** what it is held to */
   seals: Seal[];
 }
@@ -84,7 +84,11 @@ function inFile(path: string, kept: Seal[]): ToVerify {
   if (!existsSync(path)) throw new Stop(`There is no file ${path}.`);
   const read = readLedgerFile(readFileSync(path, 'utf8'));
   if (!read.ok) throw new Stop(`${path}: ${read.message}`);
-  return { name: read.title || path, entries: read.entries, seals: [read.seal, ...kept] };
+  return { name: read.title || path, entries: read.entries.map(keptOf), seals: [read.seal, ...kept] };
+}
+
+function keptOf({ content, previousHash, hash }: LedgerEntry): KeptEntry {
+  return { text: JSON.stringify(content), previousHash, hash };
 }
 
 function* inFolder(review: string | undefined, kept: Seal[]): Iterable<ToVerify> {
@@ -102,34 +106,23 @@ function* inFolder(review: string | undefined, kept: Seal[]): Iterable<ToVerify>
       throw new Stop('A seal is of one ledger: say of which with --review.');
     }
     const rows = store.prepare(
-      'SELECT content, "previousHash", hash FROM ledger_entry WHERE "reviewId" = ? ORDER BY entry',
+      'SELECT content AS text, "previousHash", hash FROM ledger_entry WHERE "reviewId" = ? ORDER BY entry',
     );
     for (const { id, title } of chosen) {
-      yield { name: `${title} (${id})`, entries: entriesIn(rows.iterate(id)), seals: kept };
+      yield { name: `${title} (${id})`, entries: rows.iterate(id) as Iterable<KeptEntry>, seals: kept };
     }
   } finally {
     store.close();
   }
 }
 
-function* entriesIn(rows: Iterable<unknown>): Iterable<LedgerEntry> {
-  for (const row of rows) {
-    const { content, previousHash, hash } = row as {
-      content: string;
-      previousHash: string | null;
-      hash: string;
-    };
-    yield { content: JSON.parse(content) as LedgerContent, previousHash, hash };
-  }
-}
-
 /** What the chain comes to with each seal, or alone. */
 function* troubles(
-  entries: Iterable<LedgerEntry>,
+  entries: Iterable<KeptEntry>,
   seals: readonly Seal[],
 ): Iterable<{ fits: boolean; text: string }> {
   const verifiers = (seals.length === 0 ? [null] : seals).map((seal) => ledgerVerifier(seal, sha256));
-  for (const entry of entries) for (const verifier of verifiers) verifier.take(entry);
+  for (const entry of entries) for (const verifier of verifiers) verifier.takeKept(entry);
   const told = new Set<string>();
   for (const verifier of verifiers) {
     const result = verifier.end();

@@ -1,7 +1,9 @@
 import { createHash, randomUUID } from 'node:crypto';
+import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import {
   LEDGER_FORM,
+  canonicalJson,
   ledgerVerifier,
   readSeal,
   sealEntry,
@@ -11,6 +13,7 @@ import {
   type LedgerContent,
   type LedgerEntry,
   type LedgerVerifier,
+  type KeptEntry,
   type NewContent,
   type Seal,
 } from '@even-lantern/core';
@@ -25,7 +28,7 @@ import type {
   Person,
   SearchElsewhere,
 } from '@even-lantern/contract';
-import { In, LessThan, Like, MoreThan, type EntityManager, type FindOptionsWhere } from 'typeorm';
+import { In, LessThan, Like, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { badInput, notFound } from '../application/problem.js';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
@@ -65,7 +68,9 @@ export class LedgerService {
   /** All entries of a review, the oldest first. */
   async entries(reviewId: string): Promise<LedgerEntry[]> {
     const entries: LedgerEntry[] = [];
-    await this.forEach(reviewId, 0, (entry) => entries.push(entry));
+    await this.forEachKept(reviewId, 0, ({ text, previousHash, hash }) =>
+      entries.push({ content: JSON.parse(text) as LedgerContent, previousHash, hash }),
+    );
     return entries;
   }
 
@@ -79,7 +84,7 @@ export class LedgerService {
       Date.now() - before.wholeAt > WHOLE_EVERY_MS;
     const from = whole ? NOTHING : before;
     const verifier = ledgerVerifier(null, sha256, from.seal);
-    await this.forEach(reviewId, from.seal.entries, (entry) => verifier.take(entry));
+    await this.forEachKept(reviewId, from.seal.entries, (entry) => verifier.takeKept(entry));
     return this.remember(reviewId, verifier, whole ? Date.now() : from.wholeAt);
   }
 
@@ -89,7 +94,7 @@ export class LedgerService {
     const read = kept.trim() === '' ? null : readSeal(kept);
     if (read?.ok === false) throw badInput([{ path: 'seal', message: read.message }]);
     const verifier = ledgerVerifier(read?.seal ?? null, sha256);
-    await this.forEach(reviewId, 0, (entry) => verifier.take(entry));
+    await this.forEachKept(reviewId, 0, (entry) => verifier.takeKept(entry));
     const result = verifier.end();
     this.remember(reviewId, verifier, Date.now());
     const ok = result.broken === null && result.fit !== 'cut' && result.fit !== 'other';
@@ -222,7 +227,7 @@ export class LedgerService {
       about,
       summary: JSON.stringify(summary),
       words: searchedWords(entry.content),
-      content: JSON.stringify(entry.content),
+      content: canonicalJson(entry.content),
       previousHash: entry.previousHash,
       hash: entry.hash,
     });
@@ -285,18 +290,25 @@ export class LedgerService {
   }
 
   /** So many at a time, so that others are answered meanwhile. @param after the number of the last that is passed over */
-  private async forEach(reviewId: string, after: number, visit: (entry: LedgerEntry) => void): Promise<void> {
+  private async forEachKept(
+    reviewId: string,
+    after: number,
+    visit: (entry: KeptEntry) => void,
+  ): Promise<void> {
     for (let last = after; ;) {
-      const rows = await this.store.read.find(LedgerEntryRow, {
-        where: { reviewId, entry: MoreThan(last) },
-        order: { entry: 'ASC' },
-        take: AT_A_TIME,
-        select: { entry: true, content: true, previousHash: true, hash: true },
-      });
-      for (const row of rows) visit(entryOf(row));
+      const rows = await this.store.read
+        .createQueryBuilder(LedgerEntryRow, 'kept')
+        .select(['kept.entry AS entry', 'kept.content AS text', 'kept.hash AS hash'])
+        .addSelect('kept.previousHash', 'previousHash')
+        .where('kept.reviewId = :reviewId AND kept.entry > :last', { reviewId, last })
+        .orderBy('kept.entry', 'ASC')
+        .limit(AT_A_TIME)
+        .getRawMany<KeptEntry & { entry: number }>();
+      for (const row of rows) visit(row);
       const end = rows.at(-1);
       if (end === undefined || rows.length < AT_A_TIME) return;
       last = end.entry;
+      await othersFirst();
     }
   }
 }

@@ -1,6 +1,7 @@
 /** A review as one file: tables as lines of JSON, the ledger as people read it, and what all of that is. */
 import { createHash } from 'node:crypto';
 import { Readable } from 'node:stream';
+import { setImmediate as othersFirst } from 'node:timers/promises';
 import {
   CRATE_METADATA,
   crateToJson,
@@ -18,7 +19,7 @@ import { APPLICATION_VERSION } from '../application/version.js';
 import { LedgerEntryRow, PersonRow, ReviewRow } from '../store/entities.js';
 import { ownersOf, PACKAGE_TABLES, PERSON_COLUMNS, TABLES_AS_OF, type Owners } from './packageTables.js';
 
-const AT_A_TIME = 500;
+const AT_A_TIME = 200;
 const LINES = 'application/x-ndjson';
 
 /**
@@ -154,16 +155,19 @@ async function* linesOf(
   };
   const [key] = keys;
   if (keys.length === 1 && key === 'id') {
-    for (let last = ''; ;) {
-      const rows = await manager.find(table.entity, {
-        where: name === 'review' ? where : { ...where, ...beyond(where, last) },
-        order: { id: 'ASC' },
-        take: AT_A_TIME,
-      });
-      if (rows.length > 0) yield text(rows);
-      if (rows.length < AT_A_TIME || name === 'review') return;
-      last = String(rows.at(-1)?.['id']);
+    // Which they are is asked once: asked page by page, each would be sought among all.
+    const found = await manager
+      .createQueryBuilder(table.entity, 'row')
+      .select('row.id', 'id')
+      .where(where)
+      .getRawMany<{ id: string }>();
+    const ids = found.map(({ id }) => id).sort();
+    for (let at = 0; at < ids.length; at += AT_A_TIME) {
+      const some = ids.slice(at, at + AT_A_TIME);
+      yield text(await manager.find(table.entity, { where: { id: In(some) }, order: { id: 'ASC' } }));
+      await othersFirst();
     }
+    return;
   }
   if (keys.includes('runId')) {
     for (const runId of (await owners).runIds) {
@@ -175,6 +179,7 @@ async function* linesOf(
         });
         if (rows.length > 0) yield text(rows);
         if (rows.length < AT_A_TIME) break;
+        await othersFirst();
         last = String(rows.at(-1)?.['accession']);
       }
     }
@@ -182,11 +187,6 @@ async function* linesOf(
   }
   // Tables of a few rows that have no id.
   yield text(await manager.find(table.entity, { where }));
-}
-
-/** Rows behind the last one; added databases are few, and named by their ids. */
-function beyond(where: object, last: string): object {
-  return 'id' in where ? {} : { id: MoreThan(last) };
 }
 
 async function* linesOfPeople(manager: EntityManager, people: ReadonlySet<string>): AsyncIterable<string> {

@@ -57,18 +57,12 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
-    // What the last process left in the middle of a run has been closed with that; it is tried again.
-    await this.store.write((manager) =>
-      manager.update(
-        FiringRow,
-        { status: 'running' },
-        {
-          status: 'waits',
-          againAt: new Date().toISOString(),
-          trouble: 'the application stopped during the run',
-        },
-      ),
-    );
+    for (const firing of await this.store.read.findBy(FiringRow, { status: 'running' })) {
+      const run = await this.store.read.findOneBy(RunRow, { id: firing.runId ?? '' });
+      // A run that had ended well is not made again; what was cut off is tried again.
+      if (run?.status === 'complete') await this.done(firing, run.id);
+      else await this.cutOff(firing.id);
+    }
     this.timer = setInterval(() => void this.look(), LOOK_EVERY_MS);
     this.timer.unref();
   }
@@ -245,6 +239,13 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
       fresh.push(...rows.map(({ accession, title, year }) => ({ accession, title, year })));
     });
     return fresh;
+  }
+
+  private async cutOff(id: string): Promise<void> {
+    const trouble = 'the application stopped during the run';
+    await this.store.write((manager) =>
+      manager.update(FiringRow, { id }, { status: 'waits', againAt: new Date().toISOString(), trouble }),
+    );
   }
 
   /** Notes what went wrong, and when it is tried again; after a day it is given up, and told. */

@@ -1,7 +1,7 @@
 import type { NewSchedule, Problem, Review, Run, Schedule } from '@even-lantern/contract';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import { RunsService } from '../runs/runsService.js';
-import { FiringRow, ScheduleRow } from '../store/entities.js';
+import { FiringRow, RunRow, ScheduleRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { entriesOf } from '../testing/entriesOf.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
@@ -170,23 +170,25 @@ test('what a stopped program missed fires once when it starts again, and is told
   expect(Date.parse(told.nextAt ?? '')).toBeGreaterThan(minutesAfter(nextAt, 3 * 24 * 60 + 5).getTime());
 });
 
-test('a program that is killed in the middle of a firing tries it again when it starts, once', async () => {
+test.each([
+  ['whose run was cut off, tries it again', 'interrupted', 3],
+  ['whose run had ended, makes no second run', 'complete', 2],
+])('a program that is killed in the middle of a firing %s', async (_name, status, count) => {
   const { nextAt } = await add();
   await moment(minutesAfter(nextAt, 1));
-  // As a kill leaves it: the run was begun, and nothing more.
-  const [firing] = await server.application.get(Store).read.find(FiringRow);
-  await server.application
-    .get(Store)
-    .write((manager) =>
-      manager.update(FiringRow, { id: firing?.id ?? '' }, { status: 'running', became: null }),
-    );
+  // As a kill leaves it: the run was begun, and nothing was noted of its end.
+  await server.application.get(Store).write(async (manager) => {
+    const firing = await manager.findOneByOrFail(FiringRow, { status: 'done' });
+    await manager.update(FiringRow, { id: firing.id }, { status: 'running', became: null });
+    await manager.update(RunRow, { id: firing.runId ?? '' }, { status });
+  });
   const path = server.storePath;
   await server.application.close();
   server = await testApplication({ faulty: database }, path);
   await moment(new Date(Date.now() + 1000));
   await moment(new Date(Date.now() + 1000));
-  expect(await entries()).toHaveLength(3);
-  expect((await only()).firings).toMatchObject([{ parts: [{ status: 'done', entry: 3 }] }]);
+  expect(await entries()).toHaveLength(count);
+  expect((await only()).firings).toMatchObject([{ parts: [{ status: 'done', entry: count }] }]);
 });
 
 test('a schedule can be paused, gone on with, changed and ended; the later of two changes is told', async () => {

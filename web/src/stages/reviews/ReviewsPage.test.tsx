@@ -52,7 +52,7 @@ test('a review gets another title, made on the version that was seen', async () 
   expect(document.activeElement).toBe(field);
   await user.clear(field);
   await user.type(field, 'Lamps on the ward{Enter}');
-  expect(await screen.findByRole('link', { name: /Lamps on the ward/ })).toBeTruthy();
+  expect(await screen.findByRole('link', { name: /^Lamps on the ward/ })).toBeTruthy();
   expect(asked.find(({ method }) => method === 'PATCH')?.headers.get('If-Match')).toBe('"3"');
 });
 
@@ -75,7 +75,7 @@ test('each review tells how far it is, what was run last, who did the last thing
   const begun = { stage: 'question', lanes: 0, unread: 0, lastRun: null, lastChange: null } as const;
   fakeServer({ 'GET reviews': () => [review, { ...review, id: 'r2', title: 'New', ...begun }] });
   renderAt('/reviews', page());
-  const link = await screen.findByRole('link', { name: /Bright light at night/ });
+  const link = await screen.findByRole('link', { name: /^Bright light at night/ });
   expect(link.textContent).toMatch(/at the records3 lanes/);
   expect(link.textContent).toMatch(/last run 2 Oct 2026 in Corvane: 1.300 records/);
   expect(link.textContent).toMatch(/Mara, 3 Oct 2026/);
@@ -140,4 +140,26 @@ test('a title that is refused stays in its field', async () => {
   const user = renderAt('/reviews', page());
   await user.click(await screen.findByRole('button', { name: 'Begin' }));
   expect(await screen.findByText('Give the review a title.')).toBeTruthy();
+});
+
+test('a review is saved as one file, and taken in from one; what does not fit is told', async () => {
+  let fits = false;
+  const asked = fakeServer({
+    'GET reviews': () => [review],
+    'POST packages': () =>
+      fits
+        ? { id: 'r9', title: 'Taken in', rows: 12, paused: 1 }
+        : new Refusal(400, { title: 'The file data/run.ndjson is missing.' }),
+  });
+  const user = renderAt('/reviews', page());
+  const link = await screen.findByRole('link', { name: 'Save “Bright light at night” as one file' });
+  expect(link.getAttribute('href')).toBe('/api/reviews/r1/package.zip');
+  const file = new File(['zip'], 'review.zip', { type: 'application/zip' });
+  await user.upload(screen.getByLabelText('A review as one file'), file);
+  expect((await screen.findByRole('alert')).textContent).toContain('data/run.ndjson is missing');
+  fits = true;
+  await user.upload(screen.getByLabelText('A review as one file'), file);
+  await waitFor(() => expect(asked.filter(({ path }) => path === 'packages')).toHaveLength(2));
+  await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+  expect(asked.at(-1)?.headers.get('content-type')).toBe('application/zip');
 });
