@@ -91,3 +91,16 @@ export interface ReviewRecord extends Decided {
   /** what a person judged its design to be; null where nobody did */
   judged: DesignJudgement | null;
 }
+
+/** A run that found a record. */
+export interface FoundBy {
+  /** the number of its entry */
+  entry: number;
+  release: string;
+  /** UTC, ISO 8601 */
+  at: string;
+  /** place in the order of the database, from 1 */
+  rank: number;
+  /** the lines that find it, as it was then; null where the database is not known now */
+  lines: number[] | null;
+}

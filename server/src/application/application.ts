@@ -32,6 +32,7 @@ import { PeopleController, PeopleService, PersonPipe } from '../people/people.js
 import { FilesController } from '../reading/filesController.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
 import { RecordsController } from '../records/recordsController.js';
+import { FoundByService } from '../records/foundByService.js';
 import { RecordsService } from '../records/recordsService.js';
 import { DesignContent, CONTENT_FOLDER } from '../designs/designContent.js';
 import { DesignsController } from '../designs/designsController.js';
@@ -224,6 +225,7 @@ class ApplicationModule {
         TranslationService,
         LedgerService,
         DriftService,
+        FoundByService,
         {
           provide: PackagesService,
           useFactory: (reviews: ReviewsService, reviewEnd: ReviewEndService, files: IncomingFiles) =>

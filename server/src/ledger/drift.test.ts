@@ -1,6 +1,6 @@
 import type { BibRecord, RunContent, TermContent } from '@even-lantern/core';
 import { emptyRecord } from '@even-lantern/core';
-import type { Drift, Problem, RecordPage, Run } from '@even-lantern/contract';
+import type { Drift, FoundBy, Problem, RecordPage, ReviewRecord, Run } from '@even-lantern/contract';
 import { DatabaseError } from '../databases/databaseConnector.js';
 import { RunsService } from '../runs/runsService.js';
 import { Store } from '../store/store.js';
@@ -154,6 +154,31 @@ test('run again against the release of then, it finds the same, and no record is
   // The states of both releases are there still.
   await repeat(1, 'present');
   expect((await drift(4)).records).toHaveLength(5);
+});
+
+test('a record tells which runs found it, and through which lines, as it was then', async () => {
+  await open();
+  await run(THEN);
+  await repeat(1, 'present');
+  const { rows } = (await server.get(`/api/reviews/${reviewId}/records?limit=50`)).body as RecordPage;
+  const ids = new Map<string, string>();
+  for (const { id } of rows) {
+    const { record } = (await server.get(`/api/records/${id}`)).body as ReviewRecord;
+    ids.set(record.accession, id);
+  }
+  const foundBy = async (accession: string) => {
+    const id = ids.get(accession) ?? '';
+    const found = (await server.get(`/api/records/${id}/found-by`).expect(200)).body as FoundBy[];
+    return found.map(({ entry, release, lines }) => [entry, release, lines]);
+  };
+  // The heading is line 1, the words line 2, and what joins them the rest.
+  expect(await foundBy('same')).toEqual([
+    [2, NOW, [2, 3, 4]],
+    [1, THEN, [2, 3, 4]],
+  ]);
+  expect(await foundBy('indexed')).toEqual([[2, NOW, [1, 3, 4]]]);
+  expect(await foundBy('worse')).toEqual([[1, THEN, [2, 3, 4]]]);
+  await server.get('/api/records/nowhere/found-by').expect(404);
 });
 
 test('a heading that was renamed is asked by its present name, and the entry says so', async () => {

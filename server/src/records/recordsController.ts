@@ -14,6 +14,7 @@ import { notFound } from '../application/problem.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { RecordDesignsService } from '../designs/recordDesignsService.js';
+import { FoundByService } from './foundByService.js';
 import { RecordsService } from './recordsService.js';
 
 @ApiTags('records')
@@ -22,6 +23,7 @@ export class RecordsController {
   constructor(
     private readonly records: RecordsService,
     private readonly designs: RecordDesignsService,
+    private readonly foundBy: FoundByService,
   ) {}
 
   @Get('reviews/:id/records')
@@ -46,6 +48,12 @@ export class RecordsController {
   @ApiOperation({ summary: 'One record' })
   get(@Param('id') id: string) {
     return this.records.get(id);
+  }
+
+  @Get('records/:id/found-by')
+  @ApiOperation({ summary: 'Which runs found a record, and which of their lines' })
+  foundByRuns(@Param('id') id: string) {
+    return this.foundBy.of(id);
   }
 
   @Patch('records/:id')

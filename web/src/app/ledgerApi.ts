@@ -3,6 +3,7 @@ import type { LedgerEntry } from '@even-lantern/core';
 import type {
   Drift,
   DriftQuery,
+  FoundBy,
   Ledger,
   LedgerCorrection,
   LedgerEntryDetail,
@@ -74,6 +75,10 @@ export const ledgerApi = api.injectEndpoints({
         body,
       }),
       invalidatesTags: ['Ledger'],
+    }),
+    foundBy: build.query<FoundBy[], string>({
+      query: (record) => `records/${record}/found-by`,
+      providesTags: ['Ledger'],
     }),
     drift: build.query<Drift, { review: string; entry: number } & DriftQuery>({
       query: ({ review, entry, ...params }) => ({

@@ -2,11 +2,12 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DataSource } from 'typeorm';
-import { emptyRecord } from '@even-lantern/core';
+import { emptyRecord, ledgerVerifier, sealEntry, type RunContent } from '@even-lantern/core';
 import {
   HandRecordRow,
   LaneEventRow,
   LaneRow,
+  LedgerEntryRow,
   LineTextRow,
   RecordCountRow,
   RecordRow,
@@ -57,6 +58,17 @@ test('a store of the release before keeps all it has, and gains what is new', as
       refersTo: '{}', at: AT, personId: 'p',
     }); // prettier-ignore
   }
+  // An entry of the first form, as that release wrote it.
+  const content = {
+    entry: 1, outcome: 'complete', reason: null, database: 'db', databaseName: 'Ménière Index', release: '2026-10-01',
+    dialect: 'CQL', lines: [{ number: 1, description: 'light', string: 'el.words = "light"', hits: 700 }], hits: 700,
+    fetched: 700, fingerprint: 'f'.repeat(64), startedAt: AT, timeZone: 'UTC', durationMs: 5, ranBy: 'Ada',
+    applicationVersion: '0.1.0',
+  }; // prettier-ignore
+  const { hash } = sealEntry(content as RunContent, null);
+  await insert('ledger_entry', {
+    id: 'entry', reviewId: 'r', runId: 'run', entry: 1, content: JSON.stringify(content), previousHash: null, hash,
+  }); // prettier-ignore
   await insert('added_database', { id: 'db', content: '{}', addedAt: AT, addedBy: 'p' });
   // Two writers at once could take the same number.
   await insert('element', {
@@ -100,6 +112,18 @@ test('a store of the release before keeps all it has, and gains what is new', as
     remarks: '[]',
     marks: null,
   });
+  const [entry] = await read.find(LedgerEntryRow);
+  expect(entry).toMatchObject({ kind: 'run', database: 'db', outcome: 'complete', about: null, hash });
+  expect(JSON.parse(entry?.summary ?? '')).toMatchObject({
+    title: 'Ménière Index',
+    hits: 700,
+    lines: 1,
+    limits: [],
+  });
+  expect(entry?.words).toContain('el.words = "light"');
+  const verifier = ledgerVerifier();
+  verifier.takeKept({ text: entry?.content ?? '', previousHash: null, hash });
+  expect(verifier.end().broken).toBeNull();
   for (const entity of [HandRecordRow, TermRow]) {
     const rows: { position: number }[] = await read.find(entity, { order: { position: 'ASC' } });
     expect(rows.map(({ position }) => position)).toEqual([1, 2, 3]);

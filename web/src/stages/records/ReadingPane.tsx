@@ -4,6 +4,7 @@ import { useEffect, useRef } from 'react';
 import { api, problemOf } from '../../app/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { DesignOfRecord } from './DesignOfRecord.js';
+import { FoundBy } from './FoundBy.js';
 import { Highlighted } from './Highlighted.js';
 import { TakeFromRecord } from './TakeFromRecord.js';
 import { layersFor, useRecordHighlights } from './useLaneHighlights.js';
@@ -97,6 +98,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
           <p className="quiet pt-1 text-xs">Bold: a main subject. Shaded: what this search looks for.</p>
         )}
       </section>
+      <FoundBy id={id} />
       <TakeFromRecord key={id} record={record} within={top} />
     </article>
   );
