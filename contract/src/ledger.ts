@@ -3,8 +3,8 @@ import {
   WAYS_ELSEWHERE,
   type LedgerEntry,
   type LedgerKind,
+  type ElsewhereContent,
   type Seal,
-  type WayElsewhere,
 } from '@even-lantern/core';
 import Joi from 'joi';
 import { timeZoneSchema } from './timeZone.js';
@@ -95,17 +95,11 @@ export interface LedgerCorrection extends LedgerNote {
   is: string;
 }
 
-/** A search that was made elsewhere. */
-export interface SearchElsewhere {
-  way: WayElsewhere;
-  place: string;
-  string: string;
-  count: number | null;
-  /** the day it was done, as YYYY-MM-DD */
-  searchedOn: string;
-  text: string;
-  timeZone: string;
-}
+/** A search that was made elsewhere, as it is entered. */
+export type SearchElsewhere = Pick<
+  ElsewhereContent,
+  'way' | 'place' | 'string' | 'count' | 'searchedOn' | 'text' | 'timeZone'
+>;
 
 export interface SealToVerify {
   /** a seal that was kept, as it was copied; empty where the chain alone is verified */

@@ -8,7 +8,7 @@ import { mkdtempSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { setTimeout as pause } from 'node:timers/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Ledger, Person, Problem, Review, Run } from '@even-lantern/contract';
+import type { Ledger, Person, Problem, Review, Run, Schedule } from '@even-lantern/contract';
 import Database from 'better-sqlite3';
 import { startStack, type Stack } from '../stack.js';
 import { asker, chanceOf, missing, newClient, type Ask, type Client } from './clients.js';
@@ -49,6 +49,7 @@ export async function killTrial(kills: number, seed: number): Promise<TrialResul
     }
     going = false;
     await Promise.all(working);
+    await pauseSchedules(ask, clients);
     await allEnded(ask, clients);
     return await resultOf(ask, clients, kills);
   } finally {
@@ -199,6 +200,17 @@ async function wordsOf(ask: Ask, review: string): Promise<string[]> {
   return lanes.flatMap(({ terms }) =>
     terms.flatMap(({ content }) => (content.kind === 'words' ? [content.text] : [])),
   );
+}
+
+/** From here on nothing begins by itself. */
+async function pauseSchedules(ask: Ask, clients: readonly Client[]): Promise<void> {
+  for (const { remembered } of clients) {
+    const schedules = (await ask('GET', `/reviews/${remembered.review}/schedules`))?.body as Schedule[];
+    for (const { id, version } of schedules)
+      await ask('PATCH', `/schedules/${id}`, { state: 'paused' }, version);
+  }
+  // What was begun at that very moment is seen by then.
+  await pause(1000);
 }
 
 /** Waits until no run goes on. */
