@@ -1,10 +1,11 @@
-import { mkdtempSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, renameSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { PERSON_HEADER, type Review } from '@even-lantern/contract';
 import request from 'supertest';
 import { createApplication, type ApplicationOptions } from '../application/application.js';
+import { openStore } from '../store/store.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 
 export interface TestApplication {
@@ -19,14 +20,30 @@ export interface TestApplication {
   reviewWithLane(): Promise<Review>;
 }
 
+/** A new store. Its tables are made once in a run of tests, since that takes longer than many a test. */
+async function emptyStore(): Promise<string> {
+  const made = join(tmpdir(), `even-lantern-empty-${process.ppid}.sqlite`);
+  const path = join(mkdtempSync(join(tmpdir(), 'server-')), 'even-lantern.sqlite');
+  if (!existsSync(made)) {
+    await (await openStore(path)).close();
+    // Whole or not at all, since others may look for it at this moment.
+    copyFileSync(path, `${made}.${process.pid}`);
+    renameSync(`${made}.${process.pid}`, made);
+  } else {
+    copyFileSync(made, path);
+  }
+  return path;
+}
+
 /** The server on a real SQLite file, with one person. */
 export async function testApplication(
   connectors: Record<string, DatabaseConnector>,
-  storePath = join(mkdtempSync(join(tmpdir(), 'server-')), 'even-lantern.sqlite'),
+  storePath: string | null = null,
   options: Pick<ApplicationOptions, 'privateAddresses' | 'watchTimes'> = {},
 ): Promise<TestApplication> {
+  const path = storePath ?? (await emptyStore());
   const application = await createApplication({
-    storePath,
+    storePath: path,
     connectors: new Map(Object.entries(connectors)),
     programs: join(__dirname, '..', '..', 'dist'),
     webFolder: null,
@@ -42,7 +59,7 @@ export async function testApplication(
     http().post(path).set('Host', host).set(PERSON_HEADER, person).send(body);
   return {
     application,
-    storePath,
+    storePath: path,
     person,
     post,
     put: (path, body, version) => {
