@@ -22,7 +22,7 @@ import { recordsOf, vocabularyOf } from './releases.js';
 
 const folder = join(__dirname, '..', 'content');
 const vocabularies = readVocabularies(folder);
-const recipes = readDatabases(folder).map((recipe) => ({ ...recipe, size: 700 }));
+const recipes = readDatabases(folder).map((recipe) => ({ ...recipe, size: 300 }));
 const { histories } = generateCorpora({
   content: readContent(folder),
   vocabularies,

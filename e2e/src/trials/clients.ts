@@ -188,7 +188,7 @@ export async function newClient(ask: Ask, title: string, chance: () => number): 
     if (told(await send(text))) kept.set(key, { acknowledged: text, unsure: [] });
   };
   const run = async () => {
-    if (chance() < 0.5) {
+    if (chance() < 0.8) {
       const answer = await ask('POST', `/reviews/${review.id}/runs`, {
         database: 'corvane',
         timeZone: 'UTC',
