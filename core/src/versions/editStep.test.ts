@@ -17,6 +17,9 @@ const own = (id: string) => ({ id, role: 'looks' as const, on: true, text: id, n
 
 const START: EditableState = {
   framework: 'pico',
+  linesFor: 'term',
+  ladder: null,
+  accepted: [],
   elements: [{ id: 'e', key: 'P', text: 'nurses', note: '', searched: true }],
   strategy: {
     lanes: [lane('A', 'a', 'b', 'c'), lane('B', 'd', 'e')],
@@ -57,6 +60,19 @@ const EDITS: Record<string, Edit> = {
   toShelf: ({ strategy, shelf }, n, fresh) => {
     const some = remove(pick(strategy.lanes, n)?.terms, n >> 2);
     if (some !== undefined) shelf.push({ id: fresh, name: fresh, contents: [some.content] });
+  },
+  letStand: ({ accepted }, n, fresh) => {
+    const some = pick(accepted, n);
+    if (some !== undefined && n % 2 === 1) some.reason = fresh;
+    else
+      accepted.push({ check: 'a check', at: `term:${fresh}`, detail: '', message: 'odd', reason: 'meant' });
+  },
+  letStandNoMore: ({ accepted }, n) => void remove(accepted, n),
+  fineness: (state) => {
+    state.linesFor = state.linesFor === 'term' ? 'lane' : 'term';
+  },
+  ladder: (state, n, fresh) => {
+    state.ladder = n % 3 === 0 ? null : [{ designs: [fresh], answers: true, reason: '' }];
   },
 };
 
@@ -171,6 +187,9 @@ test.each([
   ['addOwn', 0, 'added a line'],
   ['toShelf', 0, 'moved new to the shelf'],
   ['write', 0, 'wrote population'],
+  ['letStand', 0, 'accepted what a check found'],
+  ['fineness', 0, 'chose a line for each lane'],
+  ['ladder', 1, 'changed the ladder'],
 ])('%s is told as what was done', (name, n, said) => {
   const next = edited(START, { name, n }, 'new');
   const [before, after] = [thingsOf(START), thingsOf(next)];

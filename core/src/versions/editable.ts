@@ -1,12 +1,22 @@
 /** What edits of a review change, thing by thing, so that what one edit did can be told apart from the rest. */
+import { findingKey, type Finding } from '../checks/index.js';
+import type { LadderRung } from '../designs/index.js';
 import type { Limit } from '../limits/index.js';
 import type { FrameworkId } from '../question/index.js';
-import type { ElementOfLane, OwnLine, Term, TermContent } from '../strategy/index.js';
+import type { ElementOfLane, LinesFor, OwnLine, Term, TermContent } from '../strategy/index.js';
 import type { LaneState, StrategyState, WrittenState } from './state.js';
 
-/** A strategy with what stands around it: how the question is framed, what its elements say, and the shelf. */
+/**
+ * A strategy with what stands around it: how the question is framed, what its elements say, the shelf, how fine the lines
+ * are, what was let stand of what checks found, and the ladder of evidence.
+ */
 export interface EditableState {
   framework: FrameworkId;
+  linesFor: LinesFor;
+  /** null where it is the one proposed for the question */
+  ladder: readonly ReasonedRung[] | null;
+  /** in the order of their keys */
+  accepted: LetStand[];
   /** in their order */
   elements: EditableElement[];
   strategy: Omit<StrategyState, 'searched'>;
@@ -25,9 +35,22 @@ export interface ShelfState {
   contents: TermContent[];
 }
 
+/** A rung of the ladder as a review sees it. */
+export interface ReasonedRung extends LadderRung {
+  reason: string;
+}
+
+/** What a check found and a person let stand. */
+export interface LetStand extends Pick<Finding, 'check' | 'at' | 'detail' | 'message'> {
+  reason: string;
+}
+
 /** One thing that edits change. Where it stands among others is told by orders. */
 export type Thing =
   | { kind: 'framework'; framework: FrameworkId }
+  | { kind: 'lines for'; linesFor: LinesFor }
+  | { kind: 'ladder'; ladder: readonly ReasonedRung[] }
+  | ({ kind: 'finding' } & LetStand)
   | ({ kind: 'element' } & EditableElement)
   | ({ kind: 'lane' } & Omit<LaneState, 'terms'>)
   | ({ kind: 'term'; laneId: string } & Term)
@@ -45,10 +68,14 @@ export interface Things {
   orders: ReadonlyMap<string, readonly string[]>;
 }
 
-export function thingsOf({ framework, elements, strategy, shelf }: EditableState): Things {
+export function thingsOf(state: EditableState): Things {
+  const { framework, linesFor, ladder, accepted, elements, strategy, shelf } = state;
   const { lanes, ownLines, limits, written } = strategy;
   const all: Thing[] = [
     { kind: 'framework', framework },
+    { kind: 'lines for', linesFor },
+    ...(ladder === null ? [] : [{ kind: 'ladder', ladder } as const]),
+    ...accepted.map((finding): Thing => ({ kind: 'finding', ...finding })),
     ...elements.map((element): Thing => ({ kind: 'element', ...element })),
     ...lanes.flatMap(({ terms, ...lane }): Thing[] => [
       { kind: 'lane', ...lane },
@@ -67,7 +94,7 @@ export function thingsOf({ framework, elements, strategy, shelf }: EditableState
   return { things: new Map(all.map((thing) => [keyOfThing(thing), thing])), orders };
 }
 
-/** The state that things make up. @throws RangeError where no framework is among them */
+/** The state that things make up. @throws RangeError where no framework is among them, or not how fine lines are */
 export function stateOfThings({ things, orders }: Things): EditableState {
   const all = [...things.values()];
   const ofKind = <Kind extends Thing['kind']>(kind: Kind) =>
@@ -78,9 +105,17 @@ export function stateOfThings({ things, orders }: Things): EditableState {
       return thing?.kind === kind ? [thing as Extract<Thing, { kind: Kind }>] : [];
     });
   const [framework] = ofKind('framework');
-  if (framework === undefined) throw new RangeError('a state has a framework');
+  const [fine] = ofKind('lines for');
+  if (framework === undefined || fine === undefined) {
+    throw new RangeError('a state has a framework, and tells how fine its lines are');
+  }
   return {
     framework: framework.framework,
+    linesFor: fine.linesFor,
+    ladder: ofKind('ladder')[0]?.ladder ?? null,
+    accepted: ofKind('finding')
+      .map(withoutKind)
+      .sort((a, b) => (findingKey(a) < findingKey(b) ? -1 : 1)),
     elements: ofKind('element').map(withoutKind),
     strategy: {
       lanes: inOrder('lane', 'lanes').map(({ kind: _kind, ...lane }) => ({
@@ -102,7 +137,11 @@ function withoutKind<T extends { kind: string }>({ kind: _kind, ...rest }: T): O
 export function keyOfThing(thing: Thing): string {
   switch (thing.kind) {
     case 'framework':
-      return 'framework';
+    case 'lines for':
+    case 'ladder':
+      return thing.kind;
+    case 'finding':
+      return `finding:${findingKey(thing)}`;
     case 'text':
       return `text:${thing.database}:${thing.line}`;
     default:
@@ -124,6 +163,9 @@ export function listOf(thing: Thing): string | null {
     case 'shelf':
       return 'shelf';
     case 'framework':
+    case 'lines for':
+    case 'ladder':
+    case 'finding':
     case 'element':
     case 'text':
       return null;

@@ -39,6 +39,9 @@ export function stepInWords(step: EditStep, before: Things, after: Things): stri
     shelfInWords(done('shelf')) ??
     elementsInWords(done('element')) ??
     textsInWords(done('text')) ??
+    findingsInWords(done('finding')) ??
+    linesForInWords(done('lines for')) ??
+    ladderInWords(done('ladder')) ??
     movedInWords(step, before, nameOf)
   );
 }
@@ -145,6 +148,28 @@ function textsInWords(texts: Of<'text'>): string | null {
   const [text] = texts;
   if (text === undefined) return null;
   return text.did === 'took away' ? 'took what the lanes give' : 'wrote a line by hand';
+}
+
+function findingsInWords(findings: Of<'finding'>): string | null {
+  const [finding] = findings;
+  if (finding === undefined) return null;
+  switch (finding.did) {
+    case 'added':
+      return 'accepted what a check found';
+    case 'took away':
+      return 'took an acceptance back';
+    case 'changed':
+      return 'gave another reason for what a check found';
+  }
+}
+
+function linesForInWords([lines]: Of<'lines for'>): string | null {
+  return lines === undefined ? null : `chose a line for each ${lines.after.linesFor}`;
+}
+
+function ladderInWords([ladder]: Of<'ladder'>): string | null {
+  if (ladder === undefined) return null;
+  return ladder.did === 'took away' ? 'went back to the proposed ladder' : 'changed the ladder';
 }
 
 /** Where nothing but an order changed. */

@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
   ELEMENT_KEYS,
-  findingKey,
   frameworkOf,
   lanesOfQuestion,
   type ElementKey,
@@ -30,10 +29,10 @@ import {
 } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { conflict, notFound } from '../application/problem.js';
+import { standing } from '../checks/letStand.js';
 import { PeopleService } from '../people/people.js';
 import { changeVersion } from '../store/changeVersion.js';
 import {
-  AcceptedFindingRow,
   ElementRow,
   LaneRow,
   LimitRow,
@@ -325,18 +324,21 @@ export async function acceptedFindings(
   people: PeopleService,
   reviewId: string,
 ): Promise<AcceptedFinding[]> {
-  const rows = await manager.find(AcceptedFindingRow, { where: { reviewId }, order: { position: 'ASC' } });
+  const rows = await standing(manager, reviewId);
   if (rows.length === 0) return [];
-  const latest = new Map(rows.map((row) => [findingKey({ ...row, at: row.place }), row]));
   const nameOf = await people.namesOf(
     rows.map(({ personId }) => personId),
     manager,
   );
-  return [...latest.values()].flatMap(({ check, place, detail, message, reason, at, personId }) =>
-    reason === null
-      ? []
-      : [{ check, at: place, detail, message, reason, acceptedAt: at, acceptedBy: nameOf(personId) }],
-  );
+  return rows.map(({ check, place, detail, message, reason, at, personId }) => ({
+    check,
+    at: place,
+    detail,
+    message,
+    reason,
+    acceptedAt: at,
+    acceptedBy: nameOf(personId),
+  }));
 }
 
 export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {

@@ -1,7 +1,15 @@
 /** What edits change, out of the rows of a review and back into them. */
-import type { EditableState, ElementKey, FrameworkId, TermContent } from '@even-lantern/core';
+import {
+  findingKey,
+  type EditableState,
+  type ElementKey,
+  type FrameworkId,
+  type LetStand,
+  type TermContent,
+} from '@even-lantern/core';
 import type { Person } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
+import { letStand, standing } from '../checks/letStand.js';
 import { itemsOnShelf, keepWording } from '../reviews/reviewsService.js';
 import { ElementRow, ReviewRow, ShelfItemRow } from '../store/entities.js';
 import { restore, restoreRows } from '../versions/restore.js';
@@ -9,13 +17,22 @@ import { stateOf } from '../versions/versionsService.js';
 
 export async function editableStateOf(
   manager: EntityManager,
-  { id: reviewId, framework }: Pick<ReviewRow, 'id' | 'framework'>,
+  { id: reviewId, framework, linesFor, ladder }: Pick<ReviewRow, 'id' | 'framework' | 'linesFor' | 'ladder'>,
 ): Promise<EditableState> {
   const elements = await manager.find(ElementRow, { where: { reviewId }, order: { position: 'ASC' } });
   const { searched: _searched, ...strategy } = await stateOf(manager, reviewId);
   const shelf = await itemsOnShelf(manager, reviewId);
   return {
     framework: framework as FrameworkId,
+    linesFor,
+    ladder: ladder === null ? null : (JSON.parse(ladder) as EditableState['ladder']),
+    accepted: (await standing(manager, reviewId)).map(({ check, place, detail, message, reason }) => ({
+      check,
+      at: place,
+      detail,
+      message,
+      reason,
+    })),
     elements: elements.map(({ id, key, text, note, searched }) => ({
       id,
       key: key as ElementKey,
@@ -36,13 +53,12 @@ export async function editableStateOf(
 export async function restoreEditable(
   manager: EntityManager,
   reviewId: string,
-  { framework, elements, strategy, shelf }: EditableState,
+  state: EditableState,
   person: Person,
 ): Promise<void> {
-  const review = await manager.findOneByOrFail(ReviewRow, { id: reviewId });
-  if (review.framework !== framework) {
-    await manager.update(ReviewRow, { id: reviewId }, { framework, version: review.version + 1 });
-  }
+  const { elements, strategy, shelf } = state;
+  await restoreReview(manager, reviewId, state);
+  await restoreFindings(manager, reviewId, state.accepted, person);
   for (const row of await manager.findBy(ElementRow, { reviewId })) {
     const was = elements.find(({ id }) => id === row.id);
     if (was === undefined || (was.text === row.text && was.note === row.note)) continue;
@@ -58,4 +74,36 @@ export async function restoreEditable(
     await manager.findBy(ShelfItemRow, { reviewId }),
     shelf.map(({ id, name, contents }) => ({ id, name, contents: JSON.stringify(contents) })),
   );
+}
+
+async function restoreReview(
+  manager: EntityManager,
+  reviewId: string,
+  { framework, linesFor, ladder: rungs }: EditableState,
+): Promise<void> {
+  const review = await manager.findOneByOrFail(ReviewRow, { id: reviewId });
+  const ladder = rungs === null ? null : JSON.stringify(rungs);
+  if (review.framework === framework && review.linesFor === linesFor && review.ladder === ladder) return;
+  const version = review.version + 1;
+  await manager.update(ReviewRow, { id: reviewId }, { framework, linesFor, ladder, version });
+}
+
+async function restoreFindings(
+  manager: EntityManager,
+  reviewId: string,
+  accepted: readonly LetStand[],
+  person: Person,
+): Promise<void> {
+  const now = await standing(manager, reviewId);
+  const reasons = new Map(now.map((row) => [findingKey({ ...row, at: row.place }), row.reason]));
+  for (const finding of accepted) {
+    if (reasons.get(findingKey(finding)) !== finding.reason)
+      await letStand(manager, reviewId, finding, person);
+  }
+  const wanted = new Set(accepted.map(findingKey));
+  for (const { check, place: at, detail, message } of now) {
+    const finding = { check, at, detail, message };
+    if (!wanted.has(findingKey(finding)))
+      await letStand(manager, reviewId, { ...finding, reason: null }, person);
+  }
 }

@@ -24,7 +24,7 @@ afterEach(() => light.server.application.close());
 /** Asks as somebody. */
 function as(person: string, server = light.server) {
   const http = () => request(server.application.getHttpServer());
-  const send = (method: 'post' | 'patch', path: string, body: object, version?: number) => {
+  const send = (method: 'post' | 'patch' | 'put', path: string, body: object, version?: number) => {
     const asked = http()
       [method](path)
       .set({ Host: 'localhost', [PERSON_HEADER]: person });
@@ -61,7 +61,7 @@ const texts = async () =>
 const shown = async () =>
   JSON.parse(
     JSON.stringify(await present(), (key, value: unknown) =>
-      ['version', 'changedAt'].includes(key) ? undefined : value,
+      ['version', 'changedAt', 'acceptedAt'].includes(key) ? undefined : value,
     ),
   ) as object;
 
@@ -119,6 +119,19 @@ test('edits of every kind are taken back one by one, and done again', async () =
     const element = light.review.elements.find(({ key }) => key === 'I');
     return send('patch', `/api/elements/${element?.id}`, { text: 'light at night' }, element?.version);
   });
+  const finding = { check: 'no-words', at: 'whole', detail: '', message: 'It has no words.' };
+  const accept = (reason: string | null) =>
+    send('post', `/api/reviews/${id}/accepted-findings`, { ...finding, reason });
+  await step('accepted what a check found', () => accept('It is meant.'));
+  await step('gave another reason for what a check found', () => accept('It is asked for.'));
+  await step('took an acceptance back', () => accept(null));
+  await step('chose a line for each lane', async () =>
+    send('patch', `/api/reviews/${id}`, { linesFor: 'lane' }, (await present()).version),
+  );
+  const rungs = [{ designs: ['Systematic review'], answers: true, reason: 'It sums up.' }];
+  await step('changed the ladder', async () =>
+    send('put', `/api/reviews/${id}/ladder`, { rungs }, (await present()).version),
+  );
   await step('framed the question another way', async () =>
     send('patch', `/api/reviews/${id}`, { framework: 'peo' }, (await present()).version),
   );

@@ -3,7 +3,7 @@ import { ElementRow, LaneRow, LimitRow, OwnLineRow, ShelfItemRow, TermRow } from
 
 /** What changes the strategy of a review, or what stands around it, by its address. */
 const OF_REVIEW =
-  /^\/api\/reviews\/([^/]+)(?:\/(?:terms|lanes|lanes\.json|strategy\.json|limits|own-lines|lines|concepts|shelf|versions|undo|redo)(?:\/|$)|$)/;
+  /^\/api\/reviews\/([^/]+)(?:\/(?:terms|lanes|lanes\.json|strategy\.json|limits|own-lines|lines|concepts|shelf|ladder|accepted-findings|versions|undo|redo)(?:\/|$)|$)/;
 const OF_PART = /^\/api\/(terms|lanes|elements|limits|own-lines|shelf)\/([^/]+)/;
 
 /** The review that a request to a path changes; null for one that changes none, or what is not there. */

@@ -370,7 +370,7 @@ export const api = createApi({
       query: (id) => `records/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Record', id }],
     }),
-    // What a decision changes in the lists that are loaded, `useDecide` changes there.
+    // What a decision changes in the lists that are loaded, `decideOn` changes there.
     decide: build.mutation<Decided, { id: string; decision: Decision; version: number }>({
       query: ({ id, decision, version }) => ({
         url: `records/${id}`,

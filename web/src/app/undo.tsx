@@ -1,22 +1,20 @@
 /**
  * Undo and redo. What edits did to a question and its strategy, the server keeps for each person, so that it outlasts
- * the page; of other edits, the page remembers how to take them back. Ctrl Z takes back whichever was later.
+ * the page; of other edits, the page remembers how to take them back, also when it is loaded again. Ctrl Z takes back
+ * whichever was later.
  */
 import { formatDistanceToNow } from 'date-fns';
 import { createContext, useCallback, useContext, useMemo, useRef, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useMatch } from 'react-router';
+import { useDispatch } from 'react-redux';
 import { toast } from 'sonner';
 import type { EditTaken } from '@even-lantern/contract';
 import { problemOf } from './api.js';
+import { does, type Doing } from './remembered.js';
+import { keepIn, rememberedIn, type Step } from './rememberedSteps.js';
+import type { store } from './store.js';
 import { undoApi } from './undoApi.js';
-
-interface Step {
-  /** what was done, as in “Undone: added …” */
-  what: string;
-  undo: () => Promise<void>;
-  redo: () => Promise<void>;
-}
 
 interface Undo {
   /** Remembers an edit that the server does not keep as a step of the review. */
@@ -31,20 +29,12 @@ const UndoContext = createContext<Undo>({
   redoLast: () => undefined,
 });
 
-const REMEMBERED = 100;
 /** An edit that is older than this is told with its age. */
 const LONG_AGO_MS = 600_000;
 
-interface RememberedStep extends Step {
-  /** when it was done: the server’s clock is this machine’s */
-  at: string;
-}
-
 export function UndoProvider({ children }: { children: ReactNode }) {
   const reviewId = useMatch('/reviews/:reviewId/*')?.params.reviewId ?? null;
-  const steps = useRef<RememberedStep[]>([]);
-  /** what was taken back, the last at the end; null stands for what the server keeps */
-  const undone = useRef<(RememberedStep | null)[]>([]);
+  const dispatch = useDispatch<typeof store.dispatch>();
   const [undoKept] = undoApi.useUndoMutation();
   const [redoKept] = undoApi.useRedoMutation();
   // Keys that are pressed quickly are answered in their order.
@@ -53,20 +43,24 @@ export function UndoProvider({ children }: { children: ReactNode }) {
     going.current = going.current.then(work).catch(() => undefined);
   }, []);
 
-  const remember = useCallback((step: Step) => {
-    steps.current = [...steps.current, { ...step, at: new Date().toISOString() }].slice(-REMEMBERED);
-    undone.current = [];
-  }, []);
+  const remember = useCallback(
+    (step: Step) => {
+      const { steps } = rememberedIn(reviewId);
+      keepIn(reviewId, { steps: [...steps, { ...step, at: now() }], undone: [] });
+    },
+    [reviewId],
+  );
 
   const undoLast = useCallback(() => {
     inTurn(async () => {
-      const last = steps.current.at(-1);
+      const { steps, undone } = rememberedIn(reviewId);
+      const last = steps.at(-1);
       if (reviewId !== null) {
         const answer = await undoKept({ review: reviewId, since: last?.at ?? null });
         const { data: taken } = answer;
         if (taken === undefined) return tellProblem(answer.error);
         if (taken.words !== null) {
-          undone.current.push(null);
+          keepIn(reviewId, { steps, undone: [...undone, null] });
           return tell('Undone', taken);
         }
       }
@@ -74,24 +68,30 @@ export function UndoProvider({ children }: { children: ReactNode }) {
         toast('There is nothing to undo.');
         return;
       }
-      steps.current = steps.current.slice(0, -1);
+      const earlier = steps.slice(0, -1);
+      keepIn(reviewId, { steps: earlier, undone });
       try {
-        await last.undo();
-        undone.current.push(last);
-        toast(`Undone: ${last.what}`);
+        const version = await does(last.undo, dispatch);
+        const back = { ...last, redo: onVersion(last.redo, version) };
+        keepIn(reviewId, { steps: earlier, undone: [...undone, back] });
+        tell('Undone', { words: last.what, at: last.at });
       } catch {
         toast.error(`This could not be undone: ${last.what}. It has been changed since.`);
       }
     });
-  }, [inTurn, reviewId, undoKept]);
+  }, [inTurn, reviewId, undoKept, dispatch]);
 
   const redoLast = useCallback(() => {
     inTurn(async () => {
-      const last = undone.current.pop() ?? null;
+      const { steps, undone } = rememberedIn(reviewId);
+      const last = undone.at(-1) ?? null;
+      const earlier = undone.slice(0, -1);
+      keepIn(reviewId, { steps, undone: earlier });
       if (last !== null) {
         try {
-          await last.redo();
-          steps.current = [...steps.current, { ...last, at: new Date().toISOString() }];
+          const version = await does(last.redo, dispatch);
+          const again = { ...last, undo: onVersion(last.undo, version), at: now() };
+          keepIn(reviewId, { steps: [...steps, again], undone: earlier });
           toast(`Done again: ${last.what}`);
         } catch {
           toast.error(`This could not be done again: ${last.what}. It has been changed since.`);
@@ -107,7 +107,7 @@ export function UndoProvider({ children }: { children: ReactNode }) {
       if (answer.data.words === null) toast('There is nothing to do again.');
       else tell('Done again', answer.data);
     });
-  }, [inTurn, reviewId, redoKept]);
+  }, [inTurn, reviewId, redoKept, dispatch]);
 
   useHotkeys('mod+z', undoLast, { preventDefault: true });
   useHotkeys('mod+shift+z, mod+y', redoLast, { preventDefault: true });
@@ -117,6 +117,15 @@ export function UndoProvider({ children }: { children: ReactNode }) {
 
 export function useUndo(): Undo {
   return useContext(UndoContext);
+}
+
+function now(): string {
+  return new Date().toISOString();
+}
+
+/** A way back that names the version of what it changes. */
+function onVersion(doing: Doing, version: number | null): Doing {
+  return version !== null && 'version' in doing ? { ...doing, version } : doing;
 }
 
 function tell(did: string, { words, at }: EditTaken): void {

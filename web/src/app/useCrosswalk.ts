@@ -37,9 +37,8 @@ export function useCrosswalk() {
       toast.error(problemOf(result.error).title);
       return;
     }
-    const put = (verdict: NewSettlement['verdict']) => async () => {
-      await settleNow({ ...step, verdict }).unwrap();
-    };
+    const put = (verdict: NewSettlement['verdict']) =>
+      ({ kind: 'settle heading', step: { ...step, verdict } }) as const;
     remember({ what, undo: put(before), redo: put(step.verdict) });
   };
   return { settlements, known: data !== undefined, settle };

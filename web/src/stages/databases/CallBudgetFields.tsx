@@ -61,9 +61,7 @@ export function CallBudgetForm({ database: { id, name, budget } }: { database: D
     const answer = await change({ id, budget: shown });
     if (answer.error !== undefined) return;
     setDraft(null);
-    const put = (kept: CallBudget) => async () => {
-      await change({ id, budget: kept }).unwrap();
-    };
+    const put = (kept: CallBudget) => ({ kind: 'budget calls', database: id, budget: kept }) as const;
     remember({ what: `changed how much ${name} may be asked`, undo: put(budget), redo: put(shown) });
     toast(`${name} is asked no more than that from now on.`);
   };

@@ -38,9 +38,7 @@ function Change({ said: { id, ...said } }: { said: SaidOfDatabase }) {
     say: () => 'Save',
     save: async (database) => {
       const { name } = await change({ ...database, id }).unwrap();
-      const put = (what: typeof database) => async () => {
-        await change({ ...what, id }).unwrap();
-      };
+      const put = (what: typeof database) => ({ kind: 'say of database', said: { ...what, id } }) as const;
       remember({ what: `changed what is said of ${name}`, undo: put(said), redo: put(database) });
       toast(`Changed what is said of ${name}.`);
       await navigate('../..', { relative: 'path' });

@@ -306,7 +306,6 @@ function OfAdded({ id, name }: OfAddedProps) {
 /** Takes a database that was added from the list; undo brings it back with all that was entered. */
 function TakeAway({ id, name }: OfAddedProps) {
   const [remove, { isLoading }] = api.useRemoveDatabaseMutation();
-  const [restore] = api.useRestoreDatabaseMutation();
   const { remember } = useUndo();
   const { review } = useReview();
   // From its own page, which is gone then, the way leads back to the list.
@@ -316,13 +315,8 @@ function TakeAway({ id, name }: OfAddedProps) {
     remove(id)
       .unwrap()
       .then(() => {
-        const bringBack = async () => {
-          await restore(id).unwrap();
-        };
-        const takeAgain = async () => {
-          await remove(id).unwrap();
-        };
-        remember({ what: `took ${name} from the list`, undo: bringBack, redo: takeAgain });
+        const put = (away: boolean) => ({ kind: 'take database away', database: id, away }) as const;
+        remember({ what: `took ${name} from the list`, undo: put(false), redo: put(true) });
         toast(`Took ${name} from the list. What was run in it stays in the ledger.`);
         if (database !== undefined) return navigate(`/reviews/${review.id}/databases`);
       })

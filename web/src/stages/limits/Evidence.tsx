@@ -12,7 +12,6 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { designApi } from '../../app/designApi.js';
 import { limitApi } from '../../app/limitApi.js';
-import { useUndo } from '../../app/undo.js';
 import { useDesigns } from '../../app/useDesigns.js';
 import { useReview } from '../../app/useReview.js';
 import { GuideLink } from '../../parts/GuideLink.js';
@@ -28,9 +27,7 @@ interface EvidenceProps {
 export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
   const { review } = useReview();
   const designs = useDesigns();
-  const { remember } = useUndo();
   const [change] = designApi.useChangeLadderMutation();
-  const [refresh] = api.useLazyReviewQuery();
   const [moved, setMoved] = useState<{ rungs: Rung[]; at: number } | null>(null);
   const proposed = proposedLadder(questionTypeOf(review.framework)).map((rung): Rung => ({
     designs: [...rung.designs],
@@ -39,19 +36,13 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
   }));
   const rungs = moved?.rungs ?? review.ladder ?? proposed;
 
-  const save = async (next: Rung[] | null, what: string) => {
-    const before = review.ladder;
+  const save = async (next: Rung[] | null) => {
     const result = await change({ review: review.id, version: review.version, rungs: next });
     if (result.error !== undefined) {
       toast.error(problemOf(result.error).title);
       return;
     }
     setMoved(null);
-    const put = (ladder: Rung[] | null) => async () => {
-      const { version } = await refresh(review.id).unwrap();
-      await change({ review: review.id, version, rungs: ladder }).unwrap();
-    };
-    remember({ what, undo: put(before), redo: put(next) });
   };
   const move = (at: number, by: -1 | 1) => {
     const next = rungs.map((rung) => ({ ...rung }));
@@ -159,10 +150,7 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
       {moved !== null && (
         <ReasonOfMove
           onSave={(reason) =>
-            void save(
-              moved.rungs.map((rung, at) => (at === moved.at ? { ...rung, reason } : rung)),
-              'changed the ladder',
-            )
+            void save(moved.rungs.map((rung, at) => (at === moved.at ? { ...rung, reason } : rung)))
           }
           onCancel={() => setMoved(null)}
         />
@@ -180,10 +168,7 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
           Try a limit to what answers the question
         </button>
         {review.ladder !== null && (
-          <button
-            className="btn btn-sm btn-ghost"
-            onClick={() => void save(null, 'went back to the proposed ladder')}
-          >
+          <button className="btn btn-sm btn-ghost" onClick={() => void save(null)}>
             Back to the proposed ladder
           </button>
         )}

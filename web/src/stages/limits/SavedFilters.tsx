@@ -85,15 +85,11 @@ export function SaveFilter({ values, words, onChange }: InLimit & { words: OwnWo
   const remove = async (filter: SavedFilter) => {
     const gone = await put(filter, { removed: true });
     if (gone === null) return;
-    const back = { id: gone.id, version: gone.version, change: { removed: false } };
+    const { id, version } = gone;
     remember({
       what: `took the filter “${filter.name}” away`,
-      undo: async () => {
-        await change(back).unwrap();
-      },
-      redo: async () => {
-        await change({ id: gone.id, version: gone.version + 1, change: { removed: true } }).unwrap();
-      },
+      undo: { kind: 'take filter away', id, version, removed: false },
+      redo: { kind: 'take filter away', id, version, removed: true },
     });
     toast(`Took “${filter.name}” away. Limits keep its words; Ctrl Z brings it back.`);
   };

@@ -30,9 +30,7 @@ export function DesignOfRecord({ record: { id, record, judged } }: { record: Rev
       toast.error(problemOf(result.error).title);
       return;
     }
-    const put = (judged: string | null) => async () => {
-      await judge({ id, design: judged }).unwrap();
-    };
+    const put = (judged: string | null) => ({ kind: 'judge design', record: id, design: judged }) as const;
     const what = design === null ? 'took back a design' : `judged the design to be ${design}`;
     remember({ what, undo: put(before), redo: put(design) });
   };

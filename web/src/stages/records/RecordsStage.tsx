@@ -3,10 +3,13 @@ import { DECISIONS, type Decision, type RecordSort } from '@even-lantern/contrac
 import { Download } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { useDispatch } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import { toast } from 'sonner';
 import { problemOf } from '../../app/api.js';
+import { decideOn } from '../../app/decide.js';
+import type { store } from '../../app/store.js';
 import { useUndo } from '../../app/undo.js';
 import { useReview } from '../../app/useReview.js';
 import { useNarrowScreen } from '../../parts/useNarrowScreen.js';
@@ -14,7 +17,6 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 import { NarrowByDesign } from './NarrowByDesign.js';
 import { ReadingPane } from './ReadingPane.js';
 import { RecordList } from './RecordList.js';
-import { useDecide } from './useDecide.js';
 import { useRecordDesigns } from './useRecordDesigns.js';
 import { useRecordPages } from './useRecordPages.js';
 
@@ -38,7 +40,7 @@ export function RecordsStage() {
     decision,
     design === null ? null : { design, total: designs.numberOf(design, decision) },
   );
-  const decide = useDecide(review.id);
+  const dispatch = useDispatch<typeof store.dispatch>();
   const deciding = useRef(new Set<string>());
   const narrow = useNarrowScreen();
   const { remember } = useUndo();
@@ -69,20 +71,21 @@ export function RecordsStage() {
     // Under a narrowing the record leaves the list, so the next one moves up to its place.
     const following = pages.row(position + 1) ?? pages.row(position - 1);
     deciding.current.add(row.id);
-    const { decided, problem } = await decide(row, next).finally(() => deciding.current.delete(row.id));
+    const { decided, problem } = await dispatch(decideOn(review.id, row, next)).finally(() =>
+      deciding.current.delete(row.id),
+    );
     if (problem !== null || decided === null) {
       const meanwhile =
         decided === null ? problem?.detail : `It is “${decided.decision}” now. Decide again if you disagree.`;
       toast.error(problem?.title ?? '', { description: meanwhile });
       return;
     }
-    let now = decided;
-    const put = (decision: Decision) => async () => {
-      const answer = await decide({ ...now, design: row.design }, decision);
-      if (answer.problem !== null || answer.decided === null) throw new Error(answer.problem?.title);
-      now = answer.decided;
-    };
-    remember({ what: `${next}: ${row.title}`, undo: put(before), redo: put(next) });
+    const doing = { kind: 'decide', review: review.id, record: row.id, design: row.design } as const;
+    remember({
+      what: `${next}: ${row.title}`,
+      undo: { ...doing, from: next, to: before },
+      redo: { ...doing, from: before, to: next },
+    });
     if (next !== 'undecided' && following !== undefined) set({ record: following.id });
   };
   useHotkeys('down,j', () => step(1), { preventDefault: true });

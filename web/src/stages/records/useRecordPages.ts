@@ -10,7 +10,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../../app/api.js';
 import type { store } from '../../app/store.js';
-import { PAGE_SIZE } from './useDecide.js';
+import { PAGE_SIZE } from '../../app/decide.js';
 
 type State = ReturnType<typeof store.getState>;
 

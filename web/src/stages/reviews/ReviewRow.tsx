@@ -24,7 +24,6 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
   const [doing, setDoing] = useState<'rename' | 'delete' | null>(null);
   const { remember } = useUndo();
   const [changeReview, changing] = api.useChangeReviewMutation();
-  const [refresh] = api.useLazyReviewQuery();
   const isAway = putAwayAt !== null;
   const putAway = async (wanted: boolean) => {
     const result = await changeReview({ id, version, putAway: wanted });
@@ -33,10 +32,7 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
       return;
     }
     const what = wanted ? `put ${title} away` : `brought ${title} back`;
-    const put = (away: boolean) => async () => {
-      const { version: now } = await refresh(id).unwrap();
-      await changeReview({ id, version: now, putAway: away }).unwrap();
-    };
+    const put = (away: boolean) => ({ kind: 'put review away', review: id, away }) as const;
     remember({ what, undo: put(!wanted), redo: put(wanted) });
     toast(wanted ? `Put “${title}” away. Nothing of it is lost.` : `Brought “${title}” back.`);
     onGone();

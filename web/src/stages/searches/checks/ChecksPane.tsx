@@ -6,7 +6,6 @@ import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../../app/api.js';
 import { checkApi } from '../../../app/checkApi.js';
-import { useUndo } from '../../../app/undo.js';
 import { useReview } from '../../../app/useReview.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
 import type { LineNames } from '../sheet/sheetLines.js';
@@ -69,7 +68,6 @@ interface FindingItemProps {
 function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) {
   const { check, at, message, weight, mends, effects, accepted } = finding;
   const { review } = useReview();
-  const { remember } = useUndo();
   const [asking, setAsking] = useState(false);
   const [reason, setReason] = useState('');
   const [accept] = checkApi.useAcceptFindingMutation();
@@ -86,12 +84,6 @@ function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) 
     }
     setAsking(false);
     setReason('');
-    const before = accepted?.reason ?? null;
-    const put = (reason: string | null) => async () => {
-      await accept({ review: review.id, body: { ...body, reason } }).unwrap();
-    };
-    const what = why === null ? 'took an acceptance back' : 'accepted what a check found';
-    remember({ what, undo: put(before), redo: put(why) });
   };
   return (
     <li className="rule flex flex-col gap-1 border-b py-2" data-check={check}>

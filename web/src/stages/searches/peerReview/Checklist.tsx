@@ -63,29 +63,26 @@ function ToJudge({ peer, point }: { peer: PeerReview; point: JudgedPoint }) {
   const { remember } = useUndo();
   const [judge] = peerReviewApi.useJudgePointMutation();
   const [note, setNote] = useState(point.note);
+  // What was taken back, or changed by somebody else, is what stands in the field.
+  const [kept, setKept] = useState(point.note);
+  if (kept !== point.note) {
+    setKept(point.note);
+    setNote(point.note);
+  }
   const send = async (judgement: Judgement | null, said: string) => {
     if (judgement === point.judgement && said === point.note) return;
-    const put = (body: { judgement: Judgement | null; note: string }) =>
-      judge({ review: review.id, id: peer.id, point: point.id, body });
-    const answer = await put({ judgement, note: said });
+    const of = { review: review.id, id: peer.id, point: point.id };
+    const answer = await judge({ ...of, body: { judgement, note: said } });
     if (answer.error !== undefined) {
       const { title, detail } = problemOf(answer.error);
       toast.error(title, { description: detail });
       return;
     }
-    const before = { judgement: point.judgement, note: point.note };
+    const doing = { kind: 'judge point', ...of } as const;
     remember({
       what: `judged ${point.name.toLowerCase()}`,
-      undo: async () => {
-        const undone = await put(before);
-        if (undone.error !== undefined) throw new Error(problemOf(undone.error).title);
-        setNote(before.note);
-      },
-      redo: async () => {
-        const done = await put({ judgement, note: said });
-        if (done.error !== undefined) throw new Error(problemOf(done.error).title);
-        setNote(said);
-      },
+      undo: { ...doing, body: { judgement: point.judgement, note: point.note } },
+      redo: { ...doing, body: { judgement, note: said } },
     });
   };
   return (

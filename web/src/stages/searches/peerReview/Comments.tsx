@@ -68,19 +68,18 @@ function Comment({ peer, comment, nameOf, onGo }: CommentProps) {
   const [settle] = peerReviewApi.useSettleCommentMutation();
   const [answering, setAnswering] = useState(false);
   const now = place === '' ? null : nameOf(place);
-  const put = (wanted: boolean) => async () => {
-    await settle({ review: review.id, id: peer.id, comment: id, body: { settled: wanted } }).unwrap();
-  };
-  const change = (wanted: boolean) => {
-    put(wanted)().then(
-      () =>
-        remember({
-          what: wanted ? 'settled a comment' : 'opened a comment again',
-          undo: put(!wanted),
-          redo: put(wanted),
-        }),
-      (error: unknown) => toast.error(problemOf(error).title),
-    );
+  const change = async (wanted: boolean) => {
+    const put = (settled: boolean) => ({ review: review.id, id: peer.id, comment: id, body: { settled } });
+    const answer = await settle(put(wanted));
+    if (answer.error !== undefined) {
+      toast.error(problemOf(answer.error).title);
+      return;
+    }
+    remember({
+      what: wanted ? 'settled a comment' : 'opened a comment again',
+      undo: { kind: 'settle comment', ...put(!wanted) },
+      redo: { kind: 'settle comment', ...put(wanted) },
+    });
   };
   return (
     <li className={`rule flex flex-col gap-1 border-b py-2 text-sm ${settled === null ? '' : 'quiet'}`}>

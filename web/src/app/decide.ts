@@ -1,8 +1,6 @@
 import type { Decided, Decision, Problem, RecordRow } from '@even-lantern/contract';
-import { useCallback } from 'react';
-import { useDispatch, useStore } from 'react-redux';
-import { api, problemOf } from '../../app/api.js';
-import type { store } from '../../app/store.js';
+import { api, problemOf } from './api.js';
+import type { store } from './store.js';
 import { withoutRow } from './withoutRow.js';
 
 export const PAGE_SIZE = 100;
@@ -14,26 +12,26 @@ type List = Parameters<typeof api.endpoints.records.initiate>[0];
 /**
  * Decides on a record. One decision changes its row, its place under a narrowing and two counts; nothing else that is
  * loaded is asked for again.
- * @returns the decision as it stands; or, with the problem, as somebody else has made it meanwhile
+ * @param row as it stands before
+ * @returns what to dispatch; it gives the decision as it stands, or, with the problem, as somebody else has made it
  */
-export function useDecide(review: string) {
-  const [decide] = api.useDecideMutation();
-  const dispatch = useDispatch<Dispatch>();
-  const { getState } = useStore<State>();
-  return useCallback(
-    async (row: Pick<RecordRow, 'id' | 'decision' | 'version' | 'design'>, decision: Decision) => {
-      const answer = await decide({ id: row.id, decision, version: row.version });
-      const problem: Problem | null = answer.error === undefined ? null : problemOf(answer.error);
-      const decided = answer.data ?? (problem?.current as Decided | undefined) ?? null;
-      if (decided !== null) {
-        dispatch(api.util.updateQueryData('record', row.id, (record) => void Object.assign(record, decided)));
-        changeCounts(dispatch, review, row, decided.decision);
-        for (const lists of listsOf(getState(), review)) changeLists(dispatch, getState(), lists, decided);
-      }
-      return { decided, problem };
-    },
-    [decide, dispatch, getState, review],
-  );
+export function decideOn(
+  review: string,
+  row: Pick<RecordRow, 'id' | 'decision' | 'version' | 'design'>,
+  decision: Decision,
+) {
+  return async (dispatch: Dispatch, getState: () => State) => {
+    const { id, version } = row;
+    const answer = await dispatch(api.endpoints.decide.initiate({ id, decision, version }));
+    const problem: Problem | null = answer.error === undefined ? null : problemOf(answer.error);
+    const decided = answer.data ?? (problem?.current as Decided | undefined) ?? null;
+    if (decided !== null) {
+      dispatch(api.util.updateQueryData('record', id, (record) => void Object.assign(record, decided)));
+      changeCounts(dispatch, review, row, decided.decision);
+      for (const lists of listsOf(getState(), review)) changeLists(dispatch, getState(), lists, decided);
+    }
+    return { decided, problem };
+  };
 }
 
 function changeCounts(

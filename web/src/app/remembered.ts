@@ -1,0 +1,101 @@
+/**
+ * How edits are taken back that the server does not keep as steps of a review. Each way is data, so that what was done
+ * can be taken back after the page was loaded again. Where somebody has changed the same since, it is refused.
+ */
+import type {
+  CallBudget,
+  CommentSettling,
+  Decision,
+  NewSettlement,
+  PointJudgement,
+  SaidOfDatabase,
+} from '@even-lantern/contract';
+import { api } from './api.js';
+import { databaseApi } from './databaseApi.js';
+import { decideOn } from './decide.js';
+import { designApi } from './designApi.js';
+import { peerReviewApi } from './peerReviewApi.js';
+import type { store } from './store.js';
+
+type Dispatch = typeof store.dispatch;
+
+/** What is sent to the server so that something is as it was, or again as it became. */
+export type Doing =
+  | { kind: 'decide'; review: string; record: string; design: string | null; from: Decision; to: Decision }
+  | { kind: 'judge design'; record: string; design: string | null }
+  | { kind: 'settle heading'; step: NewSettlement }
+  | { kind: 'judge point'; review: string; id: string; point: string; body: PointJudgement }
+  | { kind: 'settle comment'; review: string; id: string; comment: string; body: CommentSettling }
+  | { kind: 'put review away'; review: string; away: boolean }
+  | { kind: 'take filter away'; id: string; version: number; removed: boolean }
+  | { kind: 'budget calls'; database: string; budget: CallBudget }
+  | { kind: 'say of database'; said: SaidOfDatabase }
+  | { kind: 'take database away'; database: string; away: boolean };
+
+/**
+ * @returns the version of what was changed, where the way back has to name it
+ * @throws what the server refused, or that the same was changed since
+ */
+export async function does(doing: Doing, dispatch: Dispatch): Promise<number | null> {
+  const { endpoints } = api;
+  switch (doing.kind) {
+    case 'decide':
+      await decideAgain(doing, dispatch);
+      return null;
+    case 'judge design': {
+      const { record: id, design } = doing;
+      await dispatch(designApi.endpoints.judgeDesign.initiate({ id, design })).unwrap();
+      return null;
+    }
+    case 'settle heading':
+      await dispatch(endpoints.settle.initiate(doing.step)).unwrap();
+      return null;
+    case 'judge point': {
+      const { kind: _kind, ...judged } = doing;
+      await dispatch(peerReviewApi.endpoints.judgePoint.initiate(judged)).unwrap();
+      return null;
+    }
+    case 'settle comment': {
+      const { kind: _kind, ...settled } = doing;
+      await dispatch(peerReviewApi.endpoints.settleComment.initiate(settled)).unwrap();
+      return null;
+    }
+    case 'put review away': {
+      const { review: id, away: putAway } = doing;
+      const fresh = { forceRefetch: true, subscribe: false };
+      const { version } = await dispatch(endpoints.review.initiate(id, fresh)).unwrap();
+      await dispatch(endpoints.changeReview.initiate({ id, version, putAway })).unwrap();
+      return null;
+    }
+    case 'take filter away': {
+      const { id, version, removed } = doing;
+      const change = designApi.endpoints.changeFilter.initiate({ id, version, change: { removed } });
+      return (await dispatch(change).unwrap()).version;
+    }
+    case 'budget calls': {
+      const { database: id, budget } = doing;
+      await dispatch(databaseApi.endpoints.changeBudget.initiate({ id, budget })).unwrap();
+      return null;
+    }
+    case 'say of database':
+      await dispatch(endpoints.changeDatabase.initiate(doing.said)).unwrap();
+      return null;
+    case 'take database away': {
+      const { database, away } = doing;
+      if (away) await dispatch(endpoints.removeDatabase.initiate(database)).unwrap();
+      else await dispatch(endpoints.restoreDatabase.initiate(database)).unwrap();
+      return null;
+    }
+  }
+}
+
+async function decideAgain(
+  { review, record: id, design, from, to }: Extract<Doing, { kind: 'decide' }>,
+  dispatch: Dispatch,
+): Promise<void> {
+  const fresh = { forceRefetch: true, subscribe: false };
+  const { decision, version } = await dispatch(api.endpoints.record.initiate(id, fresh)).unwrap();
+  if (decision !== from) throw new Error(`it is ${decision} now`);
+  const { problem } = await dispatch(decideOn(review, { id, decision, version, design }, to));
+  if (problem !== null) throw new Error(problem.title);
+}
