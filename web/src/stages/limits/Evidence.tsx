@@ -9,7 +9,7 @@ import type { DatabaseProfile, LimitDraft, LimitValueCounts, Rung } from '@even-
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
+import { problemOf } from '../../app/api.js';
 import { designApi } from '../../app/designApi.js';
 import { limitApi } from '../../app/limitApi.js';
 import { useDesigns } from '../../app/useDesigns.js';
