@@ -4,6 +4,7 @@ import {
   type LedgerEntry,
   type LedgerKind,
   type ElsewhereContent,
+  type RecordTrouble,
   type Seal,
 } from '@even-lantern/core';
 import Joi from 'joi';
@@ -96,10 +97,31 @@ export interface LedgerCorrection extends LedgerNote {
 }
 
 /** A search that was made elsewhere, as it is entered. */
-export type SearchElsewhere = Pick<
+export interface SearchElsewhere extends Pick<
   ElsewhereContent,
   'way' | 'place' | 'string' | 'count' | 'searchedOn' | 'text' | 'timeZone'
->;
+> {
+  /** the id of a file of records that waits for it; null or absent where there is none */
+  file?: string | null;
+}
+
+/** A file of records that was read, and waits until the search that brought it is entered. */
+export interface WaitingFile {
+  id: string;
+  name: string;
+  bytes: number;
+  sha256: string;
+  records: number;
+  /** of the first records */
+  titles: string[];
+  troubles: RecordTrouble[];
+}
+
+export interface WaitingFileQuery {
+  name: string;
+  /** by which it can be watched and stopped */
+  job: string;
+}
 
 export interface SealToVerify {
   /** a seal that was kept, as it was copied; empty where the chain alone is verified */
@@ -114,6 +136,9 @@ export interface LedgerVerified {
   /** in a sentence */
   message: string;
 }
+
+/** Records that one file of a search made elsewhere may hold. */
+export const MOST_RECORDS_ELSEWHERE = 10_000;
 
 const LONGEST = 4000;
 const text = Joi.string().trim().max(LONGEST);
@@ -172,6 +197,12 @@ export const searchElsewhereSchema = Joi.object<SearchElsewhere>({
   searchedOn: Joi.string().custom(knownDay).required().messages({ 'string.empty': 'Say on which day.' }),
   text: text.allow('').required(),
   timeZone: timeZoneSchema.required(),
+  file: Joi.string().max(100).allow(null),
+});
+
+export const waitingFileQuerySchema = Joi.object<WaitingFileQuery>({
+  name: Joi.string().trim().max(300).required(),
+  job: Joi.string().max(100).required(),
 });
 
 export const sealToVerifySchema = Joi.object<SealToVerify>({

@@ -103,4 +103,6 @@ export interface FoundBy {
   rank: number;
   /** the lines that find it, as it was then; null where the database is not known now */
   lines: number[] | null;
+  /** the way and place of a search made elsewhere; null for a run */
+  elsewhere: string | null;
 }

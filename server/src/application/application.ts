@@ -31,6 +31,7 @@ import { HealthController } from '../health/healthController.js';
 import { PeopleController, PeopleService, PersonPipe } from '../people/people.js';
 import { FilesController } from '../reading/filesController.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
+import { WaitingFiles } from '../reading/waitingFiles.js';
 import { RecordsController } from '../records/recordsController.js';
 import { FoundByService } from '../records/foundByService.js';
 import { RecordsService } from '../records/recordsService.js';
@@ -55,6 +56,7 @@ import { ShelfController } from '../reviews/shelfController.js';
 import { ShelfService } from '../reviews/shelfService.js';
 import { TermsService } from '../reviews/termsService.js';
 import { DriftService } from '../ledger/driftService.js';
+import { ElsewhereService } from '../ledger/elsewhereService.js';
 import { LedgerController } from '../ledger/ledgerController.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { RunClosing } from '../runs/runClosing.js';
@@ -224,6 +226,8 @@ class ApplicationModule {
         OverlapService,
         TranslationService,
         LedgerService,
+        ElsewhereService,
+        WaitingFiles,
         DriftService,
         FoundByService,
         {

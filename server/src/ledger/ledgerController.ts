@@ -1,5 +1,16 @@
-import { Body, Controller, Get, Header, HttpCode, Param, ParseIntPipe, Post, Query } from '@nestjs/common';
-import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Param,
+  ParseIntPipe,
+  Post,
+  Query,
+  Req,
+} from '@nestjs/common';
+import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ledgerToCsv, ledgerToJson, ledgerToMarkdown } from '@even-lantern/core';
 import {
   driftQuerySchema,
@@ -8,6 +19,7 @@ import {
   ledgerQuerySchema,
   sealToVerifySchema,
   searchElsewhereSchema,
+  waitingFileQuerySchema,
   type DriftQuery,
   type Ledger,
   type LedgerCorrection,
@@ -16,13 +28,16 @@ import {
   type Person,
   type SealToVerify,
   type SearchElsewhere,
+  type WaitingFileQuery,
 } from '@even-lantern/contract';
+import type { Request } from 'express';
 import { bodyOf } from '../application/openApi.js';
 import { Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { RunsService } from '../runs/runsService.js';
 import { DriftService } from './driftService.js';
+import { ElsewhereService } from './elsewhereService.js';
 import { LedgerService } from './ledgerService.js';
 
 /** What was run, noted and entered. Entries are added, and never changed. */
@@ -32,6 +47,7 @@ export class LedgerController {
   constructor(
     private readonly ledger: LedgerService,
     private readonly drift: DriftService,
+    private readonly searches: ElsewhereService,
     private readonly runs: RunsService,
     private readonly reviews: ReviewsService,
   ) {}
@@ -100,7 +116,23 @@ export class LedgerController {
     @Body(new Validated(searchElsewhereSchema)) body: SearchElsewhere,
     @Actor() person: Person,
   ) {
-    return this.ledger.elsewhere(id, body, person);
+    return this.searches.enter(id, body, person);
+  }
+
+  @Post('ledger/files')
+  @HttpCode(200)
+  @ApiOperation({
+    summary: 'Read a file of records, to be entered with the search made elsewhere that brought it',
+  })
+  @ApiConsumes('text/plain')
+  @ApiBody({ schema: { type: 'string' } })
+  readFile(
+    @Param('id') id: string,
+    @Req() request: Request,
+    @Query(new Validated(waitingFileQuerySchema)) query: WaitingFileQuery,
+    @Actor() _person: Person,
+  ) {
+    return this.searches.read(id, request, query);
   }
 
   @Post('ledger/verification')

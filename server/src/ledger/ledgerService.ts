@@ -26,7 +26,6 @@ import type {
   LedgerSummary,
   LedgerVerified,
   Person,
-  SearchElsewhere,
 } from '@even-lantern/contract';
 import { In, LessThan, Like, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import { badInput, notFound } from '../application/problem.js';
@@ -185,17 +184,9 @@ export class LedgerService {
     }));
   }
 
-  async elsewhere(reviewId: string, search: SearchElsewhere, person: Person): Promise<LedgerEntry> {
-    return this.store.write(async (manager) => {
-      await this.reviews.expect(reviewId, manager);
-      const told = { by: person.name, at: new Date().toISOString(), applicationVersion: APPLICATION_VERSION };
-      return this.append(manager, reviewId, null, { ...search, ...told, kind: 'elsewhere', file: null });
-    });
-  }
-
   /**
    * Appends an entry inside a transaction; the store refuses a second entry for the same run.
-   * @param runId null for what is no run
+   * @param runId null for what brought no records
    */
   async append(
     manager: EntityManager,
@@ -313,13 +304,13 @@ export class LedgerService {
   }
 }
 
-/** The run of an entry. */
+/** The run of an entry; null for what is no run of a database. */
 export async function runOfEntry(
   manager: EntityManager,
   reviewId: string,
   entry: number,
 ): Promise<RunRow | null> {
-  const row = await manager.findOneBy(LedgerEntryRow, { reviewId, entry });
+  const row = await manager.findOneBy(LedgerEntryRow, { reviewId, entry, kind: 'run' });
   return row?.runId == null ? null : manager.findOneBy(RunRow, { id: row.runId });
 }
 

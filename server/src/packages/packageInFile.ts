@@ -231,6 +231,12 @@ class Check {
       };
       if (content.entry !== row['entry']) this.tell(`${at}: its content is that of another entry.`);
       this.verifier.take({ content, previousHash, hash });
+      if (content.kind === 'elsewhere' && content.file !== null) {
+        const found = this.found.get(runId ?? '')?.length ?? 0;
+        if (found !== content.file.records) {
+          this.tell(`The records of entry ${content.entry} are not as many as its file held.`);
+        }
+      }
       if (isRun(content) && runId !== null) {
         this.said.set(runId, { fingerprint: content.fingerprint, entry: content.entry });
       }

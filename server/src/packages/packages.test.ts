@@ -12,6 +12,7 @@ import {
   type Problem,
   type Review,
   type Run,
+  type WaitingFile,
 } from '@even-lantern/contract';
 import request from 'supertest';
 import type { ObjectLiteral } from 'typeorm';
@@ -41,6 +42,19 @@ const run = async () => {
   const body = { database: 'faulty', timeZone: 'UTC' };
   const { id } = (await server.post(`/api/reviews/${review.id}/runs`, body).expect(201)).body as Run;
   await server.application.get(RunsService).finished(id);
+};
+/** A search made elsewhere, with a file of two records. */
+const enterElsewhere = async () => {
+  const file = await request(server.application.getHttpServer())
+    .post(`/api/reviews/${review.id}/ledger/files?name=found.ris&job=one`)
+    .set({ Host: 'localhost', [PERSON_HEADER]: server.person, 'Content-Type': 'text/plain' })
+    .send('TY  - JOUR\nTI  - Dusk\nER  - \nTY  - JOUR\nTI  - Dawn\nER  - \n')
+    .expect(200);
+  const search = {
+    way: 'expert', place: 'A night nurse', string: '', count: 2, searchedOn: '2026-11-01', text: '',
+    timeZone: 'UTC', file: (file.body as WaitingFile).id,
+  }; // prettier-ignore
+  await server.post(`/api/reviews/${review.id}/ledger/elsewhere`, search).expect(201);
 };
 const packed = async (id = review.id) =>
   (await server.get(`/api/reviews/${id}/package.zip`).buffer(true).parse(asBuffer).expect(200))
@@ -126,6 +140,7 @@ test('a review goes into another installation and is the same in every table, wi
   const repeated = await server.post(`/api/reviews/${review.id}/ledger/entries/1/runs`, again).expect(201);
   await server.application.get(RunsService).finished((repeated.body as Run).id);
   await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
+  await enterElsewhere();
   const records = (await server.get(`/api/reviews/${review.id}/records?limit=3`)).body as {
     rows: { id: string; version: number }[];
   };
@@ -214,6 +229,18 @@ function changeCrate(files: Map<string, Buffer>, change: (crate: Crate) => Crate
 const inTable = (files: Map<string, Buffer>, table: string) =>
   files.get(`data/${table}.ndjson`)?.toString() ?? '';
 
+const without = (text: string, part: string) =>
+  text
+    .split('\n')
+    .filter((line) => line === '' || !line.includes(part))
+    .join('\n');
+const elsewhereRun = (files: Map<string, Buffer>) =>
+  inTable(files, 'run')
+    .split('\n')
+    .filter((line) => line.includes('"queryType":"elsewhere"'))
+    .map((line) => (JSON.parse(line) as { id: string }).id)
+    .join();
+
 const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['a changed file', 'was changed: its SHA-256 is another', (files) => files.set('data/term.ndjson', Buffer.from(inTable(files, 'term').replace('light', 'night')))],
   ['a missing table', 'The file data/run.ndjson is missing', (files) => files.delete('data/run.ndjson')],
@@ -222,8 +249,9 @@ const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['other metadata', 'It is no package of a review', (files) => files.set(METADATA, Buffer.from('{"@graph": []}'))],
   ['another release', 'another release of the program', (files) => changeCrate(files, (crate) => ({ ...crate, tablesAsOf: 'Later1900000000000' }))],
   ['a forged count in an entry', 'entry 1 does not fit the chain', (files) => forge(files, 'ledger_entry', (text) => text.replace('\\"hits\\":25', '\\"hits\\":26'))],
-  ['an entry that was cut off', 'does not end at the seal', (files) => forge(files, 'ledger_entry', (text) => text.split('\n').filter((line) => !line.includes('"entry":2,')).join('\n'))],
-  ['a record that was taken out', 'The records of the run of entry 1 are not those', (files) => forge(files, 'run_record', (text) => text.split('\n').slice(1).join('\n'))],
+  ['an entry that was cut off', 'does not end at the seal', (files) => forge(files, 'ledger_entry', (text) => text.split('\n').filter((line) => !line.includes('"entry":3,')).join('\n'))],
+  ['a record that was taken out', 'The records of the run of entry 1 are not those', (files) => forge(files, 'run_record', (text) => without(text, '"rank":20,'))],
+  ['a record of a search elsewhere taken out', 'The records of entry 3 are not as many as its file held', (files) => forge(files, 'run_record', (text) => without(text, elsewhereRun(files)))],
   ['a row that is no row', 'term, row 1: it is no row', (files) => forge(files, 'term', (text) => `[]\n${text}`)],
   ['a column more', 'there is no column “evil”', (files) => forge(files, 'term', (text) => text.replace('{', '{"evil":1,'))],
   ['a column of another kind', 'its position should be a number', (files) => forge(files, 'term', (text) => text.replace(/"position":\d+/, '"position":"1; DROP TABLE term"'))],
@@ -238,6 +266,7 @@ test.each(FORGERIES)(
   async (_name, told, change) => {
     await run();
     await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
+    await enterElsewhere();
     const files = await unpacked(await packed());
     change(files);
     await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);

@@ -50,11 +50,22 @@ export class FoundByService {
     return entries.flatMap(({ content: text, runId }): FoundBy[] => {
       const content = JSON.parse(text) as LedgerContent;
       const { rank = 0, digest = null } = byRun.get(runId ?? '') ?? {};
+      if (content.kind === 'elsewhere') {
+        const { entry, at, way, place } = content;
+        return [{ entry, release: '', at, rank, lines: null, elsewhere: `${way}: ${place}` }];
+      }
       if (!isRun(content)) return [];
       const record = JSON.parse(texts.get(digest ?? '') ?? row.record) as BibRecord;
       const { entry, release, startedAt: at } = content;
       return [
-        { entry, release, at, rank, lines: open === null ? null : linesThatFind(content, record, open) },
+        {
+          entry,
+          release,
+          at,
+          rank,
+          lines: open === null ? null : linesThatFind(content, record, open),
+          elsewhere: null,
+        },
       ];
     });
   }

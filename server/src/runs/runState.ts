@@ -29,6 +29,9 @@ export interface Begun {
   renamed: Renamed[];
 }
 
+/** The language of the lines where no database was asked: the records are those of a search made elsewhere. */
+export const ELSEWHERE = 'elsewhere';
+
 export function askingOf({ queryType, release }: RunRow): Asking {
   // A database that has but one release may give it no date.
   return { queryType, ...(release === '' ? {} : { release }) };

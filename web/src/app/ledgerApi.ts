@@ -17,6 +17,7 @@ import type {
   RepeatedRun,
   Run,
   SearchElsewhere,
+  WaitingFile,
   StartedRuns,
 } from '@even-lantern/contract';
 import { api } from './api.js';
@@ -94,9 +95,18 @@ export const ledgerApi = api.injectEndpoints({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/corrections`, method: 'POST', body }),
       invalidatesTags: (_result, error) => (error ? [] : ['Ledger']),
     }),
+    readSearchFile: build.mutation<WaitingFile, { review: string; file: File; job: string }>({
+      query: ({ review, file, job }) => ({
+        url: `reviews/${review}/ledger/files`,
+        params: { name: file.name, job },
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': 'text/plain' },
+      }),
+    }),
     enterSearch: build.mutation<LedgerEntry, { review: string; body: SearchElsewhere }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/elsewhere`, method: 'POST', body }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Ledger', 'Reviews']),
+      invalidatesTags: (_result, error) => (error ? [] : ['Ledger', 'Reviews', 'Records', 'RecordDesigns']),
     }),
     takePackage: build.mutation<PackageTaken, { file: File; job: string }>({
       query: ({ file, job }) => ({

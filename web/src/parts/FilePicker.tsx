@@ -20,7 +20,7 @@ export function FilePicker({
   const field = useRef<HTMLInputElement>(null);
   return (
     <>
-      <button className={className} disabled={disabled} onClick={() => field.current?.click()}>
+      <button type="button" className={className} disabled={disabled} onClick={() => field.current?.click()}>
         {children}
       </button>
       <input

@@ -12,7 +12,7 @@ export class RunRow {
   @Column('varchar') ranBy: string;
   @Column('varchar') databaseName: string;
   @Column('varchar') release: string;
-  /** the language of the lines' strings: `cql`, or the id of a dialect */
+  /** the language of the lines' strings: `cql`, or the id of a dialect; `elsewhere` where no database was asked */
   @Column('varchar') queryType: string;
   /** the lines with their hits so far, as JSON */
   @Column('text') lines: string;

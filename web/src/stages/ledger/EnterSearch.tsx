@@ -1,10 +1,12 @@
-import { WAYS_ELSEWHERE, type WayElsewhere } from '@even-lantern/core';
+import { counted, WAYS_ELSEWHERE, type WayElsewhere } from '@even-lantern/core';
 import { format } from 'date-fns';
+import type { WaitingFile } from '@even-lantern/contract';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../app/api.js';
 import { ledgerApi } from '../../app/ledgerApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { SearchFile } from './SearchFile.js';
 
 /** What to say of the place, by the way of searching. */
 const PLACES: Readonly<Record<WayElsewhere, string>> = {
@@ -27,6 +29,7 @@ export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEnter
   const [count, setCount] = useState('');
   const [searchedOn, setSearchedOn] = useState(today);
   const [text, setText] = useState('');
+  const [file, setFile] = useState<WaitingFile | null>(null);
   const [enter, { error, isLoading }] = ledgerApi.useEnterSearchMutation();
   const submit = async (event: FormEvent) => {
     event.preventDefault();
@@ -39,10 +42,12 @@ export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEnter
       searchedOn,
       text,
       timeZone,
+      file: file?.id ?? null,
     };
     const answer = await enter({ review: reviewId, body });
     if (answer.data === undefined) return;
-    toast(`Entered as entry ${answer.data.content.entry}.`);
+    const brought = file === null ? '' : ` ${counted(file.records, 'record')} came into the review.`;
+    toast(`Entered as entry ${answer.data.content.entry}.${brought}`);
     onEntered();
   };
   return (
@@ -103,6 +108,17 @@ export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEnter
           onChange={({ target }) => setText(target.value)}
         />
       </Field>
+      <div className="md:col-span-4">
+        <SearchFile
+          reviewId={reviewId}
+          file={file}
+          onRead={(read) => {
+            setFile(read);
+            // Whoever counted something else has said so before.
+            if (read !== null && count === '') setCount(String(read.records));
+          }}
+        />
+      </div>
       <div className="flex flex-wrap items-center gap-3 md:col-span-4">
         <button className="btn btn-sm btn-primary" disabled={isLoading}>
           Enter it

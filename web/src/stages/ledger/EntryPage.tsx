@@ -1,4 +1,12 @@
-import { formatCount, isRun, sealText, type LedgerEntry, type RunContent } from '@even-lantern/core';
+import {
+  counted,
+  formatCount,
+  isRun,
+  sealText,
+  type ElsewhereContent,
+  type LedgerEntry,
+  type RunContent,
+} from '@even-lantern/core';
 import type { LedgerEntryDetail } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { ArrowLeft, ArrowRight, TriangleAlert } from 'lucide-react';
@@ -176,6 +184,7 @@ function Told({ entry: { content, hash } }: { entry: LedgerEntry }) {
           ['on', content.searchedOn],
           ...(content.string === '' ? [] : ([['searched for', content.string]] as Fact[])),
           ['found', content.count === null ? 'not counted' : formatCount(content.count)],
+          ...(content.file === null ? [] : ([['brought', fileText(content.file)]] as Fact[])),
           ...(content.text === '' ? [] : ([['note', content.text]] as Fact[])),
           entered,
         ]
@@ -190,7 +199,15 @@ function Told({ entry: { content, hash } }: { entry: LedgerEntry }) {
   return (
     <>
       <Facts facts={facts} />
-      <Facts quiet facts={[['entry hash', hash]]} />
+      <Facts
+        quiet
+        facts={[
+          ...(content.kind === 'elsewhere' && content.file !== null
+            ? ([['SHA-256 of the file', content.file.sha256]] as Fact[])
+            : []),
+          ['entry hash', hash],
+        ]}
+      />
     </>
   );
 }
@@ -208,6 +225,10 @@ function Facts({ facts, quiet = false }: { facts: readonly Fact[]; quiet?: boole
       ))}
     </dl>
   );
+}
+
+function fileText({ name, bytes, records }: NonNullable<ElsewhereContent['file']>): string {
+  return `${counted(records, 'record')}, in ${name} (${formatCount(bytes)} bytes)`;
 }
 
 function titleOf({ content }: LedgerEntry): string {

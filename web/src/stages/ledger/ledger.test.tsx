@@ -1,5 +1,6 @@
 import type { LedgerVerified, Run } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
+import { Refusal } from '../../testing/fakeServer.js';
 import { HASH, SCHEDULE, server, summary } from '../../testing/ledgerFixtures.js';
 import { renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { LedgerStrip } from './LedgerStrip.js';
@@ -122,6 +123,47 @@ test('a search made elsewhere is entered with its day and count', async () => {
     }),
   );
   await waitFor(() => expect(screen.queryByRole('form', { name: 'A search made elsewhere' })).toBeNull());
+});
+
+test('the file that a search brought is told before it is entered, and can be left out again', async () => {
+  const file = {
+    id: 'f1', name: 'found.ris', bytes: 90, sha256: HASH, records: 2, titles: ['Dusk', 'Dawn'],
+    troubles: [{ line: 7, message: 'A line that is no field.' }],
+  }; // prettier-ignore
+  let refused = true;
+  const { user, ledger, asked } = await opened(
+    [],
+    {},
+    {
+      'POST reviews/r1/ledger/files': () =>
+        refused ? new Refusal(400, { title: 'The file holds no records.' }) : file,
+      'POST reviews/r1/ledger/elsewhere': () => ({ content: { entry: 1 }, previousHash: null, hash: HASH }),
+    },
+  );
+  await user.click(within(ledger).getByRole('button', { name: 'Enter a search made elsewhere' }));
+  const form = within(await screen.findByRole('form', { name: 'A search made elsewhere' }));
+  const pick = () =>
+    user.upload(form.getByLabelText('File of the records found'), new File(['TY  - JOUR'], 'found.ris'));
+  await pick();
+  expect(await form.findByText('The file holds no records.')).toBeTruthy();
+  refused = false;
+  await pick();
+  expect(await form.findByText(/2 records, beginning with “Dusk”/)).toBeTruthy();
+  expect(form.getByText(/Line 7: A line that is no field/)).toBeTruthy();
+  expect((form.getByLabelText('How many were found') as HTMLInputElement).value).toBe('2');
+  await user.click(form.getByRole('button', { name: 'Leave found.ris out' }));
+  expect(form.queryByText(/beginning with/)).toBeNull();
+  await pick();
+  await form.findByText(/beginning with “Dusk”/);
+  await user.type(form.getByLabelText(/Which journal/), 'Lamp Letters');
+  await user.click(form.getByRole('button', { name: 'Enter it' }));
+  await waitFor(() =>
+    expect(asked.find(({ path }) => path.endsWith('elsewhere'))?.body).toMatchObject({
+      file: 'f1',
+      count: 2,
+    }),
+  );
+  expect(await screen.findByText('Entered as entry 1. 2 records came into the review.')).toBeTruthy();
 });
 
 test('what schedules brought is told in the strip, and in the ledger with what went wrong', async () => {
