@@ -14,6 +14,7 @@ import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { ChoicesService } from '../databases/choicesService.js';
 import { AddedDatabasesController } from '../databases/addedDatabasesController.js';
 import { ADDED_SERVERS, AddedDatabasesService } from '../databases/addedDatabasesService.js';
+import { HandAnswersService } from '../databases/handAnswersService.js';
 import { DatabasesController } from '../databases/databasesController.js';
 import type { DatabaseConnector } from '../databases/databaseConnector.js';
 import { AskingService } from '../databases/askingService.js';
@@ -220,6 +221,7 @@ class ApplicationModule {
         ReadingService,
         ChoicesService,
         AddedDatabasesService,
+        HandAnswersService,
         CandidatesService,
         RehearsalService,
         EffectsService,

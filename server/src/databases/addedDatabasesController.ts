@@ -17,11 +17,15 @@ import { bodyOf } from '../application/openApi.js';
 import { Validated } from '../application/validated.js';
 import { Actor } from '../people/people.js';
 import { AddedDatabasesService } from './addedDatabasesService.js';
+import { HandAnswersService } from './handAnswersService.js';
 
 @ApiTags('databases')
 @Controller('databases')
 export class AddedDatabasesController {
-  constructor(private readonly added: AddedDatabasesService) {}
+  constructor(
+    private readonly added: AddedDatabasesService,
+    private readonly hand: HandAnswersService,
+  ) {}
 
   @Post('explorations')
   @HttpCode(200)
@@ -76,7 +80,7 @@ export class AddedDatabasesController {
   @ApiOperation({ summary: 'What has been given for a string in a database that is asked by hand' })
   @ApiBody(bodyOf(askedStringSchema))
   answer(@Param('id') id: string, @Body(new Validated(askedStringSchema)) { text }: AskedString) {
-    return this.added.answer(id, text);
+    return this.hand.answer(id, text);
   }
 
   @Put(':id/answers')
@@ -87,7 +91,7 @@ export class AddedDatabasesController {
     @Body(new Validated(enteredCountSchema)) count: EnteredCount,
     @Actor() person: Person,
   ) {
-    return this.added.enter(id, count, person);
+    return this.hand.enter(id, count, person);
   }
 
   @Post(':id/answers/:answer/records')
@@ -102,6 +106,6 @@ export class AddedDatabasesController {
     @Query('job') job: string | undefined,
     @Actor() _person: Person,
   ) {
-    return this.added.give(id, answer, request, String(job ?? randomUUID()));
+    return this.hand.give(id, answer, request, String(job ?? randomUUID()));
   }
 }

@@ -1,37 +1,28 @@
-import { randomUUID } from 'node:crypto';
-import { createReadStream } from 'node:fs';
-import { createInterface } from 'node:readline';
-import type { Readable } from 'node:stream';
 import { Inject, Injectable, Logger, type OnModuleInit } from '@nestjs/common';
-import { dialectFrom, vocabularyToTurtle, type BibRecord } from '@even-lantern/core';
+import { dialectFrom, vocabularyToTurtle } from '@even-lantern/core';
 import type {
   CallBudget,
-  EnteredCount,
   ExploredServer,
-  GivenRecords,
-  HandAnswer,
   NewDatabase,
   NewSruDatabase,
   Person,
   SaidOfDatabase,
 } from '@even-lantern/contract';
-import { In, IsNull, type EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { badInput, conflict, databaseTrouble, notFound } from '../application/problem.js';
-import { AddedDatabaseRow, HandCountRow, HandRecordRow } from '../store/entities.js';
-import { PeopleService } from '../people/people.js';
+import { AddedDatabaseRow } from '../store/entities.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
-import { DatabaseError, type DatabaseConnector, type Page } from './databaseConnector.js';
+import { DatabaseError, type DatabaseConnector } from './databaseConnector.js';
 import { BudgetsService } from './budgetsService.js';
 import { DatabaseEventsService } from './databaseEventsService.js';
 import { DatabasesService } from './databasesService.js';
 import type { Described } from './described.js';
-import { handConnector, handKey, type HandDatabase } from './handConnector.js';
+import { HandAnswersService } from './handAnswersService.js';
+import { handConnector, type HandDatabase } from './handConnector.js';
 import { proposedBudget } from './proposedBudget.js';
 import { exploreServer } from './sru/explorer.js';
 import { sruConnector } from './sru/connector.js';
 import type { SruOptions } from './sru/calls.js';
-import { IncomingFiles } from '../reading/incomingFiles.js';
-import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
 
 /** How servers that people add are called. */
@@ -40,25 +31,18 @@ export const ADDED_SERVERS = Symbol('added servers');
 /** What is kept of an added database. */
 type KeptDatabase = Described<NewSruDatabase> | HandDatabase;
 
-/** Records that are kept in one change. */
-const BATCH = 100;
-
 /** Databases that people add: SRU servers by their address, and databases that they ask by hand. */
 @Injectable()
 export class AddedDatabasesService implements OnModuleInit {
-  /** by id, those that are asked by hand */
-  private readonly byHand = new Map<string, HandDatabase>();
-
   private readonly logger = new Logger('added databases');
 
   constructor(
     private readonly store: Store,
     private readonly databases: DatabasesService,
     private readonly vocabularies: VocabulariesService,
-    private readonly people: PeopleService,
     private readonly events: DatabaseEventsService,
     private readonly budgets: BudgetsService,
-    private readonly files: IncomingFiles,
+    private readonly hand: HandAnswersService,
     @Inject(ADDED_SERVERS) private readonly options: Partial<SruOptions>,
   ) {}
 
@@ -158,7 +142,7 @@ export class AddedDatabasesService implements OnModuleInit {
       if (changed.affected === 0) throw notFound(`The added database “${id}”`);
       await this.events.noteWithin(manager, id, 'taken away', '', person);
     });
-    this.byHand.delete(id);
+    this.hand.disconnect(id);
     this.databases.disconnect(id);
   }
 
@@ -177,100 +161,6 @@ export class AddedDatabasesService implements OnModuleInit {
     const row = await this.store.read.getRepository(AddedDatabaseRow).findOneBy({ id });
     if (row === null) throw notFound(`The added database “${id}”`);
     return keptIn(row);
-  }
-
-  async enter(id: string, { text, hits }: EnteredCount, person: Person): Promise<HandAnswer> {
-    const meaning = this.meaningOf(id, text);
-    return this.store.write(async (manager) => {
-      const position = 1 + (await manager.countBy(HandCountRow, { database: id }));
-      const now = { at: new Date().toISOString(), personId: person.id };
-      await manager.insert(HandCountRow, {
-        id: randomUUID(),
-        database: id,
-        position,
-        meaning,
-        string: text,
-        hits,
-        ...now,
-      });
-      return this.answer(id, text, manager);
-    });
-  }
-
-  /** What has been given for a string so far. */
-  async answer(id: string, text: string, manager = this.store.read): Promise<HandAnswer> {
-    const meaning = this.meaningOf(id, text);
-    const row = await latestCount(manager, id, meaning);
-    const nameOf = await this.people.namesOf(row === null ? [] : [row.personId], manager);
-    const records = await manager.countBy(HandRecordRow, { database: id, meaning });
-    return {
-      id: meaning,
-      hits: row?.hits ?? null,
-      enteredBy: row === null ? null : nameOf(row.personId),
-      enteredAt: row?.at ?? null,
-      records,
-    };
-  }
-
-  /**
-   * Takes an exported file for a string. Several files add up; a record that is there already stays as it is.
-   * @param meaning the id of the answer for the string
-   */
-  async give(id: string, meaning: string, source: Readable, job: string): Promise<GivenRecords> {
-    if (!this.byHand.has(id)) throw notFound(`The database “${id}” that is asked by hand`);
-    return this.files.records(source, job, async (path, { records, troubles }, kept, signal) => {
-      if (records === 0) {
-        throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
-      }
-      // So many at a time, so that a large file holds up nobody else; what a stopped one has brought is taken out again.
-      const added: string[] = [];
-      try {
-        for await (const batch of linesOf(path)) {
-          signal.throwIfAborted();
-          added.push(...(await this.keepGiven(id, meaning, batch)));
-          kept(added.length);
-        }
-      } catch (error) {
-        await inBatches(added, (ids) =>
-          this.store.write((manager) => manager.delete(HandRecordRow, { id: In(ids) })),
-        );
-        throw error;
-      }
-      const total = await this.store.read.countBy(HandRecordRow, { database: id, meaning });
-      return { read: records, added: added.length, total, troubles };
-    });
-  }
-
-  /** @param lines records as JSON @returns the ids of those that were not there */
-  private keepGiven(database: string, meaning: string, lines: readonly string[]): Promise<string[]> {
-    return this.store.write(async (manager) => {
-      const given = lines.map((record) => ({
-        record,
-        accession: (JSON.parse(record) as BibRecord).accession,
-      }));
-      const there = await manager.find(HandRecordRow, {
-        where: { database, meaning, accession: In(given.map(({ accession }) => accession)) },
-        select: { accession: true },
-      });
-      const known = new Set(there.map(({ accession }) => accession));
-      const last = (await manager.maximum(HandRecordRow, 'position', { database, meaning })) ?? 0;
-      const rows = given
-        .filter(({ accession }) => !known.has(accession))
-        .map((each, i) => ({ id: randomUUID(), database, meaning, position: last + i + 1, ...each }));
-      await inBatches(rows, (batch) => manager.insert(HandRecordRow, batch));
-      return rows.map((row) => row.id);
-    });
-  }
-
-  private meaningOf(id: string, text: string): string {
-    const database = this.byHand.get(id);
-    if (database === undefined) throw notFound(`The database “${id}” that is asked by hand`);
-    try {
-      return handKey(database, text);
-    } catch (error) {
-      if (!(error instanceof DatabaseError)) throw error;
-      throw badInput([{ path: 'text', message: error.message }]);
-    }
   }
 
   /**
@@ -298,23 +188,7 @@ export class AddedDatabasesService implements OnModuleInit {
       const added = { name, description, dialect, vocabulary, turtle };
       return sruConnector({ address, version, recordSchema, added }, this.options);
     }
-    const byHand: HandDatabase = database;
-    this.byHand.set(id, byHand);
-    const answers = {
-      hits: async (meaning: string) => (await latestCount(this.store.read, id, meaning))?.hits ?? null,
-      records: (meaning: string, page: Page) => this.recordsOf(id, meaning, page),
-    };
-    return handConnector(byHand, answers, turtle);
-  }
-
-  private async recordsOf(database: string, meaning: string, { start, size }: Page): Promise<BibRecord[]> {
-    const rows = await this.store.read.getRepository(HandRecordRow).find({
-      where: { database, meaning },
-      order: { position: 'ASC' },
-      skip: start - 1,
-      take: size,
-    });
-    return rows.map(({ record }) => JSON.parse(record) as BibRecord);
+    return handConnector(database, this.hand.connect(id, database), turtle);
   }
 
   /** The name in small letters, with a number where another database is called so. */
@@ -330,14 +204,6 @@ export class AddedDatabasesService implements OnModuleInit {
       if (!this.databases.knows(id) && !(await manager.existsBy(AddedDatabaseRow, { id }))) return id;
     }
   }
-}
-
-function latestCount(
-  manager: EntityManager,
-  database: string,
-  meaning: string,
-): Promise<HandCountRow | null> {
-  return manager.findOne(HandCountRow, { where: { database, meaning }, order: { position: 'DESC' } });
 }
 
 function keptIn({ content }: AddedDatabaseRow): KeptDatabase {
@@ -369,18 +235,6 @@ function setAside(): DatabaseConnector {
     vocabulary: cannot,
     advance: cannot,
   };
-}
-
-/** The lines of a file, so many at a time. */
-async function* linesOf(path: string): AsyncGenerator<string[]> {
-  let batch: string[] = [];
-  for await (const line of createInterface({ input: createReadStream(path) })) {
-    batch.push(line);
-    if (batch.length < BATCH) continue;
-    yield batch;
-    batch = [];
-  }
-  if (batch.length > 0) yield batch;
 }
 
 /** How much a database may be asked is kept beside what is said of it, as for those that ship with the program. */

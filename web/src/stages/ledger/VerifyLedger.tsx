@@ -2,7 +2,7 @@ import { sealText } from '@even-lantern/core';
 import type { Ledger } from '@even-lantern/contract';
 import { CircleCheck, Copy, TriangleAlert } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
-import { toast } from 'sonner';
+import { copyText } from '../../parts/copyText.js';
 import { problemOf } from '../../app/api.js';
 import { ledgerApi } from '../../app/ledgerApi.js';
 import { GuideLink } from '../../parts/GuideLink.js';
@@ -14,10 +14,7 @@ export function VerifyLedger({ reviewId, ledger }: { reviewId: string; ledger: L
   const [verify, { data: result, error, isLoading }] = ledgerApi.useVerifyLedgerMutation();
   const seal = sealText(ledger.seal);
   const copy = () => {
-    navigator.clipboard.writeText(seal).then(
-      () => toast('Copied the seal.'),
-      () => toast.error('The browser does not allow copying. Select the seal and copy it by hand.'),
-    );
+    copyText(seal, 'Copied the seal.', 'Select the seal and copy it by hand.');
   };
   const submit = (event: FormEvent) => {
     event.preventDefault();

@@ -8,10 +8,8 @@ import {
   type OwnLineRole,
 } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useSearchParams } from 'react-router';
-import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { ownLineApi } from '../../app/ownLineApi.js';
 import { useDatabaseChoice } from '../../app/useDatabaseChoice.js';
@@ -19,6 +17,7 @@ import { useEachTotal } from '../../app/useEach.js';
 import { useOwnLineEdits } from '../../app/useOwnLineEdits.js';
 import { useRehearsal } from '../../app/useRehearsal.js';
 import { useReview } from '../../app/useReview.js';
+import { copyText } from '../../parts/copyText.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { NoDatabase } from '../../parts/NoDatabase.js';
 import { ChecksPane } from './checks/ChecksPane.js';
@@ -30,26 +29,27 @@ import { InAll } from './InAll.js';
 import { LinePane } from './LinePane.js';
 import { ReasonsMissing } from './ReasonsMissing.js';
 import { PasteStrategy } from './paste/PasteStrategy.js';
+import { lineInHand } from './peerReview/lineInHand.js';
 import { PeerReviewPane } from './peerReview/PeerReviewPane.js';
 import { useOpenComments } from './peerReview/useOpenComments.js';
 import { RunInSeveral } from './runs/RunInSeveral.js';
 import { RunProgress } from './runs/RunProgress.js';
 import { useRuns } from './runs/useRuns.js';
 import { JoinLines } from './sheet/JoinLines.js';
-import { OwnLinePane, usersOf } from './sheet/OwnLinePane.js';
+import { OwnLinePane } from './sheet/OwnLinePane.js';
 import { Sheet } from './sheet/Sheet.js';
-import { SheetTabs } from './sheet/SheetTabs.js';
-import { lineNames, ownLineName, rowsOf, type SheetRow } from './sheet/sheetLines.js';
-import { IN_ALL, SearchesHead } from './SearchesHead.js';
+import { useBroughtIntoSight } from './sheet/useBroughtIntoSight.js';
+import { useOwnLineKeys } from './sheet/useOwnLineKeys.js';
+import { lineNames, rowsOf } from './sheet/sheetLines.js';
+import { SearchesHead } from './SearchesHead.js';
+import { SheetBar } from './SheetBar.js';
 import { SideBySide } from './SideBySide.js';
 import { RationedNote } from '../../parts/RationedNote.js';
-import { StrategyMenu } from './StrategyMenu.js';
 import { ToSettle } from './ToSettle.js';
+import { useSheetPanes } from './useSheetPanes.js';
 import { VersionsPane } from './versions/VersionsPane.js';
 
 const NONE: DatabaseProfile[] = [];
-/** So much of a line is told with a comment on it. */
-const LONGEST_ABOUT = 1000;
 
 /** The numbered lines with their counts, the string as the database gets it, and the run for the record. */
 export function SearchesStage() {
@@ -63,25 +63,9 @@ export function SearchesStage() {
   const translation = translating.data?.database === database?.id ? translating.data : undefined;
   const { databases = NONE, failed = [] } = api.useDatabasesQuery().data ?? {};
   const { choose } = useDatabaseChoice();
-  const [params, setParams] = useSearchParams();
   const others = databases.filter(({ id }) => id !== database?.id);
-  const inAll = params.get('beside') === IN_ALL;
-  const beside = others.find(({ id }) => id === params.get('beside'));
-  const inVersions = params.get('versions') === 'yes';
-  const inPeerReview = params.get('peer-review') === 'yes';
-  const showPane = (pane: 'versions' | 'peer-review', shown: boolean) =>
-    setParams((before) => {
-      before.delete('versions');
-      before.delete('peer-review');
-      if (shown) before.set(pane, 'yes');
-      return before;
-    });
-  const showBeside = (id: string | null) =>
-    setParams((before) => {
-      if (id === null) before.delete('beside');
-      else before.set('beside', id);
-      return before;
-    });
+  const { inVersions, inPeerReview, inAll, showPane, showBeside, ...panes } = useSheetPanes();
+  const beside = others.find(({ id }) => id === panes.beside);
   const [chosen, setChosen] = useState<LineKey | null>(null);
   const [editing, setEditing] = useState(false);
   const [joining, setJoining] = useState<LineKey[] | null>(null);
@@ -148,29 +132,22 @@ export function SearchesStage() {
     if (unreasoned.length > 0) setAsking(true);
     else void runHere();
   };
-  const copyText = (text: string, name: string) => {
-    navigator.clipboard.writeText(text).then(
-      () => toast(`Copied ${name}.`),
-      () => toast.error('The browser does not allow copying. Select the string and copy it by hand.'),
-    );
+  const copyString = (text: string, name: string) => {
+    copyText(text, `Copied ${name}.`, 'Select the string and copy it by hand.');
   };
   const copy = () => {
-    if (translated !== undefined) copyText(translated.sent, `the string of L${translated.number}`);
+    if (translated !== undefined) copyString(translated.sent, `the string of L${translated.number}`);
   };
+  const show = useBroughtIntoSight(ownLines);
   const select = (key: LineKey, write = false) => {
     setChosen(key);
     setEditing(write);
     setLeaving(null);
   };
-  // A line that was just added may stand out of sight.
-  const [added, setAdded] = useState<LineKey | null>(null);
-  useEffect(() => {
-    if (added === null) return;
-    const row = document.querySelector(`[data-line="${CSS.escape(added)}"]`);
-    if (row === null) return;
-    row.scrollIntoView({ block: 'nearest' });
-    setAdded(null);
-  }, [added, ownLines]);
+  const goTo = (key: LineKey) => {
+    select(rowOf(key));
+    show(rowOf(key));
+  };
   /** What was selected is not there any more. */
   const leaveLine = () => {
     setChosen(null);
@@ -181,7 +158,7 @@ export function SearchesStage() {
     const line = await edits.add({ role, text, note: '' });
     if (line === null) return;
     select(ownKey(line.id), text === '');
-    setAdded(ownKey(line.id));
+    show(ownKey(line.id));
   };
   const join = (operator: 'and' | 'or' | 'not') => {
     const inOrder = lines.map(lineKeyOf).filter((key) => joining?.includes(key));
@@ -191,41 +168,11 @@ export function SearchesStage() {
     void addLine(joinedText(keys, operator));
   };
   const names = lineNames(lines);
-  const lineInHand =
-    selected === null || (line === undefined && own === undefined)
-      ? null
-      : {
-          key: selected,
-          name: own === undefined ? `L${line?.number ?? ''}` : ownLineName(own, names),
-          about: (own === undefined || line?.ownId === own.id
-            ? `L${line?.number ?? ''} ${line?.description ?? ''}`
-            : ownLineName(own, names)
-          ).slice(0, LONGEST_ABOUT),
-        };
-  const ownKeys = ({ own: each }: SheetRow, event: KeyboardEvent) => {
-    if (each === null) return;
-    const at = ownLines.findIndex(({ id }) => id === each.id);
-    const name = ownLineName(each, names);
-    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      event.preventDefault();
-      const before = event.key === 'ArrowUp' ? ownLines[at - 1] : ownLines[at + 2];
-      if (event.key === 'ArrowUp' ? at > 0 : at < ownLines.length - 1) {
-        void edits.change(each, { before: before?.id ?? null });
-      }
-      return;
-    }
-    if (event.altKey || event.ctrlKey || event.metaKey) return;
-    if (event.key === 'Delete') {
-      if (usersOf(each, ownLines).length > 0) setLeaving(each.id);
-      else {
-        void edits.remove(each, name);
-        leaveLine();
-      }
-    } else if (event.key.toLowerCase() === 'x') {
-      void edits.change(each, { on: !each.on });
-    } else return;
-    event.preventDefault();
-  };
+  const ownKeys = useOwnLineKeys({
+    names,
+    onLeave: ({ id }) => setLeaving(id),
+    onRemoved: leaveLine,
+  });
   useHotkeys('r', start);
   useHotkeys('shift+r', () => setChoosing(!choosing), { preventDefault: true });
   useHotkeys('n', () => void addLine(), { preventDefault: true });
@@ -269,26 +216,16 @@ export function SearchesStage() {
         onRunInSeveral={() => setChoosing(!choosing)}
       />
       {databases.length > 0 && (
-        <div className="rule flex items-end gap-3 border-b">
-          <SheetTabs
-            databases={databases}
-            totals={totals.map(({ data }) => data)}
-            chosen={database?.id ?? null}
-            onChoose={(id) => choose(id)}
-          />
-          <span className="ml-auto flex shrink-0 items-center gap-2 self-center">
-            <button
-              className="btn btn-xs btn-quiet"
-              aria-pressed={inPeerReview}
-              onClick={() => showPane('peer-review', !inPeerReview)}
-            >
-              Peer review
-              {openComments.size > 0 && `, ${[...openComments.values()].reduce((a, b) => a + b)} open`}{' '}
-              <kbd className="font-mono font-normal">P</kbd>
-            </button>
-            <StrategyMenu database={database} onPaste={() => setPasting(true)} />
-          </span>
-        </div>
+        <SheetBar
+          databases={databases}
+          totals={totals.map(({ data }) => data)}
+          database={database}
+          onChoose={(id) => choose(id)}
+          inPeerReview={inPeerReview}
+          openComments={openComments}
+          onPeerReview={() => showPane('peer-review', !inPeerReview)}
+          onPaste={() => setPasting(true)}
+        />
       )}
       <NoDatabase />
       {pasting && <PasteStrategy databases={databases} onClose={() => setPasting(false)} />}
@@ -337,7 +274,7 @@ export function SearchesStage() {
       )}
       {inAll && <InAll review={review} databases={databases} failed={failed} />}
       {database !== null && beside !== undefined && (
-        <SideBySide reviewId={review.id} databases={[database, beside]} onCopy={copyText} />
+        <SideBySide reviewId={review.id} databases={[database, beside]} onCopy={copyString} />
       )}
       {joining !== null && (
         <JoinLines count={joining.length} onJoin={join} onCancel={() => setJoining(null)} />
@@ -390,15 +327,12 @@ export function SearchesStage() {
             )}
             {inPeerReview && (
               <PeerReviewPane
-                line={lineInHand}
+                line={lineInHand(own, line, names)}
                 nameOf={(key) => {
                   const number = names.numberOf(rowOf(key as LineKey));
                   return number === null ? null : `L${number}`;
                 }}
-                onGo={(key) => {
-                  select(rowOf(key));
-                  setAdded(rowOf(key));
-                }}
+                onGo={goTo}
                 onVersions={() => showPane('versions', true)}
                 onClose={() => showPane('peer-review', false)}
               />
@@ -443,10 +377,7 @@ export function SearchesStage() {
               checks={checks}
               names={{ ...names, numberOf: (key) => names.numberOf(rowOf(key)) }}
               selected={selected}
-              onGo={(key) => {
-                select(rowOf(key));
-                setAdded(rowOf(key));
-              }}
+              onGo={goTo}
               onMend={mend}
             />
             {effects !== undefined && (

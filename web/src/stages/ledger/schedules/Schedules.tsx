@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { Copy, Mail, Rss } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { toast } from 'sonner';
+import { copyText } from '../../../parts/copyText.js';
 import { problemOf } from '../../../app/api.js';
 import { scheduleApi } from '../../../app/scheduleApi.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
@@ -49,9 +49,10 @@ function One({ reviewId, schedule }: { reviewId: string; schedule: Schedule }) {
   };
   const address = `${window.location.origin}${feed}`;
   const copy = () => {
-    navigator.clipboard.writeText(address).then(
-      () => toast('Copied the address of the feed. Whoever has it can read what is new.'),
-      () => toast.error('The browser does not allow copying. Copy the address of the link instead.'),
+    copyText(
+      address,
+      'Copied the address of the feed. Whoever has it can read what is new.',
+      'Copy the address of the link instead.',
     );
   };
   const names = entries.map(({ databaseName }) => databaseName).join(', ');

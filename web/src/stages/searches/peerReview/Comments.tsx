@@ -9,10 +9,11 @@ import { peerReviewApi } from '../../../app/peerReviewApi.js';
 import { useUndo } from '../../../app/undo.js';
 import { useReview } from '../../../app/useReview.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
+import type { LineInHand } from './lineInHand.js';
 
 interface CommentsProps {
   peer: PeerReview;
-  line: { key: LineKey; about: string; name: string } | null;
+  line: LineInHand | null;
   /** what a line is called now; null for one that is not there any more */
   nameOf: (key: string) => string | null;
   onGo: (key: LineKey) => void;

@@ -8,6 +8,7 @@ import { peerReviewApi } from '../../../app/peerReviewApi.js';
 import { useReview } from '../../../app/useReview.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
+import type { LineInHand } from './lineInHand.js';
 import { Checklist } from './Checklist.js';
 import { Comments } from './Comments.js';
 import { Ending } from './Ending.js';
@@ -17,7 +18,7 @@ const POLLING_MS = 4000;
 
 interface PeerReviewPaneProps {
   /** the line that is looked at, as it stands; null for none */
-  line: { key: LineKey; about: string; name: string } | null;
+  line: LineInHand | null;
   nameOf: (key: string) => string | null;
   onGo: (key: LineKey) => void;
   /** shows the versions, to compare */

@@ -1,0 +1,15 @@
+import type { LineKey } from '@even-lantern/core';
+import { useEffect, useState } from 'react';
+
+/** Brings a line’s row into sight, once it is there: one that was just added may stand out of it. */
+export function useBroughtIntoSight(lines: unknown): (key: LineKey) => void {
+  const [wanted, setWanted] = useState<LineKey | null>(null);
+  useEffect(() => {
+    if (wanted === null) return;
+    const row = document.querySelector(`[data-line="${CSS.escape(wanted)}"]`);
+    if (row === null) return;
+    row.scrollIntoView({ block: 'nearest' });
+    setWanted(null);
+  }, [wanted, lines]);
+  return setWanted;
+}
