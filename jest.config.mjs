@@ -1,3 +1,5 @@
+import { availableParallelism } from 'node:os';
+
 const swc = {
   '^.+\\.tsx?$': [
     '@swc/jest',
@@ -34,8 +36,8 @@ const project = (name) => ({
 });
 
 export default {
-  // The browser tests wait more than they work, so every core is used.
-  maxWorkers: '100%',
+  // The browser tests wait half of their time, so there is work for more than one on each core.
+  maxWorkers: Math.ceil(availableParallelism() * 1.5),
   // A busy machine may be slow; no test is about time.
   testTimeout: 60_000,
   projects: [
