@@ -23,8 +23,8 @@ export function fill(path: string, review: string, person: string, size: number)
     for (let i = 0; i < size; i += 1) {
       const record = recordOf(i);
       const kept = i % KEPT_ONE_IN === 0;
-      // Ids in no order, as those of a real store are.
-      const id = `${((i * 7919) % size).toString(36)}-${i}`;
+      // Ids in no order and hexadecimal, as those of a real store are.
+      const id = `${((i * 2_654_435_761) % 2 ** 32).toString(16).padStart(8, '0')}-${i}`;
       insert.run(
         id, review, record.accession, i + 1, record.title, record.year, record.journal, JSON.stringify(record),
         kept ? 'keep' : 'undecided', kept ? person : null, kept ? AT : null, JSON.stringify(record.publicationTypes),

@@ -13,7 +13,14 @@ import {
   type LedgerContent,
   type LedgerEntry,
 } from '@even-lantern/core';
-import { In, MoreThan, type EntityManager, type ObjectLiteral } from 'typeorm';
+import {
+  In,
+  MoreThan,
+  type EntityManager,
+  type EntityTarget,
+  type FindOptionsWhere,
+  type ObjectLiteral,
+} from 'typeorm';
 import { ZipFile } from 'yazl';
 import { APPLICATION_VERSION } from '../application/version.js';
 import { LedgerEntryRow, PersonRow, ReviewRow } from '../store/entities.js';
@@ -21,6 +28,8 @@ import { ownersOf, PACKAGE_TABLES, PERSON_COLUMNS, TABLES_AS_OF, type Owners } f
 
 const AT_A_TIME = 200;
 const LINES = 'application/x-ndjson';
+/** Ids are hexadecimal mostly: these make parts of nearly one size, and no id stands before the first. */
+const BEGINNINGS = ['', ...'123456789abcdef'];
 
 /**
  * Writes the package of a review. What it reads stays as it was when this began.
@@ -155,16 +164,14 @@ async function* linesOf(
   };
   const [key] = keys;
   if (keys.length === 1 && key === 'id') {
-    // Which they are is asked once: asked page by page, each would be sought among all.
-    const found = await manager
-      .createQueryBuilder(table.entity, 'row')
-      .select('row.id', 'id')
-      .where(where)
-      .getRawMany<{ id: string }>();
-    const ids = found.map(({ id }) => id).sort();
-    for (let at = 0; at < ids.length; at += AT_A_TIME) {
-      const some = ids.slice(at, at + AT_A_TIME);
-      yield text(await manager.find(table.entity, { where: { id: In(some) }, order: { id: 'ASC' } }));
+    // Which they are is asked for a part of all at a time: asked page by page, each would be sought among all.
+    for (const [i, from] of BEGINNINGS.entries()) {
+      const ids = await idsBetween(manager, table.entity, where, from, BEGINNINGS[i + 1]);
+      for (let at = 0; at < ids.length; at += AT_A_TIME) {
+        await othersFirst();
+        const some = ids.slice(at, at + AT_A_TIME);
+        yield text(await manager.find(table.entity, { where: { id: In(some) }, order: { id: 'ASC' } }));
+      }
       await othersFirst();
     }
     return;
@@ -187,6 +194,24 @@ async function* linesOf(
   }
   // Tables of a few rows that have no id.
   yield text(await manager.find(table.entity, { where }));
+}
+
+/** The ids of rows, in their order. @param to undefined for all that follow */
+async function idsBetween(
+  manager: EntityManager,
+  entity: EntityTarget<ObjectLiteral>,
+  where: FindOptionsWhere<ObjectLiteral>,
+  from: string,
+  to: string | undefined,
+): Promise<string[]> {
+  const builder = manager
+    .createQueryBuilder(entity, 'row')
+    .select('row.id', 'id')
+    .where(where)
+    .andWhere('row.id >= :from', { from });
+  if (to !== undefined) builder.andWhere('row.id < :to', { to });
+  const found = await builder.getRawMany<{ id: string }>();
+  return found.map(({ id }) => id).sort();
 }
 
 async function* linesOfPeople(manager: EntityManager, people: ReadonlySet<string>): AsyncIterable<string> {

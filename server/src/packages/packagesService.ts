@@ -20,7 +20,7 @@ const MOST_MEMORY_MB = 900;
 const MOST_FILES = 100;
 const IDLE_MS = 5000;
 /** Rows that are kept in one change, so that others are served in between. */
-const BATCH = 100;
+const BATCH = 60;
 
 type Row = Record<string, unknown>;
 

@@ -27,6 +27,8 @@ const AGAIN_MS = 200;
 const MOST_TRIES = 3;
 /** The indexes of a review of 100,000 records fit into it. */
 const READING_CACHE_KB = 64_000;
+/** So much is written back at a time: the whole program waits meanwhile. */
+const CHECKPOINT_PAGES = 300;
 
 /**
  * Looks at a change from within its transaction. Asked when the change is handed in, it answers null where it has nothing
@@ -165,7 +167,7 @@ export async function openStore(path: string): Promise<Store> {
   try {
     mkdirSync(dirname(path), { recursive: true });
     hold = holdFolder(dirname(path));
-    const writer = sourceOf(path, 'synchronous = FULL');
+    const writer = sourceOf(path, 'synchronous = FULL', `wal_autocheckpoint = ${CHECKPOINT_PAGES}`);
     opened.push(writer);
     await writer.initialize();
     await refuseNewer(writer);
