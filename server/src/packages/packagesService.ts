@@ -4,7 +4,7 @@ import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import type { FileProgress, PackageTaken } from '@even-lantern/contract';
 import { Piscina } from 'piscina';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { badInput, conflict } from '../application/problem.js';
 import { IncomingFiles } from '../reading/incomingFiles.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
@@ -134,7 +134,9 @@ export class PackagesService implements OnApplicationShutdown {
           const some = batch;
           batch = [];
           if (some.length === 0) return;
-          await this.store.write((manager) => insert(manager, name, some));
+          await this.store.write(async (manager) =>
+            insert(manager, name, isShared === true ? await newOnes(manager, name, some) : some),
+          );
           rows += some.length;
           tell({ phase: 'keeping', records: rows });
           await othersFirst();
@@ -154,7 +156,13 @@ export class PackagesService implements OnApplicationShutdown {
         await flush();
       }
       return await this.store.write(async (manager) => {
-        for (const [name, some] of shared) await insert(manager, name, some);
+        for (const [name, some] of shared) {
+          for (const batch of batchesOf(await newOnes(manager, name, some))) {
+            await insert(manager, name, batch);
+            // Whoever reads is answered meanwhile.
+            await othersFirst();
+          }
+        }
         // Two installations would tell of the same new records: who took it here says which goes on.
         const { affected } = await manager.update(
           ScheduleRow,
@@ -174,7 +182,45 @@ export class PackagesService implements OnApplicationShutdown {
   }
 }
 
-/** Puts rows in as they are; of those that are not of the review alone, the ones that are not there. */
+/** Of rows that are not of the review alone, those that are not there; numbered behind those that are. */
+async function newOnes(manager: EntityManager, name: string, rows: readonly Row[]): Promise<Row[]> {
+  const table = PACKAGE_TABLES[name];
+  if (table === undefined) return [];
+  const there = new Set<unknown>();
+  for (const batch of batchesOf(rows)) {
+    const found = await manager.find(table.entity, {
+      where: { id: In(batch.map(({ id }) => id)) },
+      select: { id: true },
+    });
+    for (const { id } of found) there.add(id);
+  }
+  /** the last number that is taken, by database */
+  const last = new Map<unknown, number>();
+  const numbered: Row[] = [];
+  for (const row of rows) {
+    if (there.has(row['id'])) continue;
+    if (!('position' in row)) {
+      numbered.push(row);
+      continue;
+    }
+    const { database } = row;
+    const before =
+      last.get(database) ??
+      (await manager.maximum(table.entity, 'position', database === undefined ? {} : { database })) ??
+      0;
+    last.set(database, before + 1);
+    numbered.push({ ...row, position: before + 1 });
+  }
+  return numbered;
+}
+
+function batchesOf(rows: readonly Row[]): Row[][] {
+  return Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
+    rows.slice(i * BATCH, (i + 1) * BATCH),
+  );
+}
+
+/** Puts rows in as they are. */
 async function insert(manager: EntityManager, name: string, rows: readonly Row[]): Promise<void> {
   const table = PACKAGE_TABLES[name];
   if (table === undefined) return;
@@ -185,13 +231,6 @@ async function insert(manager: EntityManager, name: string, rows: readonly Row[]
   const places = columns.map((_column, i) => driver.createParameter('value', i)).join(', ');
   const text = `INSERT INTO ${driver.escape(tableName)} (${names}) VALUES (${places})`;
   for (const row of rows) {
-    if (table.shared === true) {
-      if (await manager.existsBy(table.entity, { id: row['id'] })) continue;
-      // Rows that are numbered through go behind those that are there.
-      const within = 'database' in row ? { database: row['database'] } : {};
-      if ('position' in row)
-        row['position'] = ((await manager.maximum(table.entity, 'position', within)) ?? 0) + 1;
-    }
     const values = columns.map((column) => {
       const value: unknown = row[column.propertyName];
       return driver.preparePersistentValue(value, column) as unknown;
