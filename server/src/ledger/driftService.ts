@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import {
   driftCounts,
@@ -24,6 +25,8 @@ import { LedgerService, runOfEntry } from './ledgerService.js';
 const PAGE = 200;
 /** Records whose states are asked for in one call, where a page of the database holds so many. */
 const MOST_AT_A_TIME = 50;
+const EXPLAINED_AT_A_TIME = 100;
+const READ_AT_A_TIME = 2000;
 
 /** What is kept of a drift: all but what the entries tell. */
 interface KeptDrift {
@@ -95,53 +98,22 @@ export class DriftService {
     const then = await this.end(reviewId, against);
     const now = await this.end(reviewId, entry);
     const drifted = recordsToExplain(then.found, now.found);
-    const states = await this.statesFound(
-      reviewId,
-      then,
-      now,
-      drifted.map(({ accession }) => accession),
-    );
     const database = await this.databases.open(now.content.database);
-    const of = (side: string) =>
-      drifted.filter((each) => each.side === side).map(({ accession }) => accession);
-    const sameRelease = then.content.release === now.content.release;
-    const elsewhere = sameRelease
-      ? { then: null, now: null }
-      : {
-          then: await this.statesAsked(database, of('gained'), then.content.release),
-          now: await this.statesAsked(database, of('lost'), now.content.release),
-        };
-    const state = (end: End, asked: AskedStates, accession: string): RecordThen => {
-      const digest = end.found.get(accession);
-      if (digest === undefined) return asked === null ? 'untold' : (asked.get(accession) ?? 'absent');
-      return states.get(stateKey(accession, digest)) ?? states.get(stateKey(accession, null)) ?? 'untold';
-    };
-    const context = {
-      releases: { then: then.content.release, now: now.content.release },
-      renames: now.content.renamed ?? [],
-    };
+    const records: DriftedRecord[] = [];
+    // A part at a time, so that neither memory fills nor others wait.
+    for (let at = 0; at < drifted.length; at += EXPLAINED_AT_A_TIME) {
+      const some = drifted.slice(at, at + EXPLAINED_AT_A_TIME);
+      records.push(...(await this.explained(reviewId, database, then, now, some)));
+      await othersFirst();
+    }
     const order = (reason: DriftedRecord['reason']) =>
       reason === 'unexplained' ? -1 : DRIFT_REASONS.indexOf(reason);
-    const records = drifted
-      .map(({ accession, side }) =>
-        explainRecord(
-          {
-            accession,
-            side,
-            then: state(then, elsewhere.then, accession),
-            now: state(now, elsewhere.now, accession),
-          },
-          context,
-        ),
-      )
-      // States that differ in nothing that is told, such as the day of the last change, are one and the same.
-      .filter(({ side, reason }) => side !== 'kept' || reason !== 'unexplained')
-      .sort(
-        (a, b) =>
-          SIDES.indexOf(a.side) - SIDES.indexOf(b.side) ||
-          order(a.reason) - order(b.reason) ||
-          (a.accession < b.accession ? -1 : 1),
-      );
+    records.sort(
+      (a, b) =>
+        SIDES.indexOf(a.side) - SIDES.indexOf(b.side) ||
+        order(a.reason) - order(b.reason) ||
+        (a.accession < b.accession ? -1 : 1),
+    );
     const kept = records.filter(({ side }) => side === 'kept').length;
     const inBoth = [...now.found.keys()].filter((accession) => then.found.has(accession)).length;
     const drift: KeptDrift = { records, same: inBoth - kept };
@@ -152,6 +124,45 @@ export class DriftService {
       await manager.insert(DriftRow, { id: randomUUID(), ...key, content: JSON.stringify(drift), at });
     });
     return drift;
+  }
+
+  /** Some records, each by its states in both releases. */
+  private async explained(
+    reviewId: string,
+    database: OpenDatabase,
+    then: End,
+    now: End,
+    drifted: readonly Pick<DriftedRecord, 'accession' | 'side'>[],
+  ): Promise<DriftedRecord[]> {
+    const of = (side?: string) =>
+      drifted.flatMap((each) => (side === undefined || each.side === side ? [each.accession] : []));
+    const states = await this.statesFound(reviewId, then, now, of());
+    const releases = { then: then.content.release, now: now.content.release };
+    const elsewhere =
+      releases.then === releases.now
+        ? { then: null, now: null }
+        : {
+            then: await this.statesAsked(database, of('gained'), releases.then),
+            now: await this.statesAsked(database, of('lost'), releases.now),
+          };
+    const state = (end: End, asked: AskedStates, accession: string): RecordThen => {
+      const digest = end.found.get(accession);
+      if (digest === undefined) return asked === null ? 'untold' : (asked.get(accession) ?? 'absent');
+      return states.get(stateKey(accession, digest)) ?? states.get(stateKey(accession, null)) ?? 'untold';
+    };
+    const context = { releases, renames: now.content.renamed ?? [] };
+    return (
+      drifted
+        .map(({ accession, side }) => {
+          const both = {
+            then: state(then, elsewhere.then, accession),
+            now: state(now, elsewhere.now, accession),
+          };
+          return explainRecord({ accession, side, ...both }, context);
+        })
+        // States that differ in nothing that is told, such as the day of the last change, are one and the same.
+        .filter(({ side, reason }) => side !== 'kept' || reason !== 'unexplained')
+    );
   }
 
   private async content(reviewId: string, number: number): Promise<RunContent> {
@@ -166,11 +177,25 @@ export class DriftService {
       const message = `Entry ${number} was interrupted: what it did not fetch cannot be told from what is gone. Run it again.`;
       throw badInput([{ path: 'entry', message }]);
     }
-    const rows = await this.store.read.find(RunRecordRow, {
-      where: { runId: run.id },
-      select: { accession: true, digest: true },
-    });
-    return { content, run, found: new Map(rows.map(({ accession, digest }) => [accession, digest])) };
+    return { content, run, found: await this.foundBy(run.id) };
+  }
+
+  private async foundBy(runId: string): Promise<End['found']> {
+    const found = new Map<string, string | null>();
+    for (let last = ''; ;) {
+      const rows = await this.store.read
+        .createQueryBuilder(RunRecordRow, 'found')
+        .select('found.accession', 'accession')
+        .addSelect('found.digest', 'digest')
+        .where('found.runId = :runId AND found.accession > :last', { runId, last })
+        .orderBy('found.accession', 'ASC')
+        .limit(READ_AT_A_TIME)
+        .getRawMany<Pick<RunRecordRow, 'accession' | 'digest'>>();
+      for (const { accession, digest } of rows) found.set(accession, digest);
+      if (rows.length < READ_AT_A_TIME) return found;
+      last = rows.at(-1)?.accession ?? '';
+      await othersFirst();
+    }
   }
 
   /** The states in which runs found records, by accession and digest; by accession alone for what is there now. */
