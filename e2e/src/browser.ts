@@ -1,4 +1,5 @@
 /** A headless browser with a new, empty profile, and the few moves that tests make with it. */
+import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -29,6 +30,8 @@ export interface Browser {
   /** serious and critical findings of axe on the page as it is */
   seriousFindings(): Promise<string[]>;
   close(): Promise<void>;
+  /** ends it at once, as a power cut does */
+  kill(): void;
 }
 
 export { Key };
@@ -177,6 +180,12 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     async close() {
       await driver.quit();
       rmSync(profile, { recursive: true, force: true });
+    },
+    kill() {
+      // Its parts all name the profile.
+      spawnSync('pkill', ['-KILL', '-f', profile]);
+      driver.quit().catch(() => undefined);
+      rmSync(profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
     },
   };
 }

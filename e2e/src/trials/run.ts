@@ -1,4 +1,5 @@
 /** npm run trials [-- --kills 300] [-- --seed 7]: the trials, at length. */
+import { browserTrial } from './browserTrial.js';
 import { fullDiskTrial, killTrial, lockTrial, rushTrial } from './trials.js';
 
 const option = (name: string, otherwise: number): number => {
@@ -18,6 +19,7 @@ async function main(): Promise<void> {
   tell('Edits and runs at the same moment', await rushTrial());
   tell('A store locked for 20 s', await lockTrial(20));
   tell('A full disk', await fullDiskTrial());
+  tell('A browser killed, again and again', await browserTrial(Math.ceil(kills / 10), seed));
   const { acknowledged, missing, refused } = await killTrial(kills, seed);
   tell(
     `${kills} kills with seed ${seed}, ${acknowledged} acknowledged, refused ${JSON.stringify(refused)}`,

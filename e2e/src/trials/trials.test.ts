@@ -1,3 +1,4 @@
+import { browserTrial } from './browserTrial.js';
 import { fullDiskTrial, killTrial, lockTrial, rushTrial } from './trials.js';
 
 test('thirty kills of server and stand-ins lose nothing that was acknowledged', async () => {
@@ -7,6 +8,10 @@ test('thirty kills of server and stand-ins lose nothing that was acknowledged', 
   // nobody was answered that the application failed
   expect(refused[500]).toBeUndefined();
 }, 600_000);
+
+test('a browser that is killed takes nothing with it that it showed as done', async () => {
+  expect(await browserTrial(4, 5)).toEqual([]);
+}, 300_000);
 
 test('edits and runs at the very same moment are each made once', async () => {
   expect(await rushTrial()).toEqual([]);

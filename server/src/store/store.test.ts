@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { PersonRow, SettlementRow } from './entities.js';
+import { inBatches } from './inBatches.js';
 import { openStore, type Store } from './store.js';
 
 let path: string;
@@ -43,6 +44,13 @@ test('what one change writes is not seen until it is whole, and a failed one tak
   await expect(failing).rejects.toThrow('refused');
   await other;
   expect(await names()).toEqual(['kept']);
+});
+
+test('between batches of rows, others have their turn', async () => {
+  const order: string[] = [];
+  setImmediate(() => order.push('others'));
+  await inBatches(Array.from({ length: 401 }), async () => void order.push('batch'));
+  expect(order).toEqual(['batch', 'others', 'batch', 'batch']);
 });
 
 test('checks inside changes hold, however many come at once', async () => {
