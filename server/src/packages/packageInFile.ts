@@ -58,7 +58,7 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
     troubles.push(
       error instanceof Trouble
         ? error.message
-        : `The file is damaged, or no package: ${String((error as Error).message)}.`,
+        : `The file is damaged, or no package: ${(error as Error).message.replace(/\.+$/, '')}.`,
     );
   }
   return { crate: troubles.length === 0 ? crate : null, troubles: troubles.slice(0, MOST_TROUBLES), rows };
@@ -68,7 +68,8 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
 function isOfZip(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const code = 'code' in error ? String(error.code) : '';
-  return code.startsWith('Z_') || code === '' || code.startsWith('ERR_');
+  // What reads zips throws plain errors; another kind is a mistake of this program.
+  return code === '' ? error.name === 'Error' : code.startsWith('Z_') || code.startsWith('ERR_');
 }
 
 async function lookThrough(

@@ -23,6 +23,8 @@ const MOST_BYTES_UNREAD = 8_000_000_000;
 /** Of text that is read by lines. */
 const LONGEST_LINE = 10_000_000;
 const MOST_MS = 600_000;
+/** Of what is read elsewhere, such as a whole review. */
+const MOST_MS_UNREAD = 3_600_000;
 const MOST_MEMORY_MB = 900;
 const IDLE_MS = 5000;
 const NEWLINE = 10;
@@ -133,7 +135,7 @@ export class IncomingFiles implements OnApplicationShutdown {
       false,
       (path, _read, progress, signal) =>
         use(path, (told) => progress.next({ ...progress.value, ...told }), signal),
-      MOST_BYTES_UNREAD,
+      { bytes: MOST_BYTES_UNREAD, ms: MOST_MS_UNREAD },
     );
   }
 
@@ -147,7 +149,7 @@ export class IncomingFiles implements OnApplicationShutdown {
       progress: BehaviorSubject<FileProgress>,
       signal: AbortSignal,
     ) => Promise<T>,
-    most = MOST_BYTES,
+    most = { bytes: MOST_BYTES, ms: MOST_MS },
   ): Promise<T> {
     if (this.jobs.has(id)) throw conflict('This file is being read already.', 'Wait for it, or stop it.');
     mkdirSync(this.folder, { recursive: true });
@@ -160,14 +162,19 @@ export class IncomingFiles implements OnApplicationShutdown {
     });
     const stop = new AbortController();
     this.jobs.set(id, { progress, stop });
-    const ends = AbortSignal.any([stop.signal, AbortSignal.timeout(MOST_MS)]);
+    const late = AbortSignal.timeout(most.ms);
+    const ends = AbortSignal.any([stop.signal, late]);
     try {
-      const total = await this.keep(source, path, byLines, progress, stop.signal, most);
+      const total = await this.keep(source, path, byLines, progress, stop.signal, most.bytes);
       progress.next({ ...progress.value, phase: 'reading', bytes: 0, total });
       return await use(path, (task) => this.read(task, progress, ends), progress, ends);
     } catch (error) {
       if (stop.signal.aborted)
         throw conflict(`The file was not read: ${String(stop.signal.reason)}.`, 'Nothing of it was kept.');
+      if (late.aborted) {
+        const message = `It takes more than ${most.ms / 60_000} minutes to read. Nothing of it was kept.`;
+        throw badInput([{ path: 'file', message }]);
+      }
       throw error;
     } finally {
       this.jobs.delete(id);
@@ -188,13 +195,9 @@ export class IncomingFiles implements OnApplicationShutdown {
       return await this.pool.run(given, { signal, transferList: [port2] });
     } catch (error) {
       const code = error instanceof Error && 'code' in error ? error.code : null;
-      const why = signal.aborted
-        ? `It takes more than ${MOST_MS / 60_000} minutes to read.`
-        : code === 'ERR_WORKER_OUT_OF_MEMORY'
-          ? `It takes more than ${MOST_MEMORY_MB} MB of memory to read. Split it, or leave out what is not needed.`
-          : null;
-      if (why === null) throw error;
-      throw badInput([{ path: 'file', message: why }]);
+      if (signal.aborted || code !== 'ERR_WORKER_OUT_OF_MEMORY') throw error;
+      const message = `It takes more than ${MOST_MEMORY_MB} MB of memory to read. Split it, or leave out what is not needed.`;
+      throw badInput([{ path: 'file', message }]);
     } finally {
       port1.close();
     }
