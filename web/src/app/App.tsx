@@ -1,5 +1,5 @@
 import { Suspense } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, useSearchParams } from 'react-router';
 import { Toaster } from 'sonner';
 import { ReviewsPage } from '../stages/reviews/ReviewsPage.js';
 import { PersonGate } from './PersonGate.js';
@@ -19,6 +19,15 @@ import {
   VocabulariesPage,
 } from './stages.js';
 import { UndoProvider } from './undo.js';
+
+/** Where they cover nothing that is read: the corner below the stages, or, where the ledger is open there, the other one. */
+function Notices() {
+  const [params] = useSearchParams();
+  const ledger = params.get('ledger') === 'open';
+  return (
+    <Toaster position={ledger ? 'top-right' : 'bottom-left'} offset={ledger ? { top: 56 } : undefined} />
+  );
+}
 
 export function App() {
   return (
@@ -61,7 +70,7 @@ export function App() {
           <Route path="*" element={<Navigate to="/reviews" replace />} />
         </Routes>
       </UndoProvider>
-      <Toaster position="bottom-left" />
+      <Notices />
     </PersonGate>
   );
 }

@@ -173,7 +173,7 @@ export function LedgerList({
                 </td>
                 <td className="count py-1">{hitsOf(entry.kind, entry.hits)}</td>
                 <td className="count py-1 max-md:hidden">
-                  {entry.kind === 'run' ? formatCount(entry.fetched) : ''}
+                  {entry.kind === 'run' || entry.fetched > 0 ? formatCount(entry.fetched) : ''}
                 </td>
               </tr>
             ))}

@@ -58,7 +58,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
           </button>
         ))}
         <span className="quiet ml-auto text-[13px]">
-          {record.publicationTypes.join(', ')} · {record.accession}
+          {[record.publicationTypes.join(', '), record.accession].filter((part) => part !== '').join(' · ')}
         </span>
       </div>
       <Abstract record={record} lanes={lanes} />
@@ -140,6 +140,11 @@ function Abstract({
   );
 }
 
+/** Where it was published; of what its database or file does not tell, nothing is said. */
 function sourceOf({ journal, year, volume, issue, pages, doi }: BibRecord): string {
-  return `${journal} ${year}; ${volume}(${issue}): ${pages.replace('-', '–')}${doi === null ? '' : ` · ${doi}`}`;
+  const number = `${volume}${issue === '' ? '' : `(${issue})`}`;
+  const place = [number, pages.replace('-', '–')].filter((part) => part !== '').join(': ');
+  const when = [journal, year === 0 ? '' : String(year)].filter((part) => part !== '').join(' ');
+  const source = [when, place].filter((part) => part !== '').join('; ');
+  return [source, doi ?? ''].filter((part) => part !== '').join(' · ');
 }
