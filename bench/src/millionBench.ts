@@ -64,6 +64,7 @@ export function millionBench(size: number): Measurement[] {
     }
     add('counts-of-200-terms', asked, 'counts');
     add('200-terms-and-what-they-add-median', median(long.slice(WARM_UP)), 'ms', '< 2000');
+    add('200-terms-and-what-they-add-slowest', Math.max(...long.slice(WARM_UP)), 'ms', '< 2000');
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
