@@ -1,7 +1,6 @@
 /** The numbers of a study, drawn by chance so that they agree with each other, and as they are printed. */
 import type { Chance } from './chance.js';
 import { percent, words } from './english.js';
-import type { StudyTemplate } from './studies.js';
 
 const COUNTED = new Set([
   'randomised trial',
@@ -9,6 +8,15 @@ const COUNTED = new Set([
   'cross-over trial',
   'cluster-randomised trial',
 ]);
+
+/** What of a study decides on its numbers. */
+interface CountedStudy {
+  design: string;
+  /** how many take part; of each group where there are two */
+  size: readonly [from: number, to: number];
+  /** whether the people of the study are the topic's informants */
+  informants: boolean;
+}
 
 export interface Numbers {
   a: number;
@@ -43,7 +51,7 @@ export interface Numbers {
 const PEOPLE_IN_A_GROUP = 6;
 
 /** Numbers that agree with each other: parts are smaller than wholes, and groups add up. */
-export function numbersOf(study: StudyTemplate, chance: Chance): Numbers {
+export function numbersOf(study: CountedStudy, chance: Chance): Numbers {
   const [from, to] = study.size;
   const a = chance.int(from, to);
   // Groups that chance makes are nearly of one size.

@@ -175,12 +175,13 @@ function forEachBit(bits: Uint32Array, visit: (doc: number) => void): void {
 
 function countBits(bits: Uint32Array): number {
   let count = 0;
-  for (let i = 0; i < bits.length; i += 1) {
-    // Population count by halves; each step adds neighbouring groups of bits.
-    let word = bits[i] ?? 0;
-    word -= (word >>> 1) & 0x55555555;
-    word = (word & 0x33333333) + ((word >>> 2) & 0x33333333);
-    count += (((word + (word >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
-  }
+  for (let i = 0; i < bits.length; i += 1) count += countOnes(bits[i] ?? 0);
   return count;
+}
+
+/** Population count of 32 bits by halves; each step adds neighbouring groups of bits. */
+export function countOnes(bits: number): number {
+  let word = bits - ((bits >>> 1) & 0x55555555);
+  word = (word & 0x33333333) + ((word >>> 2) & 0x33333333);
+  return (((word + (word >>> 4)) & 0x0f0f0f0f) * 0x01010101) >>> 24;
 }

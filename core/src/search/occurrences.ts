@@ -102,7 +102,14 @@ function documentsWithPhrase(index: SearchIndex, query: WordsQuery, zone: Zone, 
       for (const second of seconds) {
         if (inField === null && markListedPair(bits, zone.pairs, first, second)) continue;
         const field = { mask, inField };
-        markPair(bits, zone, { number: first, ...field }, { number: second, ...field }, FOLLOWING);
+        markPair(
+          bits,
+          zone,
+          index.size,
+          { number: first, ...field },
+          { number: second, ...field },
+          FOLLOWING,
+        );
       }
     return setOfBits(bits, index.size);
   }
@@ -158,7 +165,7 @@ export function documentsNear(index: SearchIndex, query: NearQuery): DocSet {
   const bits = newBits(index.size);
   const pairs = pairsOfWords(fields, expansions);
   if (pairs !== null && pairs.length <= MAX_PAIRS && query.distance < SECTION_GAP) {
-    for (const [one, other] of pairs) markPair(bits, zone, one, other, query);
+    for (const [one, other] of pairs) markPair(bits, zone, index.size, one, other, query);
     return setOfBits(bits, index.size);
   }
   const parts = fields.map((field, i) => {
