@@ -9,6 +9,7 @@ import {
   type RecordCounts,
   type RecordPage,
   type Review,
+  type ReviewSummary,
   type WaitingFile,
 } from '@even-lantern/contract';
 import request from 'supertest';
@@ -159,6 +160,8 @@ test('no run is read into it: it is not repeated, and takes no part in the last 
   const answer = await server.post(at('ledger/entries/1/runs'), body);
   expect([400, 404, 409]).toContain(answer.status);
   expect((await get<{ lastRun: unknown }>('ledger')).lastRun).toBeNull();
+  const [listed] = (await server.get('/api/reviews')).body as ReviewSummary[];
+  expect(listed).toMatchObject({ lastRun: null, stage: 'records', unread: 1 });
   const { id } = (await server.post(at('runs'), { database: 'faulty', timeZone: 'UTC' })).body as {
     id: string;
   };

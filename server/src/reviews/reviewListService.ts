@@ -23,6 +23,7 @@ import {
   TermRow,
   WordingRow,
 } from '../store/entities.js';
+import { ELSEWHERE } from '../runs/runState.js';
 import { Store } from '../store/store.js';
 
 interface Step {
@@ -102,7 +103,7 @@ async function standingOf(
   const held = searched.map(({ id }) => ground.terms.get(id) ?? 0);
   const [run] = await manager.find(RunRow, {
     select: { startedAt: true, ranBy: true, databaseName: true, hits: true, status: true },
-    where: { reviewId },
+    where: { reviewId, queryType: Not(ELSEWHERE) },
     order: { startedAt: 'DESC' },
     take: 1,
   });
