@@ -6,6 +6,7 @@ import { problemOf } from '../../app/api.js';
 import { ledgerApi } from '../../app/ledgerApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../parts/FileReading.js';
+import { FileRemarks } from '../../parts/FileRemarks.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 interface SearchFileProps {
@@ -62,19 +63,7 @@ export function SearchFile({ reviewId, file, onRead }: SearchFileProps) {
         )}
       </p>
       {reading !== null && <FileReading job={reading.job} name={reading.name} />}
-      {file !== null && file.troubles.length > 0 && (
-        <details className="text-sm">
-          <summary>{counted(file.troubles.length, 'remark')} on the file</summary>
-          <ul className="list-disc pl-5">
-            {file.troubles.map(({ line, message }) => (
-              <li key={`${line} ${message}`}>
-                {line > 1 && `Line ${line}: `}
-                {message}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      {file !== null && <FileRemarks troubles={file.troubles} />}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}
     </div>
   );

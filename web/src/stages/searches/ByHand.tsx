@@ -7,6 +7,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../parts/FileReading.js';
+import { FileRemarks } from '../../parts/FileRemarks.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 interface ByHandProps {
@@ -102,19 +103,7 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
       {giving.isLoading && giving.originalArgs !== undefined && (
         <FileReading job={giving.originalArgs.job} name={giving.originalArgs.file.name} />
       )}
-      {giving.data !== undefined && giving.data.troubles.length > 0 && (
-        <details className="text-sm">
-          <summary>{counted(giving.data.troubles.length, 'remark')} on the file</summary>
-          <ul className="list-disc pl-5">
-            {giving.data.troubles.map(({ line, message }) => (
-              <li key={`${line} ${message}`}>
-                {line > 1 && `Line ${line}: `}
-                {message}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
+      {giving.data !== undefined && <FileRemarks troubles={giving.data.troubles} />}
       {giving.error !== undefined && <ProblemNote problem={problemOf(giving.error)} />}
     </section>
   );
