@@ -1,6 +1,7 @@
 /**
  * How edits are taken back that the server does not keep as steps of a review. Each way is data, so that what was done
- * can be taken back after the page was loaded again. Where somebody has changed the same since, it is refused.
+ * can be taken back after the page was loaded again. What people judge together (decisions, designs, headings) is not taken
+ * back where somebody has judged otherwise since.
  */
 import type {
   CallBudget,
@@ -15,6 +16,7 @@ import { databaseApi } from './databaseApi.js';
 import { decideOn } from './decide.js';
 import { designApi } from './designApi.js';
 import { peerReviewApi } from './peerReviewApi.js';
+import { verdictOn } from './verdictOn.js';
 import type { store } from './store.js';
 
 type Dispatch = typeof store.dispatch;
@@ -22,8 +24,8 @@ type Dispatch = typeof store.dispatch;
 /** What is sent to the server so that something is as it was, or again as it became. */
 export type Doing =
   | { kind: 'decide'; review: string; record: string; design: string | null; from: Decision; to: Decision }
-  | { kind: 'judge design'; record: string; design: string | null }
-  | { kind: 'settle heading'; step: NewSettlement }
+  | { kind: 'judge design'; record: string; from: string | null; to: string | null }
+  | { kind: 'settle heading'; from: NewSettlement['verdict']; step: NewSettlement }
   | { kind: 'judge point'; review: string; id: string; point: string; body: PointJudgement }
   | { kind: 'settle comment'; review: string; id: string; comment: string; body: CommentSettling }
   | { kind: 'put review away'; review: string; away: boolean }
@@ -43,13 +45,19 @@ export async function does(doing: Doing, dispatch: Dispatch): Promise<number | n
       await decideAgain(doing, dispatch);
       return null;
     case 'judge design': {
-      const { record: id, design } = doing;
+      const { record: id, from, to: design } = doing;
+      const { judged } = await dispatch(endpoints.record.initiate(id, FRESH)).unwrap();
+      expectSame(judged?.design ?? null, from);
       await dispatch(designApi.endpoints.judgeDesign.initiate({ id, design })).unwrap();
       return null;
     }
-    case 'settle heading':
-      await dispatch(endpoints.settle.initiate(doing.step)).unwrap();
+    case 'settle heading': {
+      const { from, step } = doing;
+      const settled = await dispatch(endpoints.crosswalk.initiate(undefined, FRESH)).unwrap();
+      expectSame(verdictOn(settled, step), from);
+      await dispatch(endpoints.settle.initiate(step)).unwrap();
       return null;
+    }
     case 'judge point': {
       const { kind: _kind, ...judged } = doing;
       await dispatch(peerReviewApi.endpoints.judgePoint.initiate(judged)).unwrap();
@@ -62,8 +70,7 @@ export async function does(doing: Doing, dispatch: Dispatch): Promise<number | n
     }
     case 'put review away': {
       const { review: id, away: putAway } = doing;
-      const fresh = { forceRefetch: true, subscribe: false };
-      const { version } = await dispatch(endpoints.review.initiate(id, fresh)).unwrap();
+      const { version } = await dispatch(endpoints.review.initiate(id, FRESH)).unwrap();
       await dispatch(endpoints.changeReview.initiate({ id, version, putAway })).unwrap();
       return null;
     }
@@ -89,13 +96,19 @@ export async function does(doing: Doing, dispatch: Dispatch): Promise<number | n
   }
 }
 
+/** As it stands now, and not as the page knows it. */
+const FRESH = { forceRefetch: true, subscribe: false } as const;
+
+function expectSame(now: string | null, before: string | null): void {
+  if (now !== before) throw new Error(`it is ${now ?? 'undone'} now`);
+}
+
 async function decideAgain(
   { review, record: id, design, from, to }: Extract<Doing, { kind: 'decide' }>,
   dispatch: Dispatch,
 ): Promise<void> {
-  const fresh = { forceRefetch: true, subscribe: false };
-  const { decision, version } = await dispatch(api.endpoints.record.initiate(id, fresh)).unwrap();
-  if (decision !== from) throw new Error(`it is ${decision} now`);
+  const { decision, version } = await dispatch(api.endpoints.record.initiate(id, FRESH)).unwrap();
+  expectSame(decision, from);
   const { problem } = await dispatch(decideOn(review, { id, decision, version, design }, to));
   if (problem !== null) throw new Error(problem.title);
 }

@@ -12,6 +12,7 @@ import { toast } from 'sonner';
 import { api, problemOf } from './api.js';
 import { lookupsWith } from './useLookup.js';
 import { useUndo } from './undo.js';
+import { verdictOn } from './verdictOn.js';
 import { useReview } from './useReview.js';
 import { useTrees, useVocabularies } from './useVocabulary.js';
 
@@ -24,22 +25,15 @@ export function useCrosswalk() {
   const { remember } = useUndo();
   const settlements = data ?? NOTHING;
   const settle = async (step: NewSettlement, what: string) => {
-    const before =
-      settlements.find(
-        (each) =>
-          each.vocabulary === step.vocabulary &&
-          each.label === step.label &&
-          each.target === step.target &&
-          each.targetLabel === step.targetLabel,
-      )?.verdict ?? 'open';
+    const before = verdictOn(settlements, step);
     const result = await settleNow(step);
     if (result.error !== undefined) {
       toast.error(problemOf(result.error).title);
       return;
     }
-    const put = (verdict: NewSettlement['verdict']) =>
-      ({ kind: 'settle heading', step: { ...step, verdict } }) as const;
-    remember({ what, undo: put(before), redo: put(step.verdict) });
+    const put = (from: NewSettlement['verdict'], verdict: NewSettlement['verdict']) =>
+      ({ kind: 'settle heading', from, step: { ...step, verdict } }) as const;
+    remember({ what, undo: put(step.verdict, before), redo: put(before, step.verdict) });
   };
   return { settlements, known: data !== undefined, settle };
 }

@@ -30,9 +30,13 @@ export function DesignOfRecord({ record: { id, record, judged } }: { record: Rev
       toast.error(problemOf(result.error).title);
       return;
     }
-    const put = (judged: string | null) => ({ kind: 'judge design', record: id, design: judged }) as const;
+    const doing = { kind: 'judge design', record: id } as const;
     const what = design === null ? 'took back a design' : `judged the design to be ${design}`;
-    remember({ what, undo: put(before), redo: put(design) });
+    remember({
+      what,
+      undo: { ...doing, from: design, to: before },
+      redo: { ...doing, from: before, to: design },
+    });
   };
   return (
     <section aria-label="Study design" className="flex flex-col gap-1">
