@@ -65,6 +65,11 @@ async function main(): Promise<void> {
   try {
     const shoot = async (name: string) => {
       await settled(browser, name);
+      // A notice of what was done before is no part of a view.
+      await browser.driver.wait(
+        async () => (await browser.driver.findElements({ css: '[data-sonner-toast]' })).length === 0,
+        20_000,
+      );
       await browser.screenshot(join(folder, `${name}.png`));
     };
     await browser.goTo(stack.address);
