@@ -1,4 +1,6 @@
 /** The ledger as a person uses it: several databases side by side, run again, noted, sealed, begun anew, on a schedule. */
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { Key, openBrowser, type Browser } from './browser.js';
 import { startStack, type Stack } from './stack.js';
 
@@ -120,10 +122,22 @@ test('a search made elsewhere is entered, and what was wrong is corrected by ano
   const [place] = await browser.driver.findElements({ css: `${form} input` });
   await place?.sendKeys('Annals of Watchful Nights, volumes 3 to 9');
   await (await browser.find(`${form} input[type=number]`)).sendKeys('12');
+  const file = join(browser.downloads, '..', 'found.ris');
+  const paper = (title: string) => `TY  - JOUR\nTI  - ${title}\nPY  - 2020\nER  - \n`;
+  writeFileSync(file, paper('What the lamp shows') + paper('Reading by the trolley'));
+  const stages = 'nav[aria-label=Stages]';
+  const unread = (text: string) => number(/[\d\s]+unread/.exec(text)?.[0] ?? '');
+  const before = unread(await browser.textWhen(stages, (text) => unread(text) > 0));
+  await browser.driver
+    .findElement({ css: `${form} input[aria-label="File of the records found"]` })
+    .sendKeys(file);
+  await browser.textWhen(form, (text) => text.includes('2 records, beginning with “What the lamp shows”'));
   await accessible('a search made elsewhere');
   await (await browser.named('Enter it')).click();
   await browser.textWhen(ledger, (text) => text.includes('Annals of Watchful Nights'));
+  await browser.textWhen(stages, (text) => unread(text) === before + 2);
   await (await browser.named('Annals of Watchful Nights, volumes 3 to 9')).click();
+  await browser.sees('2 records, in found.ris');
   await (await browser.named('Correct it')).click();
   await browser.press('count', Key.TAB, '12', Key.TAB, '21', Key.TAB, 'figures exchanged', Key.ENTER);
   await browser.textWhen('[aria-label="Notes and corrections"]', (text) =>

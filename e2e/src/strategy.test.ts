@@ -198,6 +198,11 @@ test('a finding is let stand with a reason, which is kept', async () => {
   await browser.textWhen('[aria-label=Checks]', (text) => text.includes('1 accepted'));
   await browser.driver.navigate().refresh();
   await browser.textWhen('[aria-label=Checks]', (text) => /· 1 accepted/.test(text));
+  // It is taken back and done again, though the page was loaded anew.
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await browser.textWhen('[aria-label=Checks]', (text) => /· 0 accepted/.test(text));
+  await browser.press(Key.chord(Key.CONTROL, Key.SHIFT, 'z'));
+  await browser.textWhen('[aria-label=Checks]', (text) => /· 1 accepted/.test(text));
   await accessible('accepted findings');
 });
 
