@@ -84,10 +84,12 @@ export function docsOf(set: DocSet): Uint32Array {
 }
 
 export function intersect(a: DocSet, b: DocSet): DocSet {
-  const { universe } = a;
-  if (a.bits !== null && b.bits !== null) {
-    const bits = new Uint32Array(a.bits.length);
-    for (let i = 0; i < bits.length; i += 1) bits[i] = (a.bits[i] ?? 0) & (b.bits[i] ?? 0);
+  const { universe, bits: ones } = a;
+  const { bits: others } = b;
+  if (ones !== null && others !== null) {
+    // Local names, since what lies in an object would be looked up for every word of bits.
+    const bits = new Uint32Array(ones.length);
+    for (let i = 0; i < bits.length; i += 1) bits[i] = (ones[i] ?? 0) & (others[i] ?? 0);
     return setOfBits(bits, universe);
   }
   const [small, other] = a.sorted !== null && (b.sorted === null || a.size <= b.size) ? [a, b] : [b, a];
@@ -97,9 +99,11 @@ export function intersect(a: DocSet, b: DocSet): DocSet {
 export function subtract(include: DocSet, exclude: DocSet): DocSet {
   if (exclude.size === 0 || include.size === 0) return include;
   if (include.bits === null) return keep(include, (doc) => !has(exclude, doc));
-  const bits = include.bits.slice();
-  if (exclude.bits !== null) {
-    for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) & ~(exclude.bits[i] ?? 0);
+  const { bits: from } = include;
+  const { bits: gone } = exclude;
+  const bits = gone === null ? from.slice() : new Uint32Array(from.length);
+  if (gone !== null) {
+    for (let i = 0; i < bits.length; i += 1) bits[i] = (from[i] ?? 0) & ~(gone[i] ?? 0);
   } else {
     for (const doc of exclude.sorted ?? []) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) & ~(1 << (doc & 31));
   }
@@ -144,8 +148,9 @@ function addBits(bits: Uint32Array, sets: readonly Uint32Array[]): void {
 
 /** Sets the bits of all documents of a set. */
 export function addTo(bits: Uint32Array, set: DocSet): void {
-  if (set.bits !== null) {
-    for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) | (set.bits[i] ?? 0);
+  const { bits: more } = set;
+  if (more !== null) {
+    for (let i = 0; i < bits.length; i += 1) bits[i] = (bits[i] ?? 0) | (more[i] ?? 0);
   } else {
     for (const doc of set.sorted ?? []) bits[doc >>> 5] = (bits[doc >>> 5] ?? 0) | (1 << (doc & 31));
   }

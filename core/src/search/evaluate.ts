@@ -14,7 +14,7 @@ import {
 } from './docSet.js';
 import { EvaluationStop, type EvaluationError } from './evaluationError.js';
 import { documentsNear, documentsWith } from './occurrences.js';
-import type { LookedUp, PartMemory } from './partMemory.js';
+import { isAnyOfMany, type LookedUp, type PartMemory } from './partMemory.js';
 import { headingKey, type SearchIndex } from './searchIndex.js';
 
 export interface EvaluationContext {
@@ -109,8 +109,10 @@ function evaluateQuery(
       const [first, ...rest] = query.operands.map(below).sort((a, b) => a.size - b.size);
       return first === undefined ? fullSet(index.size) : rest.reduce(intersect, first);
     }
-    case 'or':
-      return unite(query.operands.map(below), index.size);
+    case 'or': {
+      const all = () => unite(query.operands.map(below), index.size);
+      return isAnyOfMany(query) ? (context.remembered?.found(query, all) ?? all()) : all();
+    }
     case 'not': {
       const { include, exclude } = query;
       if (exclude.kind === 'or') return subtractAll(below(include), exclude.operands.map(below));

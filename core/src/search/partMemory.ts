@@ -1,14 +1,32 @@
 /** What the parts of queries found in an index, so that many queries of the same words read each word once. */
-import type { HeadingQuery, NearQuery, WordsQuery } from '../query/index.js';
+import type { HeadingQuery, NearQuery, Query, WordsQuery } from '../query/index.js';
 import type { DocSet } from './docSet.js';
 
 /** A part of a query that is looked up in the index, rather than joined from others. */
 export type LookedUp = WordsQuery | NearQuery | HeadingQuery;
 
+/** Many looked-up parts of which any will do, as a lane is: the same in hundreds of queries about one of another lane. */
+export interface AnyOfMany {
+  kind: 'or';
+  operands: readonly LookedUp[];
+}
+
+/** Fewer are joined as quickly as they are found again. */
+const MANY = 8;
+
+/** Whether a query is what a memory keeps as a whole. */
+export function isAnyOfMany(query: Query): query is Query & AnyOfMany {
+  return query.kind === 'or' && query.operands.length >= MANY && query.operands.every(isLookedUp);
+}
+
+function isLookedUp({ kind }: Query): boolean {
+  return kind === 'words' || kind === 'near' || kind === 'heading';
+}
+
 /** Of one index and one vocabulary: whoever keeps a memory makes a new one for another release. */
 export interface PartMemory {
   /** What a part finds: as it was found before, or by `find`. What `find` throws is thrown, and not kept. */
-  found(part: LookedUp, find: () => DocSet): DocSet;
+  found(part: LookedUp | AnyOfMany, find: () => DocSet): DocSet;
 }
 
 const BYTES_OF_A_DOCUMENT = 4;
@@ -25,19 +43,19 @@ export function partMemory(mostBytes: number): PartMemory {
       const before = known.get(key);
       const documents = before ?? find();
       // Taken out and put in again, so that the map's order is that of last use.
-      if (before === undefined) held += bytesOf(documents);
+      if (before === undefined) held += bytesOf(key, documents);
       else known.delete(key);
       known.set(key, documents);
       for (const [oldest, set] of known) {
         if (held <= mostBytes) break;
         known.delete(oldest);
-        held -= bytesOf(set);
+        held -= bytesOf(oldest, set);
       }
       return documents;
     },
   };
 }
 
-function bytesOf({ sorted, bits }: DocSet): number {
-  return BYTES_OF_AN_ENTRY + (sorted ?? bits ?? []).length * BYTES_OF_A_DOCUMENT;
+function bytesOf(key: string, { sorted, bits }: DocSet): number {
+  return BYTES_OF_AN_ENTRY + key.length + (sorted ?? bits ?? []).length * BYTES_OF_A_DOCUMENT;
 }
