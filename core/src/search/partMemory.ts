@@ -1,5 +1,6 @@
 /** What the parts of queries found in an index, so that many queries of the same words read each word once. */
 import type { HeadingQuery, NearQuery, Query, WordsQuery } from '../query/index.js';
+import { BoundedMemory } from './boundedMemory.js';
 import type { DocSet } from './docSet.js';
 
 /** A part of a query that is looked up in the index, rather than joined from others. */
@@ -35,23 +36,11 @@ const BYTES_OF_AN_ENTRY = 400;
 
 /** @param mostBytes what it may hold, about; what was not used for longest goes first */
 export function partMemory(mostBytes: number): PartMemory {
-  const known = new Map<string, DocSet>();
-  let held = 0;
+  const known = new BoundedMemory<string, DocSet>(mostBytes);
   return {
     found(part, find) {
       const key = JSON.stringify(part);
-      const before = known.get(key);
-      const documents = before ?? find();
-      // Taken out and put in again, so that the map's order is that of last use.
-      if (before === undefined) held += bytesOf(key, documents);
-      else known.delete(key);
-      known.set(key, documents);
-      for (const [oldest, set] of known) {
-        if (held <= mostBytes) break;
-        known.delete(oldest);
-        held -= bytesOf(oldest, set);
-      }
-      return documents;
+      return known.get(key, find, (documents) => bytesOf(key, documents));
     },
   };
 }

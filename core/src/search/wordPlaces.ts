@@ -3,18 +3,15 @@
  * again and again while a strategy is written, and the streams tell this only from their beginning on. It is read once,
  * and kept for as long as there is room.
  */
+import { BoundedMemory } from './boundedMemory.js';
 import { MASK, MASK_BITS } from './postings.js';
 import type { Zone } from './zone.js';
 
 /** Of one zone; a hundred of the commonest words of a million records. */
 const MOST_BYTES = 64 * 2 ** 20;
 
-interface Kept {
-  /** by the word’s number, that which was not used for longest first */
-  words: Map<number, Uint32Array>;
-  bytes: number;
-}
-const known = new WeakMap<Zone, Kept>();
+/** by the word’s number */
+const known = new WeakMap<Zone, BoundedMemory<number, Uint32Array>>();
 
 /**
  * @returns for each document of the word, in order: where its positions begin within those of the word and, in the
@@ -22,18 +19,12 @@ const known = new WeakMap<Zone, Kept>();
  */
 export function placesOf(zone: Zone, number: number): Uint32Array {
   let kept = known.get(zone);
-  if (kept === undefined) known.set(zone, (kept = { words: new Map(), bytes: 0 }));
-  const before = kept.words.get(number);
-  const places = before ?? readPlaces(zone, number);
-  if (before === undefined) kept.bytes += places.byteLength;
-  else kept.words.delete(number);
-  kept.words.set(number, places);
-  for (const [oldest, { byteLength }] of kept.words) {
-    if (kept.bytes <= MOST_BYTES) break;
-    kept.words.delete(oldest);
-    kept.bytes -= byteLength;
-  }
-  return places;
+  if (kept === undefined) known.set(zone, (kept = new BoundedMemory(MOST_BYTES)));
+  return kept.get(
+    number,
+    () => readPlaces(zone, number),
+    ({ byteLength }) => byteLength,
+  );
 }
 
 function readPlaces(zone: Zone, number: number): Uint32Array {

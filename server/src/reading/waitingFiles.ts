@@ -19,7 +19,7 @@ const SHOWN_TITLES = 3;
 interface Waiting {
   reviewId: string;
   path: string;
-  file: Omit<WaitingFile, 'troubles' | 'titles'> & Pick<WaitingFile, 'troubles'>;
+  file: Omit<WaitingFile, 'titles'>;
   until: number;
 }
 
