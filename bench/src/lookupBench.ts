@@ -33,6 +33,8 @@ function phrasesIn(text: string): Phrase[] {
 export function lookupBench(): Measurement[] {
   const first = readPhrases('typed-phrases.txt').seen;
   const further = readPhrases('typed-phrases-further.txt');
+  const third = readPhrases('typed-phrases-third.txt');
+  const fourth = readPhrases('typed-phrases-fourth.txt');
   const [index, ...others] = readVocabularies(join(root, 'standins', 'content')).map((vocabulary) =>
     indexForLookup(indexVocabulary(vocabulary)),
   );
@@ -66,7 +68,11 @@ export function lookupBench(): Measurement[] {
   return [
     ...figures('first', ranksOf(first, true), '>= 0.95'),
     ...figures('further', ranksOf(further.seen, true), '>= 0.95'),
-    ...figures('unseen', ranksOf(further.unseen, false), '>= 0.92'),
+    ...figures('further-unseen', ranksOf(further.unseen, false), '>= 0.92'),
+    ...figures('third', ranksOf(third.seen, true), '>= 0.95'),
+    ...figures('third-unseen', ranksOf(third.unseen, false), '>= 0.92'),
+    ...figures('fourth', ranksOf(fourth.seen, true), '>= 0.95'),
+    ...figures('fourth-unseen', ranksOf(fourth.unseen, false), '>= 0.92'),
     add('keystroke-in-three-vocabularies-median', median(times), 'ms'),
     add('keystroke-in-three-vocabularies-p95', quantile(times, 0.95), 'ms', '< 30'),
   ];

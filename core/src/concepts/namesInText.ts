@@ -62,7 +62,7 @@ function asWritten(index: LookupIndex, text: string): Name[] {
 }
 
 function oneOfEach(index: LookupIndex, numbers: readonly number[]): Name[] {
-  const found = numbers.flatMap((number) => index.names[number] ?? []);
+  const found = numbers.flatMap((number) => index.names[number] ?? []).filter(({ isSaying }) => !isSaying);
   const labelsFirst = [...found.filter(({ isLabel }) => isLabel), ...found.filter(({ isLabel }) => !isLabel)];
   return [...new Map([...labelsFirst].reverse().map((name) => [name.heading, name])).values()].reverse();
 }

@@ -18,6 +18,7 @@ export type LookupReason =
   | 'other form of an entry term'
   | 'part of a label'
   | 'part of an entry term'
+  | 'in other words'
   | 'words of the scope note'
   | 'likely misspelling';
 
@@ -49,10 +50,12 @@ interface Candidate {
 
 const SAME_LABEL = 2;
 const ENTRY_TERM = 1.9;
+const SAID = 1.6;
 /** So much more when no ending had to be taken off. */
 const TO_THE_LETTER = 0.2;
 /** A name that holds other words than those typed counts for so much of one that holds the same. */
 const ENTRY_SHARE = 0.97;
+const SAID_SHARE = 0.93;
 const NOTE_SHARE = 0.55;
 const OTHER_NAMES_SHARE = 0.35;
 const JOINED_QUALITY = 0.95;
@@ -88,7 +91,7 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
     const name = index.names[number];
     if (name === undefined) continue;
     const toTheLetter = textKey(name.text) === words.join(' ') ? TO_THE_LETTER : 0;
-    const score = (name.isLabel ? SAME_LABEL : ENTRY_TERM) + toTheLetter;
+    const score = (name.isLabel ? SAME_LABEL : name.isSaying ? SAID : ENTRY_TERM) + toTheLetter;
     offer({ heading: name.heading, name, score, misspelt: false, whole: true });
   }
   const readings = readingsOf(index, words);
@@ -112,6 +115,7 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
 function reasonOf({ name, score, misspelt, whole }: Candidate): LookupReason {
   if (name === null) return 'words of the scope note';
   if (misspelt) return 'likely misspelling';
+  if (name.isSaying) return 'in other words';
   if (score >= ENTRY_TERM) return name.isLabel ? 'same label' : 'entry term';
   if (whole) return name.isLabel ? 'other form of a label' : 'other form of an entry term';
   return name.isLabel ? 'part of a label' : 'part of an entry term';
@@ -239,7 +243,7 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
     const shareOfTyped = Math.min(ofTyped / typedMass, 1);
     const both =
       ((1 + TYPED_COUNTS) * shareOfName * shareOfTyped) / (TYPED_COUNTS * shareOfName + shareOfTyped);
-    const score = both * (name.isLabel ? 1 : ENTRY_SHARE);
+    const score = both * (name.isLabel ? 1 : name.isSaying ? SAID_SHARE : ENTRY_SHARE);
     const known = best.get(name.heading);
     if (known === undefined || known.score < score) {
       const whole = shareOfName > ALL && shareOfTyped > ALL;
@@ -303,7 +307,7 @@ function addOtherWords(
     ...candidates.slice(PROMISING).filter(({ name }) => name === null),
   ];
   for (const candidate of promising) {
-    if (candidate.score >= ENTRY_TERM) continue;
+    if (candidate.score >= SAID) continue;
     const { names, notes } = shares(candidate.heading);
     if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
     else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;

@@ -1,7 +1,8 @@
 /** A vocabulary made ready for lookup: which names and notes hold which words. */
 import { spellWord } from '../spelling/index.js';
 import { isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
-import type { VocabularyTree } from './model.js';
+import type { Heading, VocabularyTree } from './model.js';
+import { SAYINGS } from './sayings/index.js';
 
 /** A word in more names or notes than this finds none by itself where a rarer word was typed too. */
 export const COMMON = 2000;
@@ -11,6 +12,8 @@ export interface Name {
   heading: number;
   text: string;
   isLabel: boolean;
+  /** whether it is none of the vocabulary's own, but what people say for one of those */
+  isSaying: boolean;
   /** the folded words it is found by */
   folded: readonly string[];
 }
@@ -60,7 +63,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     }
     return own;
   };
-  const addName = (text: string, isLabel: boolean, heading: number) => {
+  const addName = (text: string, kind: 'label' | 'entry term' | 'saying', heading: number) => {
     const words = lookupWords(text);
     const number = names.length;
     const folded: string[] = [];
@@ -80,17 +83,25 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
       sense.headings += 1;
     }
     // The copy is no longer than its words, which the list that grew is.
-    names.push({ heading, text, isLabel, folded: folded.slice() });
+    names.push({
+      heading,
+      text,
+      isLabel: kind === 'label',
+      isSaying: kind === 'saying',
+      folded: folded.slice(),
+    });
     const key = inSingular(together);
     const others = joined.get(key);
     if (others === undefined) joined.set(key, number);
     else if (typeof others === 'number') joined.set(key, [others, number]);
     else others.push(number);
   };
+  const sayingsOf = sayingsByHeading(headings);
   headings.forEach((heading, place) => {
     firstNames[place] = names.length;
-    addName(heading.label, true, place);
-    for (const term of heading.entryTerms) addName(term, false, place);
+    addName(heading.label, 'label', place);
+    for (const term of heading.entryTerms) addName(term, 'entry term', place);
+    for (const saying of sayingsOf(heading)) addName(saying, 'saying', place);
     for (const word of noteWords(heading.scopeNote)) {
       const { sense } = know(word);
       if (sense.lastNoted === place) continue;
@@ -113,6 +124,16 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     return inName ? [[word, sense.folded] as const] : [];
   });
   return { tree, names, masses, joined, firstNames, senses, words };
+}
+
+/** What people say for each heading: by its label, or by an entry term that is the label of no other heading. */
+function sayingsByHeading(headings: readonly Heading[]): (heading: Heading) => string[] {
+  const byName = new Map(SAYINGS.map(({ name, sayings }) => [joinedName(name), sayings]));
+  const labels = new Set(headings.map(({ label }) => joinedName(label)));
+  return ({ label, entryTerms }) => {
+    const names = [label, ...entryTerms.filter((term) => !labels.has(joinedName(term)))];
+    return [...new Set(names.flatMap((name) => byName.get(joinedName(name)) ?? []))];
+  };
 }
 
 /** What is known of a word as written, so that each is worked out once. */
