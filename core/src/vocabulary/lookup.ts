@@ -8,8 +8,9 @@
 import { foldWord, slips } from '../spelling/index.js';
 import { textKey } from '../text/index.js';
 import { COMMON, joinedKey, type LookupIndex, type Name } from './lookupIndex.js';
-import { contentWords, lookupWords, senseOf } from './lookupWords.js';
+import { contentWords, isPeople, lookupWords, senseOf } from './lookupWords.js';
 import type { Heading } from './model.js';
+import { relatedTo } from './relatedWords.js';
 
 export type LookupReason =
   | 'same label'
@@ -33,6 +34,7 @@ export interface LookupHit {
 
 /** One of the words that a typed word may stand for. */
 interface Reading {
+  factor?: number;
   folded: string;
   /** 1 for the word itself, less for a guess */
   quality: number;
@@ -51,6 +53,7 @@ interface Candidate {
 const SAME_LABEL = 2;
 const ENTRY_TERM = 1.9;
 const SAID = 1.6;
+const PERSON = 1;
 /** So much more when no ending had to be taken off. */
 const TO_THE_LETTER = 0.2;
 /** A name that holds other words than those typed counts for so much of one that holds the same. */
@@ -59,6 +62,7 @@ const SAID_SHARE = 0.93;
 const NOTE_SHARE = 0.55;
 const OTHER_NAMES_SHARE = 0.35;
 const JOINED_QUALITY = 0.95;
+const RELATED_QUALITY = 0.6;
 const BEGUN_QUALITY = 0.8;
 /** What is a word as it stands is less likely the beginning of another. */
 const BEGUN_BY_A_WORD_QUALITY = 0.5;
@@ -126,7 +130,10 @@ function readingsOf(index: LookupIndex, words: readonly string[]): Reading[][] {
   const meant = contentWords(words);
   return meant.map((word, i) => {
     const folded = senseOf(word);
-    const readings: Reading[] = [{ folded, quality: 1, misspelt: false }];
+    const readings: Reading[] = [{ folded, quality: 1, misspelt: false, factor: isPeople(word) && !meant.every(isPeople) ? PERSON : 1 }];
+    for (const other of relatedTo(folded)) {
+      readings.push({ folded: other, quality: RELATED_QUALITY, misspelt: false });
+    }
     for (const pair of [`${meant[i - 1] ?? ''}${word}`, `${word}${meant[i + 1] ?? ''}`]) {
       const together = foldWord(pair);
       if (pair !== word && index.senses.has(together)) {
@@ -193,7 +200,7 @@ function misspellingsOf(index: LookupIndex, word: string): Reading[] {
 function weightOf(index: LookupIndex, readings: readonly Reading[]): number {
   for (const { folded } of readings) {
     const sense = index.senses.get(folded);
-    if (sense !== undefined) return sense.weight;
+    if (sense !== undefined) return sense.weight * (readings[0]?.factor ?? 1);
   }
   return Math.log(1 + index.tree.vocabulary.headings.length) / 2;
 }

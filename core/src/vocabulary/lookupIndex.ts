@@ -4,6 +4,7 @@ import { isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
 import { SAYINGS } from './sayings/index.js';
 
+const EMPTY_MASS = 0.5;
 /** A word in more names or notes than this finds none by itself where a rarer word was typed too. */
 export const COMMON = 2000;
 
@@ -47,6 +48,8 @@ export interface LookupIndex {
 /** Prepares a vocabulary. Takes some seconds for 100,000 headings. */
 export function indexForLookup(tree: VocabularyTree): LookupIndex {
   const names: Name[] = [];
+  /** for each name how many words of it were left out, as saying nothing */
+  const left: number[] = [];
   const { headings } = tree.vocabulary;
   const firstNames = new Uint32Array(headings.length + 1);
   const joined = new Map<string, number | number[]>();
@@ -69,12 +72,17 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     const folded: string[] = [];
     const meansSomething = words.some((word) => !isEmptyWord(word));
     let together = '';
+    let empty = 0;
     for (const each of words) {
       const word = know(each);
       const { sense } = word;
       word.inName = true;
       together += word.spelled;
-      if ((word.isEmpty && meansSomething) || sense.lastName === number) continue;
+      if (word.isEmpty && meansSomething) {
+        empty += 1;
+        continue;
+      }
+      if (sense.lastName === number) continue;
       sense.lastName = number;
       folded.push(sense.folded);
       sense.names.push(number);
@@ -82,6 +90,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
       sense.lastNamed = heading;
       sense.headings += 1;
     }
+    left.push(kind === 'saying' ? empty : 0);
     // The copy is no longer than its words, which the list that grew is.
     names.push({
       heading,
@@ -111,7 +120,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     }
   });
   firstNames[headings.length] = names.length;
-  const masses = new Float64Array(names.length);
+  const masses = Float64Array.from(left, (words) => words * EMPTY_MASS);
   for (const sense of senses.values()) {
     sense.weight = Math.log(1 + headings.length / sense.headings);
     for (const number of sense.names) masses[number] = (masses[number] ?? 0) + sense.weight;

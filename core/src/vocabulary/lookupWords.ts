@@ -54,6 +54,19 @@ export function lookupWords(text: string): string[] {
   return words;
 }
 
+const PEOPLE = new Set(
+  (
+    'people person persons patient patients nurse nurses staff doctor doctors woman women man men mother mothers father ' +
+    'fathers parent parents child children kid kids girl girls boy boys teenager teenagers adult adults elderly older old ' +
+    'worker workers carer carers resident residents family families relative relatives baby babies student students ' +
+    'someone somebody young'
+  ).split(' '),
+);
+
+export function isPeople(word: string): boolean {
+  return PEOPLE.has(word);
+}
+
 export function isEmptyWord(word: string): boolean {
   return EMPTY_WORDS.has(word);
 }
