@@ -48,12 +48,16 @@ interface Candidate {
   misspelt: boolean;
   /** whether all that was typed is all of the name */
   whole: boolean;
+  covers?: number[];
 }
 
 const SAME_LABEL = 2;
 const ENTRY_TERM = 1.9;
 const SAID = 1.6;
 const PERSON = 1;
+const COMPLETE = 0;
+const COMPLETE_SAID = 0;
+const SPREAD = 0;
 /** So much more when no ending had to be taken off. */
 const TO_THE_LETTER = 0.2;
 /** A name that holds other words than those typed counts for so much of one that holds the same. */
@@ -103,7 +107,7 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
   scoreNames(index, readings, typedMass).forEach(offer);
   addOtherWords(index, readings, typedMass, best);
 
-  const ranked = [...best.values()].sort((a, b) => b.score - a.score || lengthOf(a) - lengthOf(b));
+  const ranked = spread([...best.values()].sort((a, b) => b.score - a.score || lengthOf(a) - lengthOf(b)));
   const least = Math.max(LEAST_SCORE, (ranked[0]?.score ?? 0) * LEAST_OF_BEST);
   return ranked
     .filter(({ score }) => score >= least)
@@ -114,6 +118,31 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
       const { name, score } = candidate;
       return [{ heading, reason: reasonOf(candidate), matched: name?.text ?? heading.label, score }];
     });
+}
+
+function spread(ranked: Candidate[]): Candidate[] {
+  const left = ranked.slice(0, 30);
+  const result: Candidate[] = [];
+  const covered: number[] = [];
+  while (left.length > 0) {
+    let [bestAt, bestWorth] = [0, -1];
+    left.forEach(({ score, covers = [] }, i) => {
+      let [all, again] = [0, 0];
+      covers.forEach((weight, word) => {
+        all += weight;
+        again += Math.min(weight, covered[word] ?? 0);
+      });
+      const worth = score * (1 - SPREAD * (all === 0 ? 1 : again / all));
+      if (worth > bestWorth) [bestAt, bestWorth] = [i, worth];
+    });
+    const [next] = left.splice(bestAt, 1);
+    if (next === undefined) break;
+    result.push(next);
+    next.covers?.forEach((weight, word) => {
+      covered[word] = Math.max(covered[word] ?? 0, weight);
+    });
+  }
+  return [...result, ...ranked.slice(30)];
 }
 
 function reasonOf({ name, score, misspelt, whole }: Candidate): LookupReason {
@@ -202,7 +231,7 @@ function weightOf(index: LookupIndex, readings: readonly Reading[]): number {
     const sense = index.senses.get(folded);
     if (sense !== undefined) return sense.weight * (readings[0]?.factor ?? 1);
   }
-  return Math.log(1 + index.tree.vocabulary.headings.length) / 2;
+  return (Math.log(1 + index.tree.vocabulary.headings.length) / 2) ** 1;
 }
 
 interface Score {
@@ -250,7 +279,8 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
     const shareOfTyped = Math.min(ofTyped / typedMass, 1);
     const both =
       ((1 + TYPED_COUNTS) * shareOfName * shareOfTyped) / (TYPED_COUNTS * shareOfName + shareOfTyped);
-    const score = both * (name.isLabel ? 1 : name.isSaying ? SAID_SHARE : ENTRY_SHARE);
+    const complete = shareOfName > ALL ? (name.isSaying ? COMPLETE_SAID : COMPLETE) * Math.min(1, mass / 8) : 0;
+    const score = both * (name.isLabel ? 1 : name.isSaying ? SAID_SHARE : ENTRY_SHARE) + complete;
     const known = best.get(name.heading);
     if (known === undefined || known.score < score) {
       const whole = shareOfName > ALL && shareOfTyped > ALL;
@@ -297,16 +327,18 @@ function addOtherWords(
   const shares = (heading: number) => {
     const own = index.names.slice(index.firstNames[heading], index.firstNames[heading + 1]);
     let [inNames, inNote] = [0, 0];
+    const covers: number[] = [];
     for (const alternatives of readings) {
       const weight = weightOf(index, alternatives);
       const best = (holds: (word: string) => boolean) =>
         Math.max(0, ...alternatives.filter(({ folded }) => holds(folded)).map(({ quality }) => quality));
       const byName = best((word) => own.some(({ folded }) => folded.includes(word)));
       inNames += weight * byName;
+      covers.push(weight * byName);
       if (byName === 0)
         inNote += weight * best((word) => includesSorted(index.senses.get(word)?.notes, heading));
     }
-    return { names: inNames / typedMass, notes: inNote / typedMass };
+    return { names: inNames / typedMass, notes: inNote / typedMass, covers };
   };
   const candidates = [...best.values()].sort((a, b) => b.score - a.score);
   const promising = [
@@ -315,7 +347,8 @@ function addOtherWords(
   ];
   for (const candidate of promising) {
     if (candidate.score >= SAID) continue;
-    const { names, notes } = shares(candidate.heading);
+    const { names, notes, covers } = shares(candidate.heading);
+    candidate.covers = covers;
     if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
     else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
   }

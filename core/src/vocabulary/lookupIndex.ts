@@ -5,6 +5,7 @@ import type { Heading, VocabularyTree } from './model.js';
 import { SAYINGS } from './sayings/index.js';
 
 const EMPTY_MASS = 0.5;
+const POWER = 1;
 /** A word in more names or notes than this finds none by itself where a rarer word was typed too. */
 export const COMMON = 2000;
 
@@ -122,7 +123,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   firstNames[headings.length] = names.length;
   const masses = Float64Array.from(left, (words) => words * EMPTY_MASS);
   for (const sense of senses.values()) {
-    sense.weight = Math.log(1 + headings.length / sense.headings);
+    sense.weight = Math.log(1 + headings.length / sense.headings) ** POWER;
     for (const number of sense.names) masses[number] = (masses[number] ?? 0) + sense.weight;
   }
   for (const sense of senses.values()) {
@@ -137,7 +138,11 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
 
 /** What people say for each heading: by its label, or by an entry term that is the label of no other heading. */
 function sayingsByHeading(headings: readonly Heading[]): (heading: Heading) => string[] {
-  const byName = new Map(SAYINGS.map(({ name, sayings }) => [joinedName(name), sayings]));
+  const byName = new Map<string, readonly string[]>();
+  for (const { name, sayings } of SAYINGS) {
+    const key = joinedName(name);
+    byName.set(key, [...(byName.get(key) ?? []), ...sayings]);
+  }
   const labels = new Set(headings.map(({ label }) => joinedName(label)));
   return ({ label, entryTerms }) => {
     const names = [label, ...entryTerms.filter((term) => !labels.has(joinedName(term)))];

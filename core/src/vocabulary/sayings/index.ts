@@ -5,6 +5,9 @@
 import { BODY } from './body.js';
 import { BODY_FURTHER } from './bodyFurther.js';
 import { CARE_AND_RESEARCH } from './careAndResearch.js';
+import { CLINICAL_NAMES } from './clinicalNames.js';
+import { CLINICAL_NAMES_FURTHER } from './clinicalNamesFurther.js';
+import { CLINICAL_NAMES_OF_CARE } from './clinicalNamesOfCare.js';
 import { MIND } from './mind.js';
 import { PEOPLE } from './people.js';
 import { SLEEP_AND_SURROUNDINGS } from './sleepAndSurroundings.js';
@@ -29,6 +32,7 @@ function read(text: string): Sayings[] {
     });
 }
 
+/** For each name in turn; a name may come more than once. */
 export const SAYINGS: readonly Sayings[] = [
   PEOPLE,
   WORK,
@@ -38,4 +42,7 @@ export const SAYINGS: readonly Sayings[] = [
   BODY_FURTHER,
   TREATMENTS,
   CARE_AND_RESEARCH,
+  CLINICAL_NAMES,
+  CLINICAL_NAMES_FURTHER,
+  CLINICAL_NAMES_OF_CARE,
 ].flatMap(read);
