@@ -57,7 +57,9 @@ const SAID = 1.6;
 const PERSON = 1;
 const COMPLETE = 0;
 const COMPLETE_SAID = 0;
-const SPREAD = 0;
+const SPREAD = 0.25;
+const SECOND = 0.1;
+const THIRD = 0.7;
 /** So much more when no ending had to be taken off. */
 const TO_THE_LETTER = 0.2;
 /** A name that holds other words than those typed counts for so much of one that holds the same. */
@@ -132,7 +134,7 @@ function spread(ranked: Candidate[]): Candidate[] {
         all += weight;
         again += Math.min(weight, covered[word] ?? 0);
       });
-      const worth = score * (1 - SPREAD * (all === 0 ? 1 : again / all));
+      const worth = score * (1 - SPREAD * (all === 0 ? 0 : again / all));
       if (worth > bestWorth) [bestAt, bestWorth] = [i, worth];
     });
     const [next] = left.splice(bestAt, 1);
@@ -271,6 +273,7 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
     }
   }
   const best = new Map<number, Candidate>();
+  const evidence = new Map<number, number[]>();
   for (const [number, { ofName, ofTyped, misspelt }] of found) {
     const name = index.names[number];
     const mass = index.masses[number] ?? 0;
@@ -282,10 +285,17 @@ function scoreNames(index: LookupIndex, readings: readonly Reading[][], typedMas
     const complete = shareOfName > ALL ? (name.isSaying ? COMPLETE_SAID : COMPLETE) * Math.min(1, mass / 8) : 0;
     const score = both * (name.isLabel ? 1 : name.isSaying ? SAID_SHARE : ENTRY_SHARE) + complete;
     const known = best.get(name.heading);
+    const more = evidence.get(name.heading) ?? [0, 0, 0, 0];
+    more.push(score); more.sort((a, b) => b - a); more.length = 4;
+    evidence.set(name.heading, more);
     if (known === undefined || known.score < score) {
       const whole = shareOfName > ALL && shareOfTyped > ALL;
       best.set(name.heading, { heading: name.heading, name, score, misspelt, whole });
     }
+  }
+  for (const candidate of best.values()) {
+    const [, second = 0, third = 0, fourth = 0] = evidence.get(candidate.heading) ?? [];
+    candidate.score += SECOND * (second + THIRD * third + THIRD ** 2 * fourth);
   }
   return [...best.values()];
 }
@@ -350,7 +360,7 @@ function addOtherWords(
     const { names, notes, covers } = shares(candidate.heading);
     candidate.covers = covers;
     if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
-    else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
+    else candidate.score = Math.min(candidate.score + OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names, SAID - 0.01);
   }
 }
 

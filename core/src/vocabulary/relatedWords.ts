@@ -11,8 +11,8 @@ abuse mistreatment cruelty maltreatment
 accept agree willing approve
 accident mishap crash collision
 ache pain hurt sore painful aching hurting soreness
-admit admitted admission hospitalised
 adapt adjust accustomed
+admit admitted admission hospitalised
 advice counselling guidance tips advise
 afraid fear anxious worried scared nervous frightened terrified
 agitated restless aggressive
@@ -24,31 +24,43 @@ ankle foot leg
 annoyed angry irritated
 apart separate split isolated
 appetite hunger hungry eat
+apple fruit food
+argue quarrel conflict
 arm limb hand
+army soldier military
 arrive arrival come
 artery vessel vein
 ask question request interview enquire
 asleep sleep
+athletics sport
 attack assault hit
 attend attendance visit
 awake waking wakeful wake woken waken
 baby infant newborn babies
 bad poor terrible awful
+bake cook
+banana fruit food
 bandage dressing plaster
 bath wash shower bathing
+bathtub bath
 beat hit beating
-belly stomach tummy abdomen abdominal
+beauty appearance looks
 belief faith attitude opinion
+belly stomach tummy abdomen abdominal
 bend bent flexible
 big large great huge
 birth delivery labour childbirth born deliver
+birthday age
+biscuit snack food
 bladder urine urinary
+blanket warm bed
 bleed blood bleeding haemorrhage
 blind sight vision
 blister burn
 block blocked obstruct clogged
 blood bleeding
 blurred blurry cloudy misty
+boat ship sea
 body physical
 bone skeleton fracture
 boss manager leader supervisor head
@@ -59,45 +71,63 @@ box container
 boy son lad child
 brain head mind
 brave courage
+bread food
 break broken fracture snap crack
 break pause rest
+breakup divorce
 breast chest
 breath breathing respiration breathless air respiratory
 bright light brightness
 brush clean cleaning
 burn scald burnt
 busy workload hectic rushed
+butter fat food
 buy purchase
 buzz ring
+cake food snack
 call phone telephone ring
 calm relax soothe quiet relaxation calming
 cancer tumour tumor malignant growth carcinoma
+candle light
+candy sweet sugar
+canteen kitchen meal
 car vehicle drive driving
 care nursing look
 carer caregiver
+carrot vegetable food
 carry lift
+celebrate holiday
 change swap switch alter rotate shift
 cheap cost expensive price
 check test inspect examine monitor
+cheek face
+cheese food
 chest lung heart
 chew eat
 chief head leader
+chin face
+chocolate sweet snack
 choice decision option choose decide
 choke swallow choking
+chore household
 church religion
 cigarette smoke smoking tobacco
+cinema film
 city urban town
 clean hygiene wash wipe disinfect
 clever intelligent
 clinic outpatient
+clock time
 close shut closed
-clothes dressing dress
 clot thrombosis
+clothes dressing dress
 clumsy dexterity
+coach bus driver
 coffee caffeine tea
 cold chilled cool freezing
 collapse faint fall
 colleague coworker
+college student university
 come arrive
 comfort soothe relief
 commute travel journey
@@ -106,18 +136,23 @@ complain complaint grievance
 computer electronic digital online internet
 confident confidence sure
 confused muddled disoriented confusion delirious
+conscience moral guilt
 consent permission agree
 continue continuity
 control manage
 cook kitchen cooking
 copy imitate simulate imitation
+corpse death
 corridor hallway
 cost price money expense pay expensive
 cough coughing
 country rural countryside village
 course class lesson training
+cradle cot baby
 cream ointment lotion
 crew team
+crime criminal offender prison
+criminal offender prisoner
 cry crying tears weep
 cure heal treat
 curtain blind shade
@@ -133,14 +168,17 @@ decay rot
 delay late wait
 deliver birth
 depressed sad low depression unhappy
+diary record
 diet food eating nutrition
 difficult trouble hard
+diner restaurant
 dinner meal supper
 dirty unclean contaminated
 disabled disability handicap
 disease illness condition sickness
 distract distraction
 disturb interrupt disrupt interruption
+divorce separate
 dizzy giddy faint lightheaded
 doctor clinician practitioner
 doubt hesitant unsure
@@ -165,9 +203,11 @@ employ hire recruit
 empty vacant
 encourage motivate persuade
 end finish stop
+engine vehicle
 enjoy satisfaction pleasure
 enough sufficient
 equipment device
+estate housing
 evening night
 exam test
 exercise training fitness workout gym sport
@@ -175,9 +215,10 @@ exhausted drained tired worn
 explain tell teach inform explanation
 eye sight vision
 face facial
+factory industrial industry
 fail failure
-fair equal
 faint fainting collapse
+fair equal
 faith religion
 fall tumble slip trip
 family relatives household
@@ -190,10 +231,12 @@ feel feeling
 fell fall fallen
 fever temperature
 few lack
+film movie television screen
 finger hand
 fire burn
-fit seizure
 fit fitness
+fit seizure
+flat apartment housing
 fluid water liquid
 food meal diet nutrition eating
 foot feet toe
@@ -202,11 +245,14 @@ forget forgetful memory forgotten
 freezing cold
 friend peer
 frozen stiff
+fruit diet food
 full crowded
 fun play
+funeral death grief
 funny humour
 game play
 gap shortage
+garbage waste
 gene genetic inherited hereditary
 germ bacteria infection virus
 giddy dizzy
@@ -214,15 +260,23 @@ girl daughter child
 glasses spectacles goggles lenses
 gloves protective
 goggles glasses
+gossip talk
 government policy
-grandmother grandfather older
+grain food
 gran older
+grandad grandfather older
+grandmother grandfather older
+grandson family
+granny grandmother older
 grief sorrow mourning
 grip grasp hold
 grow growth
 gum tooth
+gun weapon shooting
+gym fitness exercise
 habit behaviour
 hair scalp head
+haircut hair
 happy satisfied satisfaction mood
 harm injury damage hurt
 head brain
@@ -250,11 +304,13 @@ hungry hunger
 hurry rush
 hurt injury pain
 husband spouse partner family
+hymn song religion
 ice cold
 ill sick illness unwell
 improve better improvement
 income poverty pay
 infect infection infectious contagious catch
+infirm frail weak
 inform information
 inject injection needle jab
 injure injury hurt wounded
@@ -262,6 +318,7 @@ inmate prisoner
 insect bite
 instruct teach
 insult abuse
+internet online web
 interrupt interruption disturb
 itch itchy itching scratch
 jab vaccine injection vaccination
@@ -270,17 +327,19 @@ jaw tooth mouth
 job work employment occupation
 joke humour
 journey travel
+keyboard computer
 kid child
 kidney renal
 kill death
-kind type
 kind empathy compassion
+kind type
 know knowledge
 lady woman
 lamp light lighting bulb
 late delay
 laugh humour laughter
 law policy
+lawyer legal
 lazy sedentary
 leader boss
 leaflet booklet information
@@ -294,6 +353,7 @@ light lamp
 limb arm leg
 limp walk
 lip mouth
+liquor alcohol
 listen hear
 loneliness alone isolation
 loss lose lost losing
@@ -303,9 +363,14 @@ lunch meal
 lung chest breathing
 machine device equipment
 mad psychosis
+magazine read
 male men
 manage cope
+marriage couple spouse
+married spouse couple
+mate friend partner
 mattress bed
+mayor policy
 meal food eating
 measure measurement
 meat food
@@ -320,11 +385,14 @@ mix confuse
 mobile phone
 money cost financial cash
 monitor observe
+mosque religion
 mother mum mom maternal
 mouth oral
 move mobility movement moving mobilise
+movie film television screen
 muddled confused
 mum mother
+murder violence death
 music song
 nap doze snooze
 nasty hostile
@@ -332,40 +400,57 @@ nausea sick vomiting queasy
 needle injection
 nervous anxious
 new newly
+newspaper read
 night overnight nocturnal nightly
 nipple breast
 noise sound loud
 nose nasal
 note record
 numb numbness
+nun religion
+nursery child infant
 obese fat
 observe watch
 odour smell
+offender prisoner
 ointment cream
 old aged
 operate surgery theatre
 opinion attitude view
+orgasm sexual
+orphan child
 outside outdoor
 overweight obesity heavy fat
 pack package
+pajamas bed
 paralysed paralysis
 partner spouse family
 pause break
 pay wage salary
+peanut nut
 pee urine urinate
+penis erection
 permission consent
 pet animal dog cat
+petrol fuel
 phone telephone call mobile
+picnic food
 picture image
+pilgrim religion
 pill tablet
 pillow bed
 pimple spot
 pipe tube
+pizza food
 plan planning
 plane flight
+plumber builder
+poet poem
 poison toxic
+policeman police
 poo stool bowel
 poor poverty deprived
+porridge breakfast
 pray prayer religion
 pregnant pregnancy expectant
 prescribe prescription
@@ -376,14 +461,18 @@ priest chaplain
 prison jail
 problem trouble
 protect protection
+pub alcohol
 pulse heartbeat
 punch hit
 pupil student school
+pyjamas bed
 question ask
 queue wait
 quick fast
 quiet noise silent
 quit stop leave
+radio sound
+rail train
 rash skin spots
 rays radiation
 reach access
@@ -404,6 +493,7 @@ reply answer
 residents home
 respect dignity
 rest sleep
+restaurant meal
 retire retirement
 reward incentive
 ring call
@@ -416,8 +506,10 @@ rude incivility
 rush hurry
 sad depressed unhappy
 safe safety
+salad vegetable food
 salary pay
 saliva spit
+sandwich food
 scald burn
 scan imaging
 scared fear
@@ -428,6 +520,7 @@ seat sit
 secret privacy
 see sight
 seizure fit
+semen sperm
 separate isolate
 serious severe
 sex sexual
@@ -441,11 +534,13 @@ shout scream
 shower wash
 sick ill nausea
 sight vision
+silence quiet
 silent quiet
 sing song music
 sit sitting seat
 skip miss
 sleepy drowsy
+slim thin
 slip fall
 small little tiny
 smell odour scent
@@ -459,6 +554,7 @@ soothe calm
 sore ulcer wound
 sorrow grief
 sound noise
+soup food meal
 speak speech talk
 spectacles glasses
 spine back
@@ -476,21 +572,28 @@ stop quit cease
 street road
 strength strong
 stress strain
+stroll walk
 strong strength
 student learner
 sugar glucose
 sunglasses glasses
 sunrise dawn
+supper dinner meal
 support help
 surgeon operation
 survive survivor
+sweets sugar
 swell swollen swelling
 talk conversation speak discuss
 teach education training
 teen teenager adolescent
+teeth tooth
+television screen
+telly television screen
 thin underweight
 think thought
 thirst thirsty
+thrive resilient resilience flourish
 thumb hand
 timetable schedule
 tiny small
@@ -501,6 +604,7 @@ torn tear
 town urban
 toy play
 train training
+tram traffic
 translate interpreter
 trauma injury
 travel journey
@@ -508,18 +612,24 @@ treat treatment therapy
 tremble tremor
 trip fall
 tube catheter
+tuition teach
 tumour cancer
 turn turning reposition
+tv television screen
 ulcer sore
+uniform clothing
 university student
 unpaid volunteer
 unsteady balance
 urgent emergency
 urine pee
+vacation holiday
 vaccinate vaccine
+vegetable diet food
 veteran soldier
 village rural
 violent violence aggressive
+violin music
 visit visitor
 voice speech
 volunteer unpaid
@@ -534,8 +644,12 @@ warm heat
 wash bathing washing
 weak weakness frail
 weakness strength
+web internet online
+wedding marriage
 weep cry
+whisky alcohol
 wife spouse
+wine alcohol
 wipe clean
 woman female
 womb uterus
@@ -545,6 +659,7 @@ worry anxiety
 wound sore
 write writing
 wrong error
+yell shout scream
 yellow jaundice
 `;
 

@@ -138,7 +138,7 @@ Sick leave: absenteeism; sickness absence; long-term sickness; absence from work
 Workload: nursing workload; work intensity; patient load; time pressure; caseload; demands; time constraints; workload measurement; busyness
 Job satisfaction: work satisfaction; work engagement; morale; job enjoyment; motivation at work; vocation; engagement of staff; organisational commitment
 Work accidents: occupational injury; workplace accident; occupational safety; industrial injury; occupational hazards; work-related injury; health and safety
-Needle injuries: NSI; needlestick injury; sharps; percutaneous injury; needlestick; sharps injury; body fluid exposure; occupational blood exposure; post-exposure prophylaxis; PEP
+Needle injuries: NSI; needlestick injury; sharps; percutaneous injury; needlestick; sharps injury; body fluid exposure; occupational blood exposure; post-exposure prophylaxis
 Commuting accidents: drowsy driving; post-shift driving; motor vehicle crash after work; fall asleep crash; sleep-related crash; driving home drowsy; driver fatigue; drowsy driving after nights; fatigue-related crashes
 Work performance: productivity; job performance; occupational performance; work ability; efficiency; performance on shift; work output
 Work errors: human error; lapses; errors; clinical errors; diagnostic error; misdiagnosis; mistakes; medical errors; slips and lapses
@@ -170,7 +170,7 @@ Sleep quality: sleep efficiency; subjective sleep quality; restorative sleep; sl
 Day sleep: daytime sleep; post-night-shift sleep; recovery sleep; diurnal sleep; sleep after night duty; daytime recovery sleep
 Naps: napping; power nap; daytime nap; siesta; afternoon nap; nap duration
 Sleep stages: REM; slow-wave sleep; NREM; non-REM; REM sleep; sleep staging; sleep macrostructure; rapid eye movement
-Sleep onset: sleep latency; sleep onset latency; SOL; time to fall asleep; latency to sleep
+Sleep onset: sleep latency; sleep onset latency; time to fall asleep; latency to sleep
 Waking state: wakefulness; sustained wakefulness; hours of wakefulness; wake after sleep onset; WASO; extended wakefulness; prolonged wakefulness
 Alertness: vigilance; arousal; alertness on night shift; attentiveness; wake promotion; night-time alertness; subjective alertness; neurobehavioural alertness
 Sleepiness: excessive daytime sleepiness; EDS; somnolence; drowsiness; hypersomnolence; sleep propensity; sleepiness on shift; daytime somnolence; on-shift sleepiness
@@ -211,8 +211,8 @@ Light: illuminance; luminance; photic; spectral composition; visible light; ligh
 Daylight: natural light; sunlight exposure; daylight exposure; daylighting; solar; outdoor light; sun exposure by day
 Blue light: short wavelength; blue-enriched; blue light hazard; LED blue; short-wavelength light; screen light; melanopsin
 Dim light: low illuminance; dim red light; below 50 lux; control light; placebo light; dim light condition
-Light at night: LAN; artificial light at night; ALAN; nocturnal light exposure; night-time illumination; night light; light exposure at night
-Lighting: illumination; light fixtures; LED; luminaire; fluorescent lighting; indoor lighting; office lighting; workplace lighting; lighting design; artificial lighting
+Light at night: artificial light at night; ALAN; nocturnal light exposure; night-time illumination; night light; light exposure at night
+Lighting: illumination; light fixtures; luminaire; fluorescent lighting; indoor lighting; office lighting; workplace lighting; lighting design; artificial lighting
 Ward lighting: hospital lighting; ICU lighting; bedside lighting; nursing station lights; hospital light levels; lighting in intensive care
 Dynamic lighting: circadian lighting; tunable white; cycled lighting; biodynamic light; variable lighting; human-centric; lighting system that varies by time
 Noise: sound level; noise exposure; environmental noise; noise-induced; dB; decibel; acoustic; aircraft noise; noise pollution

@@ -2,7 +2,7 @@
 export const CLINICAL_NAMES_FURTHER = `
 Mental health conditions: mental disorder; psychiatric disorder; psychopathology; SMI; severe mental illness; mental ill health; psychiatric inpatients; common mental disorders; psychiatric wards; neurosis
 Depression: MDD; major depression; depressive episode; depressive disorder; dysthymia; antidepressant-resistant; depressive symptoms; late-life depression; unipolar depression; electroconvulsive therapy; ECT
-Winter depression: SAD; seasonal affective; seasonal affective disorder; winter-pattern depression; seasonality of mood
+Winter depression: seasonal affective; seasonal affective disorder; winter-pattern depression; seasonality of mood
 Depression after birth: PND; postnatal depression; perinatal depression; postpartum mood disorder; maternal depression; puerperal psychosis; baby blues; postpartum blues; perinatal mental health; antenatal depression
 Anxiety: GAD; generalised anxiety; anxiety disorder; preoperative anxiety; state anxiety; trait anxiety; anxiety symptoms; health anxiety; test anxiety; anxious
 Post-traumatic stress: PTSD; traumatic stress; acute stress disorder; psychological trauma; EMDR; trauma survivors; post-traumatic; intrusive memories; childbirth trauma; complex trauma
@@ -92,16 +92,16 @@ Cardiac arrest: OHCA; out-of-hospital cardiac arrest; in-hospital cardiac arrest
 Stroke: CVA; ischaemic stroke; haemorrhagic stroke; TIA; transient ischaemic attack; thrombectomy; hemiplegia; hemiparesis; subarachnoid haemorrhage; stroke survivors; neglect after stroke; cerebral infarction; stroke unit; poststroke
 Blood clots: DVT; VTE; venous thromboembolism; thromboprophylaxis; deep vein thrombosis; thrombus; thromboembolism; hypercoagulability; thrombophilia
 Lung clots: pulmonary embolism; PE; embolism; pulmonary embolus
-Poor leg circulation: PAD; peripheral arterial disease; claudication; Raynaud; limb ischaemia; peripheral vascular disease; PVD; Raynaud's
+Poor leg circulation: peripheral arterial disease; claudication; Raynaud; limb ischaemia; peripheral vascular disease; PVD; Raynaud's
 Varicose veins: venous insufficiency; varicosities; phlebitis; vein stripping; sclerotherapy; chronic venous disease
 Swollen legs: oedema; lymphoedema; peripheral edema; lymphedema; dependent oedema; ankle oedema; ascites
 Anaemia: iron deficiency; haemoglobin; IDA; low Hb; pernicious anaemia; anaemic; ferritin; thalassaemia; preoperative anaemia
 Lung conditions: respiratory illness; pulmonary disease; lung disease; respiratory failure; bronchiectasis; silicosis; asbestosis; pneumothorax; pleural effusion; bronchiolitis; ARDS; respiratory tract infection; pulmonary; pleurisy; occupational lung disease; pulmonary hypertension
 Asthma: bronchospasm; asthmatic; exercise-induced bronchoconstriction; childhood asthma; peak flow; wheeze; asthma exacerbation; acute asthma
 Chronic airway narrowing: COPD; emphysema; chronic bronchitis; COPD exacerbation; airflow obstruction; pulmonary rehab; chronic obstructive; FEV1
-Pneumonia: HAP; VAP; community-acquired pneumonia; aspiration pneumonia; ventilator-associated pneumonia; LRTI; bronchopneumonia; lower respiratory tract infection; hospital-acquired pneumonia; CAP; pneumococcal
+Pneumonia: HAP; VAP; community-acquired pneumonia; aspiration pneumonia; ventilator-associated pneumonia; LRTI; bronchopneumonia; lower respiratory tract infection; hospital-acquired pneumonia; pneumococcal
 Tuberculosis: TB; MDR-TB; latent tuberculosis; mycobacterium; BCG; directly observed therapy
-Breathlessness: dyspnoea; dyspnea; SOB; respiratory distress; air hunger; orthopnoea; work of breathing
+Breathlessness: dyspnoea; dyspnea; respiratory distress; air hunger; orthopnoea; work of breathing
 Cough: chronic cough; pertussis; whooping cough; croup; sputum; expectoration; bronchitis; acute bronchitis
 Scarred lungs: pulmonary fibrosis; ILD; IPF; interstitial lung disease; asbestosis; sarcoidosis
 Colds: URTI; upper respiratory tract infection; rhinovirus; coryza; rhinitis; sinusitis; common cold
@@ -146,7 +146,7 @@ Muscle loss: sarcopenia; muscle atrophy; muscle mass; disuse atrophy; lean mass;
 Shoulder pain: rotator cuff; adhesive capsulitis; frozen shoulder; subacromial; shoulder impingement; hemiplegic shoulder; shoulder dislocation
 Wrist nerve pinch: carpal tunnel; CTS; median nerve; entrapment neuropathy; ulnar nerve
 Tendon pain: tendinopathy; tendinitis; epicondylitis; Achilles; plantar fasciitis; RSI; repetitive strain injury; tenosynovitis; de Quervain
-Widespread muscle pain: fibromyalgia; myalgia; FMS; myofascial; chronic widespread pain; muscle soreness; DOMS
+Widespread muscle pain: fibromyalgia; myalgia; FMS; myofascial; chronic widespread pain; muscle soreness
 Amputation: amputee; limb loss; below-knee amputation; transtibial; stump care; lower limb amputation
 Foot problems: hallux valgus; bunion; plantar; podiatric; onychomycosis; ingrown nail; foot deformity; metatarsalgia; foot disorder; heel pain; older people's feet; callus; tinea pedis
 Wounds: wound healing; chronic wounds; laceration; hard-to-heal wounds; traumatic wounds; wound management; non-healing wounds; debridement; maggot; larval therapy; skin graft; pilonidal; biofilm; wound assessment; tissue viability; exudate
@@ -163,14 +163,14 @@ Skin damage from moisture: MASD; incontinence-associated dermatitis; IAD; diaper
 Bites: bite wound; snakebite; envenomation; dog bite; tick bite; insect sting; rabies; antivenom; Lyme; Lyme disease; scorpion
 Scars: hypertrophic scar; keloid; cicatrix; scar formation; scar management; striae
 Infections: infectious disease; bacterial infection; viral infection; fungal infection; communicable disease; herpes zoster; varicella; RSV; Ebola; dengue; zoonosis; COVID-19; SARS-CoV-2; mononucleosis; candida; infected; infectious; meningococcal; typhoid; diphtheria; tetanus; polio; CMV; chickenpox; mumps; leprosy; Zika
-Care-related infections: HAI; nosocomial; healthcare-associated infection; HCAI; hospital-acquired infection; hospital-acquired pneumonia; cross-infection; ventilator-associated
+Care-related infections: nosocomial; healthcare-associated infection; HCAI; hospital-acquired infection; hospital-acquired pneumonia; cross-infection; ventilator-associated
 Catheter infections: CAUTI; CLABSI; CRBSI; line sepsis; catheter-related bloodstream infection; bacteraemia; device-associated infection; phlebitis
 Blood poisoning: sepsis; septic shock; septicaemia; neonatal sepsis; SIRS; bacteraemia; septic; bloodstream infection; maternal sepsis
 Urinary infections: UTI; cystitis; pyelonephritis; bacteriuria; urinary tract; asymptomatic bacteriuria; dysuria; urinary sepsis; recurrent UTI; haematuria
 Influenza: flu; H1N1; seasonal flu; influenza-like illness; avian influenza; oseltamivir; ILI
 Stomach bugs: gastroenteritis; norovirus; rotavirus; food-borne illness; salmonella; campylobacter; infectious diarrhoea; E. coli; cholera; food poisoning; diarrhoea and vomiting in children; diarrhoeal disease
 Malaria: plasmodium; antimalarial; insecticide-treated nets; falciparum; artemisinin
-HIV: AIDS; PrEP; antiretroviral; ART; HAART; PLWH; people living with HIV; seropositive; CD4; HIV-positive
+HIV: PrEP; antiretroviral; HAART; PLWH; people living with HIV; seropositive; CD4; HIV-positive
 Hepatitis: HBV; HCV; viral hepatitis; hepatitis C; hepatitis B; hepatitis A
 Measles: MMR; rubella; morbilli; measles vaccination; rubeola
 Resistant bacteria: AMR; MRSA; antimicrobial resistance; VRE; ESBL; CPE; multidrug-resistant; MDRO; antibiotic-resistant; carbapenem-resistant

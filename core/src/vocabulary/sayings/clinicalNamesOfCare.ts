@@ -9,10 +9,10 @@ Frailty: frail; frailty syndrome; pre-frail; prefrailty; frailty index; vulnerab
 Cancer: neoplasm; oncology; malignancy; carcinoma; metastasis; tumour; sarcoma; oncological; cancer patients; metastatic; palliative oncology; cancer diagnosis; pancreatic cancer; liver cancer; bladder cancer; stomach cancer; brain cancer; kidney cancer; immunotherapy
 Breast cancer: mastectomy; breast carcinoma; lumpectomy; breast reconstruction; BRCA; breast-conserving surgery; mammary; breast oncology; DCIS
 Lung cancer: NSCLC; bronchogenic carcinoma; mesothelioma; lobectomy; small cell; lung nodule; pulmonary nodule
-Bowel cancer: colorectal cancer; CRC; colon carcinoma; rectal cancer; faecal occult blood; colectomy; colonoscopy; polypectomy; FIT; FOBT; anterior resection; adenoma; colorectal surgery
+Bowel cancer: colorectal cancer; CRC; colon carcinoma; rectal cancer; faecal occult blood; colectomy; colonoscopy; polypectomy; FOBT; anterior resection; adenoma; colorectal surgery
 Prostate cancer: prostatectomy; PSA; androgen deprivation; prostate screening; brachytherapy; radical prostatectomy; prostate biopsy
 Skin cancer: melanoma; BCC; basal cell carcinoma; squamous cell carcinoma; actinic keratosis; naevus; keratinocyte; dermoscopy
-Blood cancer: leukaemia; lymphoma; myeloma; haematological malignancy; AML; stem cell transplantation; ALL; bone marrow transplant; Hodgkin; neutropenia; myelodysplastic; haemato-oncology; CLL
+Blood cancer: leukaemia; lymphoma; myeloma; haematological malignancy; AML; stem cell transplantation; bone marrow transplant; Hodgkin; neutropenia; myelodysplastic; haemato-oncology; CLL
 Childhood cancer: paediatric oncology; childhood leukaemia; neuroblastoma; retinoblastoma; adolescent cancer
 Cancer survivors: survivorship; cancer aftercare; post-treatment cancer; long-term survivors; cancer follow-up; fear of recurrence
 Cancer fatigue: CRF; cancer-related fatigue; chemotherapy-related fatigue; fatigue in cancer patients; radiotherapy fatigue; fatigue in breast cancer
@@ -55,7 +55,7 @@ Menopause: vasomotor symptoms; perimenopause; postmenopausal; climacteric; HRT; 
 Heavy periods: menorrhagia; HMB; heavy menstrual bleeding; fibroid; hysterectomy; endometrial ablation; menstrual disorder; abnormal uterine bleeding; menstruation; amenorrhoea
 Infertility: IVF; subfertility; assisted reproduction; fertility; ICSI; insemination; ovulation; fertility preservation; sperm quality; assisted reproductive technology; conception; PCOS fertility
 Birth control: contraception; contraceptive; IUD; LARC; oral contraceptive; condom; family planning; emergency contraception; contraceptive pill; vasectomy; tubal ligation; abortion; unplanned pregnancy
-Pelvic floor weakness: pelvic organ prolapse; POP; pelvic floor dysfunction; cystocele; pessary; uterine prolapse; pelvic floor muscle; rectocele
+Pelvic floor weakness: pelvic organ prolapse; pelvic floor dysfunction; cystocele; pessary; uterine prolapse; pelvic floor muscle; rectocele
 Men's health: testicular; andrology; testosterone deficiency; testicular cancer; male reproductive; hypogonadism; circumcision; testicular self-examination
 Prostate enlargement: BPH; LUTS; prostatic hyperplasia; TURP; lower urinary tract symptoms; tamsulosin; prostatitis; urinary symptoms in men; prostate exam
 Erection problems: erectile dysfunction; ED; impotence; sildenafil; male sexual dysfunction; post-prostatectomy erectile function
@@ -116,7 +116,7 @@ Bleeding: haemorrhage; haemostasis; blood loss; coagulopathy; major haemorrhage;
 Bleeding after birth: PPH; postpartum haemorrhage; oxytocin; uterine atony; carbetocin; third stage bleeding; uterotonic; ergometrine
 Nosebleed: epistaxis; nasal packing; nasal cautery; nasal bleeding
 Shock: hypovolaemic shock; cardiogenic; haemodynamic instability; vasopressors; circulatory shock; haemorrhagic shock
-Weakness after intensive care: PICS; post-intensive care syndrome; ICU-acquired weakness; critical illness myopathy; ICU survivors; intensive care follow-up; critical illness polyneuropathy; intensive care diary; ICU diaries; intensive care survivors
+Weakness after intensive care: post-intensive care syndrome; ICU-acquired weakness; critical illness myopathy; ICU survivors; intensive care follow-up; critical illness polyneuropathy; intensive care diary; ICU diaries; intensive care survivors
 Long-term symptoms after infection: long COVID; post-viral fatigue; post-COVID; post-acute sequelae; ME/CFS; myalgic encephalomyelitis; post-infectious syndrome; persistent symptoms after COVID-19
 Genetic conditions: hereditary; genetic disorder; rare disease; genetic counselling; inherited disorder; BRCA carriers; genetic screening; congenital disorder; Huntington's; Marfan; Duchenne; genomic testing
 Cystic lung and gut disease: CF; cystic fibrosis; airway clearance; pancreatic insufficiency; mucoviscidosis
@@ -127,7 +127,7 @@ Birth defects: congenital anomaly; spina bifida; cleft lip; neural tube defects;
 Growth problems: stunting; failure to thrive; faltering growth; growth restriction; IUGR; growth hormone deficiency; short stature; poor weight gain; small for gestational age; SGA; growth failure; child growth; delayed puberty
 Newborn jaundice: hyperbilirubinaemia; neonatal jaundice; bilirubin; kernicterus; transcutaneous bilirubin
 Colic: infantile colic; infant crying; excessive crying; simethicone; crying in infants
-Physical treatments: physiotherapy; physical modalities; manual therapy; TENS; electrotherapy; ultrasound therapy; non-pharmacological; hydrotherapy; shockwave therapy; osteopathy; chiropractic; traction; hypnosis; hyperbaric; laser therapy; magnetic stimulation; rTMS; biofeedback; reflexology; reiki; balneotherapy; spa therapy; non-pharmacological interventions
+Physical treatments: physiotherapy; physical modalities; manual therapy; electrotherapy; ultrasound therapy; non-pharmacological; hydrotherapy; shockwave therapy; osteopathy; chiropractic; traction; hypnosis; hyperbaric; laser therapy; magnetic stimulation; rTMS; biofeedback; reflexology; reiki; balneotherapy; spa therapy; non-pharmacological interventions
 Light therapy: BLT; bright light therapy; phototherapy; light box; light treatment; chronotherapy; light intervention; heliotherapy; UVB phototherapy; photobiomodulation
 Bright light exposure: timed light exposure; bright light at work; nocturnal bright light; 10,000 lux; high illuminance; bright light pulses; intermittent bright light; bright light during night shift
 Dawn simulation: dawn simulator; sunrise alarm; artificial dawn; naturalistic light
@@ -164,7 +164,7 @@ Many medicines at once: polypharmacy; polymedication; multiple medications; hype
 Stopping medicines: deprescribing; tapering; discontinuation; medication review; drug withdrawal; weaning from medication; benzodiazepine withdrawal; dose reduction; drug holiday; opioid tapering; gradual withdrawal; medicines optimisation; stopping antipsychotics
 Vaccines: immunisation; vaccination; flu vaccine; HPV vaccine; BCG; booster dose; pneumococcal vaccine; influenza vaccination; vaccination of staff; COVID vaccine; childhood immunisation; inoculation; vaccine; MMR vaccine; hepatitis B vaccination
 Talking treatments: psychotherapy; counselling; psychological intervention; psychosocial intervention; psychodynamic; interpersonal therapy; talk therapy; hypnotherapy; psychological support; grief counselling; trauma counselling; internet therapy; psychoeducation; supportive counselling; e-therapy; psychological therapies; psychoanalysis; online counselling
-Cognitive behavioural treatment: CBT; ACT; DBT; behavioural activation; cognitive therapy; acceptance and commitment therapy; exposure therapy; iCBT; internet-delivered CBT; behavioural therapy; online therapy for depression; cognitive restructuring; computerised CBT
+Cognitive behavioural treatment: CBT; DBT; behavioural activation; cognitive therapy; acceptance and commitment therapy; exposure therapy; iCBT; internet-delivered CBT; behavioural therapy; online therapy for depression; cognitive restructuring; computerised CBT
 Cognitive treatment of insomnia: CBTi; CBT-I; stimulus control; sleep restriction therapy; digital CBT-I; behavioural insomnia therapy; digital insomnia treatment
 Mindfulness: MBSR; mindfulness-based; meditation; MBCT; mindfulness-based stress reduction; body scan; loving-kindness
 Peer support: peer mentor; mutual aid; peer-led; self-help group; peer worker; peer counselling; befriending; patient support group; lay-led; buddy scheme; peer volunteers; second victim support
@@ -245,20 +245,20 @@ Steroids: corticosteroid; prednisolone; dexamethasone; glucocorticoid; hydrocort
 Blood thinners: anticoagulant; warfarin; DOAC; NOAC; LMWH; antiplatelet; heparin; rivaroxaban; enoxaparin; clopidogrel; anticoagulation; apixaban; aspirin for clots; dabigatran; INR; thromboprophylaxis; direct oral anticoagulants; low-molecular-weight heparin
 Cholesterol medicines: statin; simvastatin; atorvastatin; ezetimibe; lipid-lowering; rosuvastatin; PCSK9; statin intolerance; fibrates
 Diabetes tablets: metformin; SGLT2; sulfonylurea; gliclazide; GLP-1; oral hypoglycaemic; DPP-4; glibenclamide; glucose-lowering; empagliflozin; antidiabetic; pioglitazone; liraglutide; semaglutide; oral antidiabetics
-Inhalers: inhaler technique; salbutamol; bronchodilator; ICS; spacer; nebuliser; MDI; inhaled corticosteroid; LABA; inhalation device; nebulised; metered-dose inhaler; tiotropium; beta-agonist; inhaler use; ipratropium
+Inhalers: inhaler technique; salbutamol; bronchodilator; spacer; nebuliser; MDI; inhaled corticosteroid; LABA; inhalation device; nebulised; metered-dose inhaler; tiotropium; beta-agonist; inhaler use; ipratropium
 Laxatives: lactulose; macrogol; bowel preparation; enema; senna; polyethylene glycol; bowel prep; suppository; stool softener; psyllium; bisacodyl; docusate; laxative use; bowel cleansing
 Sickness medicines: antiemetic; ondansetron; metoclopramide; cyclizine; domperidone; anti-nausea; 5-HT3; droperidol; aprepitant; ginger for nausea; antiemetic prophylaxis; granisetron
 Antipsychotics: neuroleptic; olanzapine; haloperidol; clozapine; quetiapine; risperidone; antipsychotic; depot injection; aripiprazole; antipsychotic drugs in dementia; chlorpromazine; long-acting injectable; antipsychotic prescribing
 Hormone treatment: HRT; MHT; oestrogen; progesterone; tamoxifen; hormone therapy; testosterone therapy; vaginal oestrogen; growth hormone; aromatase inhibitor; endocrine therapy; antenatal progesterone; estrogen; gender-affirming hormones; androgen; hormone replacement; levothyroxine
 Iron: ferrous; iron supplementation; intravenous iron; iron tablets; oral iron; ferrous sulphate; iron infusion; ferric
 Skin patches: transdermal; fentanyl patch; nicotine patch; rivastigmine patch; lidocaine patch; transdermal patch; nitrate patch; capsaicin patch
-Herbal remedies: herbal medicine; phytotherapy; valerian; St John's wort; CAM; complementary medicine; alternative medicine; turmeric; chamomile; homeopathy; ginkgo; cranberry; natural products; aloe vera; herbal; traditional medicine; cranberry juice; ginger; herbal tea; naturopathy; complementary therapies
+Herbal remedies: herbal medicine; phytotherapy; valerian; St John's wort; complementary medicine; alternative medicine; turmeric; chamomile; homeopathy; ginkgo; cranberry; natural products; aloe vera; herbal; traditional medicine; cranberry juice; ginger; herbal tea; naturopathy; complementary therapies
 Placebo: sham; placebo effect; nocebo; inactive control; sham procedure; placebo control; dummy; placebo response; sham acupuncture
 Pill organisers: dosette; multi-compartment compliance aid; blister pack; monitored dosage; pill box; medication organiser; adherence packaging; compliance aid; unit dose; pillbox
 Hospitals: acute hospital; tertiary centre; inpatient facility; acute care; secondary care; general hospital; community hospital; teaching hospital; district general; psychiatric hospital; acute wards; hospital setting; inpatient ward; medical ward; surgical ward
 Intensive care: ICU; critical care; HDU; ITU; PICU; NICU; critical care unit; intensive care environment; high dependency; ICU environment; CCU; neonatal intensive care
-Emergency departments: ED; ER; A&E; emergency room; emergency department attendance; frequent attenders; emergency medicine; emergency admissions; trauma centre; urgent care; ED visits; casualty department; acute medical unit; minor injury unit
-Operating rooms: OR; operating theatre; theatre efficiency; theatre environment; perioperative environment; operating room; intraoperative; operating room traffic; recovery room; PACU
+Emergency departments: ED; A&E; emergency room; emergency department attendance; frequent attenders; emergency medicine; emergency admissions; trauma centre; urgent care; ED visits; casualty department; acute medical unit; minor injury unit
+Operating rooms: operating theatre; theatre efficiency; theatre environment; perioperative environment; operating room; intraoperative; operating room traffic; recovery room; PACU
 Maternity units: labour ward; birth centre; maternity ward; delivery suite; obstetric unit; midwife-led unit; postnatal ward; antenatal ward; delivery room; birthing unit; rooming-in
 Care homes: nursing home; long-term care facility; LTC; residential aged care; RACF; residential care; nursing home residents; skilled nursing facility; residents; long-term care; aged care; care home residents; retirement village; nursing homes
 Home care: domiciliary; home health care; community care; home visit; home-based care; ageing in place; home nursing care; homecare; community-based care; aging in place; in-home services; home help
@@ -295,7 +295,7 @@ Prison health services: prison health; correctional health; prison healthcare; j
 Military health services: military medicine; combat casualty care; army health; field hospital; military hospital; military nursing
 Community pharmacies: pharmacy services; community pharmacy; retail pharmacy; pharmacy-based; high street pharmacy; pharmacy-led; drug store
 Laboratories: pathology; laboratory testing; blood test; biochemistry; microbiology; point-of-care testing; urinalysis; urine dipstick; haemolysis; specimen; blood sampling; phlebotomy; venepuncture; sample collection; blood culture; full blood count; faecal sample; stool sample; dipstick; blood specimen; biopsy; biomarkers
-Imaging services: radiology; MRI; CT; ultrasound; X-ray; imaging; PET; radiography; diagnostic imaging; mammogram; echocardiography; chest X-ray; PET-CT; ultrasonography; scan; contrast media; fluoroscopy; angiography; bone scan; point-of-care ultrasound
+Imaging services: radiology; MRI; CT; ultrasound; X-ray; imaging; radiography; diagnostic imaging; mammogram; echocardiography; chest X-ray; PET-CT; ultrasonography; scan; contrast media; fluoroscopy; angiography; bone scan; point-of-care ultrasound
 Blood banks: blood donor; blood donation; blood centre; haemobank; vasovagal reaction in donors; plasma donation; donor recruitment
 Nursing care: fundamental care; nursing intervention; nursing process; basic nursing; care delivery; nursing practice; evidence-based nursing; nursing diagnosis; bedside nursing; essential nursing care; nursing quality; holistic nursing; nursing outcomes; models of nursing care; team nursing
 Hourly rounding: intentional rounding; comfort rounds; nurse rounding; proactive rounding; rounding; ward rounds
@@ -313,14 +313,14 @@ Bed occupancy: bed capacity; bed management; bed block; occupancy; hospital capa
 Referral: referral rate; specialist referral; gatekeeping; referral pathway; e-referral; onward referral; interprofessional consultation; inappropriate referral; referral letter
 Case management: care coordination; patient navigation; case manager; care navigator; nurse navigator; disease management; complex case management; care manager; specialist nurse coordination
 Integrated care: collaborative care; interface of care; care integration; joint working; shared care; chronic care model; integrated services; hospital–primary care interface; care networks; integrated pathways
-Missed appointments: DNA; no-show; non-attendance; attendance rate; did not attend; missed visits; broken appointments; clinic non-attendance; non-response to invitation; appointment attendance; default from follow-up
+Missed appointments: no-show; non-attendance; attendance rate; did not attend; missed visits; broken appointments; clinic non-attendance; non-response to invitation; appointment attendance; default from follow-up
 Medical records: EHR; EMR; electronic health record; documentation; nursing documentation; charting; health information exchange; patient records; clinical documentation; medical notes; record access; patient portal; clinical coding; record audit; electronic patient record
 Electronic prescribing: CPOE; e-prescribing; computerised order entry; electronic medicines administration; barcode administration; bar-code medication; clinical decision support; EPMA; computerised prescribing; electronic medication record
 Data protection: confidentiality; privacy; data security; data sharing; information governance; breach of confidentiality; consent for data; patient privacy; cybersecurity
 Incident reports: incident reporting; adverse event reporting; near-miss; error disclosure; safety reporting; root cause analysis; critical incident; open disclosure; duty of candour; error reporting; learning from incidents; whistleblowing; reporting culture; sentinel event
 Complaints: grievance; litigation; malpractice claims; patient complaint; negligence; legal claims; clinical negligence; medicolegal; complaint handling; compensation claims
 Infection control: IPC; infection prevention and control; infection prevention; standard precautions; aseptic technique; antisepsis; decolonisation; surveillance of infection; sterilisation; cross-infection prevention; chlorhexidine bathing; asepsis; infection control nurse; hygiene measures; decontamination of instruments; universal precautions; disinfection; aseptic
-Quality improvement: QI; PDSA; service improvement; clinical audit; lean; implementation; implementation science; quality indicators; evidence-based practice; best practice; benchmarking; practice change; plan-do-study-act; quality assurance; accreditation; knowledge translation; practice development; audit and feedback; service redesign; quality of care
+Quality improvement: QI; PDSA; service improvement; clinical audit; implementation; implementation science; quality indicators; evidence-based practice; best practice; benchmarking; practice change; plan-do-study-act; quality assurance; accreditation; knowledge translation; practice development; audit and feedback; service redesign; quality of care
 Guidelines: clinical guideline; practice guideline; protocol; standard; recommendation; guideline adherence; consensus statement; policy document; best practice guidelines; guideline implementation; care standards; clinical protocol
 Access to care: accessibility; service availability; healthcare access; barriers to access; unmet need; health service utilisation; access to services; underserved; health service use; equity of access; access to health care; service uptake
 Inequality in health: health disparities; socioeconomic; deprivation; health equity; social determinants; poverty; racial disparities; ethnic minority; inequality; low-income; socioeconomic status; SES; low income; disadvantaged; food insecurity; income; underprivileged; social class; racism; gender inequality
@@ -334,7 +334,7 @@ Disaster planning: emergency preparedness; mass casualty; major incident; disast
 Hospital food: mealtime assistance; protected mealtimes; catering; feeding assistance; food service; hospital meals; patient meals; nutritional care in hospital; food waste in hospital; food intake in hospital; feeding dependent patients
 Study design: methodology; research methods; trial design; observational study; research design; protocol of a study; descriptive study; single-case design; experimental design; methodology of trials
 Randomised trials: RCT; randomised controlled trial; randomization; double-blind; placebo-controlled; clinical trial; randomly assigned; controlled clinical trial; random allocation; phase III; parallel group; blinded; double-blind trial; controlled trial; pragmatic trial; allocation concealment; stepped wedge
-Quasi-experiments: quasi-experimental; pre-post; interrupted time series; ITS; controlled before-and-after; pretest-posttest; non-randomised; non-equivalent control group; uncontrolled trial; difference-in-differences; nonrandomised; before-after
+Quasi-experiments: quasi-experimental; pre-post; interrupted time series; controlled before-and-after; pretest-posttest; non-randomised; non-equivalent control group; uncontrolled trial; difference-in-differences; nonrandomised; before-after
 Cohort research: longitudinal; prospective; retrospective cohort; follow-up study; incidence study; cohort; prospective cohort; register-based; longitudinal study; panel study; birth cohort; historical cohort; retrospective chart review
 Case-control research: case-control; matched pairs; retrospective comparison; nested case-control; odds of exposure; case-crossover
 Cross-sectional research: cross-sectional; prevalence; survey study; correlational; descriptive survey; prevalence study; point prevalence; cross-sectional survey; ecological study
