@@ -7,6 +7,9 @@ import { measured, median, quantile, timed, type Measurement } from './measure.j
 
 const root = join(import.meta.dirname, '..', '..');
 
+/** Files of phrases, by what follows `typed-`. */
+const SETS = ['phrases', 'phrases-further', 'phrases-third', 'elements', 'clauses'];
+
 interface Phrase {
   typed: string;
   /** the better one first */
@@ -31,10 +34,7 @@ function phrasesIn(text: string): Phrase[] {
 }
 
 export function lookupBench(): Measurement[] {
-  const first = readPhrases('typed-phrases.txt').seen;
-  const further = readPhrases('typed-phrases-further.txt');
-  const third = readPhrases('typed-phrases-third.txt');
-  const fourth = readPhrases('typed-phrases-fourth.txt');
+  const sets = SETS.map((name) => ({ name, ...readPhrases(`typed-${name}.txt`) }));
   const [index, ...others] = readVocabularies(join(root, 'standins', 'content')).map((vocabulary) =>
     indexForLookup(indexVocabulary(vocabulary)),
   );
@@ -50,7 +50,7 @@ export function lookupBench(): Measurement[] {
       }
       return rank;
     });
-  const keystrokes = first.flatMap(({ typed }) => [...typed].map((_, i) => typed.slice(0, i + 1)));
+  const keystrokes = (sets[0]?.seen ?? []).flatMap(({ typed }) => [...typed].map((_, i) => typed.slice(0, i + 1)));
   // As the interface does: the vocabulary at hand, and then all others.
   const lookUpInAll = (typed: string) => {
     lookUp(index, typed, 6);
@@ -61,18 +61,15 @@ export function lookupBench(): Measurement[] {
   const add = (metric: string, value: number, unit: string, aim?: string) =>
     measured('lookup', metric, value, unit, aim);
   const figures = (which: string, ranks: readonly number[], aim: string) => [
-    add(`phrases-${which}`, ranks.length, 'phrases'),
+    add(`number-of-${which}`, ranks.length, 'phrases'),
     add(`mean-reciprocal-rank-${which}`, mean(ranks.map((rank) => (rank === 0 ? 0 : 1 / rank))), '', aim),
     add(`hit-at-3-${which}`, mean(ranks.map((rank) => (rank >= 1 && rank <= 3 ? 1 : 0))), ''),
   ];
   return [
-    ...figures('first', ranksOf(first, true), '>= 0.95'),
-    ...figures('further', ranksOf(further.seen, true), '>= 0.95'),
-    ...figures('further-unseen', ranksOf(further.unseen, false), '>= 0.92'),
-    ...figures('third', ranksOf(third.seen, true), '>= 0.95'),
-    ...figures('third-unseen', ranksOf(third.unseen, false), '>= 0.92'),
-    ...figures('fourth', ranksOf(fourth.seen, true), '>= 0.95'),
-    ...figures('fourth-unseen', ranksOf(fourth.unseen, false), '>= 0.92'),
+    ...sets.flatMap(({ name, seen, unseen }) => [
+      ...figures(name, ranksOf(seen, true), '>= 0.95'),
+      ...(unseen.length > 0 ? figures(`${name}-unseen`, ranksOf(unseen, false), '>= 0.92') : []),
+    ]),
     add('keystroke-in-three-vocabularies-median', median(times), 'ms'),
     add('keystroke-in-three-vocabularies-p95', quantile(times, 0.95), 'ms', '< 30'),
   ];

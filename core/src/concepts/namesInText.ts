@@ -7,7 +7,7 @@ export interface NameInText {
   /** half-open range of places among the words */
   from: number;
   to: number;
-  /** one for each heading that has the name; those of which it is the label come first */
+  /** one for each heading that has the name; those of which it is the label come first; sayings where nothing has */
   names: Name[];
   /** whether the words stand as the name has them */
   exact: boolean;
@@ -36,7 +36,17 @@ export function namesInText(index: LookupIndex, text: string, words: readonly Cl
       if (names.length > 0) found.push({ from, to, names, exact: exact.length > 0 });
     }
   }
-  return found;
+  const own = found.filter((each) => !isSaying(each));
+  return found.filter(
+    (each) =>
+      !isSaying(each) ||
+      (each.to - each.from > 1 && !own.some(({ from, to }) => from >= each.from && to <= each.to)),
+  );
+}
+
+/** Whether only people say so; where a vocabulary's own names stand in it, those tell more. */
+function isSaying({ names }: NameInText): boolean {
+  return names.every((name) => name.isSaying);
 }
 
 /** Names of just these words, in any order; one for each heading. */
@@ -62,7 +72,9 @@ function asWritten(index: LookupIndex, text: string): Name[] {
 }
 
 function oneOfEach(index: LookupIndex, numbers: readonly number[]): Name[] {
-  const found = numbers.flatMap((number) => index.names[number] ?? []).filter(({ isSaying }) => !isSaying);
+  const all = numbers.flatMap((number) => index.names[number] ?? []);
+  const own = all.filter(({ isSaying }) => !isSaying);
+  const found = own.length > 0 ? own : all;
   const labelsFirst = [...found.filter(({ isLabel }) => isLabel), ...found.filter(({ isLabel }) => !isLabel)];
   return [...new Map([...labelsFirst].reverse().map((name) => [name.heading, name])).values()].reverse();
 }

@@ -49,7 +49,7 @@ export interface TakenApart {
 const MOST_WORDS = 400;
 export const MOST_CONCEPTS = 12;
 /** Where no name fits, a heading at least this sure may still be meant. */
-const SURE_ENOUGH = 0.8;
+const SURE_ENOUGH = 0.9;
 const MOST_GUESSES = 6;
 /** A shorter word is a slip away from too many others. */
 const LONG_ENOUGH = 6;
@@ -138,10 +138,11 @@ function piecesOf(
   return pieces;
 }
 
-function headingOf({ tree }: LookupIndex, { heading, text, isLabel }: Name): ProposedHeading[] {
+function headingOf({ tree }: LookupIndex, { heading, text, isLabel, isSaying }: Name): ProposedHeading[] {
   const { label } = tree.vocabulary.headings[heading] ?? {};
   if (label === undefined) return [];
-  return [{ label, matched: text, reason: isLabel ? 'same label' : 'entry term' }];
+  const reason = isSaying ? 'in other words' : isLabel ? 'same label' : 'entry term';
+  return [{ label, matched: text, reason }];
 }
 
 /** Words beside a name belong to it: “timed” in “timed bright light”. Such as say nothing are left away. */

@@ -4,8 +4,8 @@ import { isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
 import { SAYINGS } from './sayings/index.js';
 
+/** What a word that says nothing weighs in a saying: of “end of life” the second part is not “ending one's life”. */
 const EMPTY_MASS = 0.5;
-const POWER = 1;
 /** A word in more names or notes than this finds none by itself where a rarer word was typed too. */
 export const COMMON = 2000;
 
@@ -123,7 +123,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   firstNames[headings.length] = names.length;
   const masses = Float64Array.from(left, (words) => words * EMPTY_MASS);
   for (const sense of senses.values()) {
-    sense.weight = Math.log(1 + headings.length / sense.headings) ** POWER;
+    sense.weight = Math.log(1 + headings.length / sense.headings);
     for (const number of sense.names) masses[number] = (masses[number] ?? 0) + sense.weight;
   }
   for (const sense of senses.values()) {
@@ -145,8 +145,12 @@ function sayingsByHeading(headings: readonly Heading[]): (heading: Heading) => s
   }
   const labels = new Set(headings.map(({ label }) => joinedName(label)));
   return ({ label, entryTerms }) => {
-    const names = [label, ...entryTerms.filter((term) => !labels.has(joinedName(term)))];
-    return [...new Set(names.flatMap((name) => byName.get(joinedName(name)) ?? []))];
+    const own = new Set([label, ...entryTerms].map(joinedName));
+    const names = [...own].filter((name, i) => i === 0 || !labels.has(name));
+    const sayings = names.flatMap((name) => byName.get(name) ?? []);
+    return [...new Map(sayings.map((saying) => [joinedName(saying), saying])).entries()].flatMap(
+      ([key, saying]) => (own.has(key) ? [] : [saying]),
+    );
   };
 }
 

@@ -54,17 +54,18 @@ export function lookupWords(text: string): string[] {
   return words;
 }
 
+/** Words for people in general, of whom much else can be said. */
 const PEOPLE = new Set(
   (
-    'people person persons patient patients nurse nurses staff doctor doctors woman women man men mother mothers father ' +
-    'fathers parent parents child children kid kids girl girls boy boys teenager teenagers adult adults elderly older old ' +
-    'worker workers carer carers resident residents family families relative relatives baby babies student students ' +
-    'someone somebody young'
+    'people person patient nurse staff doctor woman women man men mother father parent child children kid girl boy baby ' +
+    'babies infant teenager adult elderly old older young worker employee carer resident family families relative ' +
+    'student user someone somebody anyone'
   ).split(' '),
 );
 
+/** Whether a word names people in general: in “nurses who skip lunch” it is the lunch that tells. */
 export function isPeople(word: string): boolean {
-  return PEOPLE.has(word);
+  return PEOPLE.has(word) || (word.endsWith('s') && PEOPLE.has(word.slice(0, -1)));
 }
 
 export function isEmptyWord(word: string): boolean {
