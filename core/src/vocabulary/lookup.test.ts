@@ -25,6 +25,11 @@ const index = indexForLookup(
       heading('Anaesthetists', []),
       heading('Sleepiness', ['drowsiness', 'feeling sleepy', 'trouble staying awake']),
       heading('Health programmes', []),
+      heading('Varve counts', ['yearly silt rows'], 'Ages read from banded mud.'),
+      heading('Colds', ['common cold']),
+      heading('Airway infections', ['colds in winter']),
+      heading('Spectacles', []),
+      heading('Diarrhoea', []),
     ],
   }),
 );
@@ -43,10 +48,14 @@ test.each([
   ['anesthetist', 'Anaesthetists', 'same label', 'Anaesthetists'],
   ['health program', 'Health programmes', 'same label', 'Health programmes'],
   ['ulcer of the leg', 'Leg ulcers', 'other form of a label', 'Leg ulcers'],
-  ['venous', 'Leg ulcers', 'part of an entry term', 'venous leg ulcers'],
+  ['silt', 'Varve counts', 'part of an entry term', 'yearly silt rows'],
   ['slepiness', 'Sleepiness', 'likely misspelling', 'Sleepiness'],
   ['drowsynes', 'Sleepiness', 'likely misspelling', 'drowsiness'],
-  ['damage from sitting', 'Pressure ulcers', 'words of the scope note', 'Pressure ulcers'],
+  ['age of banded mud', 'Varve counts', 'words of the scope note', 'Varve counts'],
+  ['venous', 'Leg ulcers', 'in other words', 'venous ulcer'],
+  ['snotty nose', 'Colds', 'in other words', 'snotty nose'],
+  ['a child with a snotty nose', 'Colds', 'in other words', 'snotty nose'],
+  ['diahorrea', 'Diarrhoea', 'likely misspelling', 'Diarrhoea'],
   ['nurses who feel sleepy at night', 'Sleepiness', 'part of an entry term', 'feeling sleepy'],
   ['can’t stay sleepless', 'Sleepiness', 'part of an entry term', 'trouble staying awake'],
   ['does bright light treatment help', 'Light therapy', 'part of an entry term', 'bright light treatment'],
@@ -72,4 +81,30 @@ test('what leads nowhere gives no heading, and the surest come first', () => {
   const scores = lookUp(index, 'light').map(({ score }) => score);
   expect(scores).toEqual([...scores].sort((a, b) => b - a));
   expect(lookUp(index, 'light', 1)).toHaveLength(1);
+});
+
+test('people say for a heading what they say for its label, or for an entry term that is no label', () => {
+  const sayingsIn = (headings: Heading[]) => {
+    const own = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-10-01', headings }));
+    return lookUp(own, 'snotty nose').map(({ heading: { label } }) => label);
+  };
+  expect(sayingsIn([heading('Common ailments', ['colds'])])).toEqual(['Common ailments']);
+  expect(sayingsIn([heading('Common ailments', ['colds']), heading('Colds', [])])).toEqual(['Colds']);
+  expect(sayingsIn([heading('Common ailments', ['coldness'])])).toEqual([]);
+});
+
+test('words of one meaning lead to each other, after those that are the same', () => {
+  expect(first('goggles')).toEqual(['Spectacles', 'part of a label', 'Spectacles']);
+  expect(first('spectacles')?.[1]).toBe('same label');
+});
+
+test('where two things are typed, the headings of one do not hide the other', () => {
+  const labels = lookUp(index, 'pressure ulcers in shift workers').map((hit) => hit.heading.label);
+  expect(labels.slice(0, 2).sort()).toEqual(['Pressure ulcers', 'Shift workers']);
+});
+
+test('what is said of people tells more than that they are people', () => {
+  const headings = [heading('Resident people', []), heading('Meal times', [])];
+  const own = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-10-01', headings }));
+  expect(lookUp(own, 'residents at meals')[0]?.heading.label).toBe('Meal times');
 });

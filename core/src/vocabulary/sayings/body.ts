@@ -29,21 +29,21 @@ Diabetes: sugar in the blood; too much sugar; sugar trouble; blood sugar; sugar 
 Childhood diabetes: child with diabetes; diabetic child; diabetes since childhood; children who need insulin; kids with sugar disease; diabetes in young people; diabetic teenagers; injecting at school
 Diabetes of pregnancy: sugar too high when pregnant; sugar in pregnancy; diabetic in pregnancy; pregnant with high sugar; big baby; sugar test in pregnancy; diabetes before birth
 Low blood sugar: sugar too low; shaky from low sugar; hypo at night; sugar crash; sugar drops; shaky and sweating diabetics; sugar falls; going low; needs a sweet drink; low sugar
-Obesity: fat; too heavy; big people; weight problem; large waist; very fat; fat people; plump; extra kilos; putting on weight; gaining weight; weight gain; chubby children; big belly; too fat; heavy children; fatness
+Obesity: fat; too heavy; big people; weight problem; large waist; plump; extra kilos; putting on weight; gaining weight; weight gain; big belly; too fat; heavy children
 Malnutrition: not eating enough; skin and bones; too thin; eats too little; starved; losing weight without wanting to; not hungry; off food; lost appetite; poor eaters; wasting away; hunger; eating like a bird; getting thin; patients who do not eat; clothes too big; hardly eating; starving; scrawny; weight falls off; no interest in food
 Thyroid problems: lump in the throat gland; neck gland; swollen neck gland; gland in the neck; slow metabolism gland; bulging eyes; thyroid tablets; thyroid gland; swelling in the neck
 Gout: swollen big toe; crystals in the joint; red hot toe; toe on fire; rich man's disease; painful toe; acid in the blood
 High cholesterol: fat in the blood; fatty blood; blood fats; bad cholesterol; lowering cholesterol; high fats; greasy blood
 Metabolic syndrome: big waist and high sugar; fat belly with high pressure; on the way to diabetes; nearly diabetic; borderline diabetes; sugar and pressure and fat
-Vitamin shortage: too few vitamins; not enough vitamin D; not enough vitamins; lack of sun vitamin; lacking vitamins; rickets; vitamin levels; vitamin B12
+Vitamin shortage: too few vitamins; not enough vitamin D; lack of sun vitamin; lacking vitamins; rickets; vitamin levels; vitamin B12
 Dehydration: dried out; not drunk enough; parched; thirsty; too little to drink; lost too much water; dry as a bone; sunken eyes; dried up; dehydrated; body short of water
 Nervous system conditions: nerve disease; nerve trouble; illness of the brain; brain disease; something wrong with the nerves; brain trouble; meningitis; inflamed brain; brain inflammation; brain tumour; neurology patients; nerves and brain
 Migraine: pounding head; splitting head; one side of the head throbs; throbbing head; flashing lights before the eyes; bad headaches with sickness; headaches with flashing lights; head splits and light hurts
-Headache: head hurts; aching head; head pounding; head aches; pain in the head; sore head; throbbing temples; bad head; heads that hurt
+Headache: head hurts; aching head; head pounding; pain in the head; sore head; throbbing temples; bad head; heads that hurt
 Parkinson-like conditions: shaking hands; trembling; tremor; stiff and slow; shuffling walk; shakes; hands that shake; hand tremor; shuffling steps; slow stiff movements; shaky; trembling hands; freezing while walking
 Nerve pain: burning pain; shooting pain; pins and needles that hurt; electric shocks in the leg; pain after shingles; stabbing nerve; pain from damaged nerves; pain like electric shocks; trapped nerve; burning feet
 Epilepsy: having a fit; a fit; shaking all over and unconscious; blackout with jerking; falling down and shaking; child has fits; jerking; fitting; takes a turn; foaming at the mouth; absence spells; seizure; convulsing
-Multiple sclerosis: nerves lose their coating; walking gets worse over years; relapse; weakness that comes and goes; nerves lose insulation; relapses
+Multiple sclerosis: nerves lose their coating; walking gets worse over years; relapse; weakness that comes and goes; nerves lose insulation
 Brain injury: hit on the head; blow to the head; knocked out; bang on the head; knock on the head; skull fracture; head injuries in sport; knocked unconscious; after a head injury; bump on the head; heading the ball
 Spinal cord injury: paralysed; cannot move the legs; broke his neck; broken neck; broke her back; paralysed from the waist down; paralysed after an accident; diving accident; in a wheelchair after an accident; damaged spine; no feeling below the waist
 Dizziness: head spins; giddy; room is spinning; feeling faint; unsteady and dizzy; the world turns; dizzy; light in the head; everything spins; dizzy when turning over; woozy
@@ -54,7 +54,7 @@ Facial palsy: crooked mouth; face hangs; face droops on one side; half the face 
 Muscle and joint conditions: aches and pains; bones and joints; joint trouble; muscle trouble; stiff joints; sore muscles; rheumatism; creaking joints; muscle and bone problems; sprain; strained muscle; pulled muscle
 Back pain: my back hurts; bad backs; pain in the spine; back gone; sore spine; put my back out; back trouble of nurses; back injury; aching back; back strain; hurt my back; disc; pain down the leg; back problems from lifting; lower back
 Neck pain: crick in the neck; neck hurts; pain between head and shoulders; neck ache; aching neck; cannot turn the head; neck stiff from the screen; neck strain
-Joint wear: worn-out joints; wear and tear; creaky joints; bone on bone; worn hips; rubbing joints; worn hip; joints that wear out; stiff in the morning; hip wear; painful hips; sore hip; hip pain
+Joint wear: worn-out joints; wear and tear; creaky joints; bone on bone; worn hips; rubbing joints; joints that wear out; stiff in the morning; hip wear; painful hips; sore hip; hip pain
 Knee joint wear: bad knees; dodgy knee; painful knee; sore knees; knee pain; knees hurt; knee gives way; aching knees; creaking knee; knee trouble; knee worn away
 Inflamed joints: swollen fingers; joints hot and swollen; painful joints; rheumatic; joint inflammation; stiff swollen hands; knobbly hands; sore joints; joint pain; aching joints; hot joints; immune system attacks joints; lupus
 Hip fracture: broke her hip; break a hip; broken thigh bone; hip gone after a fall; hip snapped; fall and broken hip; hip surgery after a fall; pinned hip; neck of the femur; breaking a hip
@@ -79,7 +79,7 @@ Burns: burned; burnt hand; hot water on skin; fire injuries; scalded; blistered 
 Scalds in children: child pulled a kettle; hot tea over a child; toddler scalded; burned toddlers; hot water over baby; child burned by coffee; bath too hot; kettle; cup of tea spilled on a child
 Skin tears: thin skin rips; paper-thin skin; skin like paper; torn skin of old people; skin rips; skin peels off; delicate skin; fragile skin; ripped skin; skin torn by plaster
 Skin damage from moisture: sore from wet pads; red bottom; nappy sores; sore bottom in babies; diaper rash; wet skin; rash from incontinence pads; skin sore from urine; rash under nappies; red from wetness; soggy skin; sore between the folds
-Bites: bitten; bitten by a dog; dog attack; sting; stings; bee sting; wasps; tick; ticks; cat scratch; spider; snake; mosquito bites; bitten by a snake; venom
+Bites: bitten; bitten by a dog; dog attack; sting; bee sting; wasps; tick; cat scratch; spider; snake; mosquito bites; bitten by a snake; venom
 Scars: mark left by a wound; marks on the skin; thick scar; lumpy scars; ugly marks; marks after surgery; stretch marks; scar cream; flat scars
 Infections: catching something; bug; germ; virus; viruses; viral illness; bacteria; contagious; catching diseases; chickenpox; shingles; mumps; meningitis; spreading disease; infectious illness; coronavirus; scarlet fever; rash and fever; passing it on; glandular fever; disease from animals
 Care-related infections: caught in hospital; infection from the hospital; infected while in hospital; hospital bugs; germs caught on the ward; infection picked up in hospital; made ill by the hospital; picked up a bug in hospital
@@ -99,7 +99,7 @@ Ear infections: sore ear; ear ache; ear hurts; child pulls at ear; pus from the 
 Sore throat: throat hurts; hurts to swallow; scratchy throat; swollen tonsils; raw throat; throat on fire; tonsils out; quinsy; hoarse; painful throat; red throat; tonsils
 Skin infections: red hot leg; red swollen skin; pimples with pus; abscess; carbuncle; scabies; ringworm; warts; cold sores; fungus on the skin; crusty sores; infected spots; spreading red skin; shingles rash; fungal skin; boil; nail fungus
 Worms and parasites: head lice; lice; nits; worms in the gut; itchy bottom at night; tapeworm; bugs in hair; fleas; bedbugs; mites; worm tablets; pinworms
-Sexual infections: caught from sex; caught through sex; the clap; syphilis; gonorrhoea; herpes; genital warts; discharge and itching; infection from unprotected sex; thrush; VD clinic; infections passed on by sex
+Sexual infections: caught from sex; caught through sex; syphilis; gonorrhoea; herpes; genital warts; discharge and itching; infection from unprotected sex; thrush; infections passed on by sex
 Outbreaks: spread quickly; many cases at once; disease going round; plague; new virus sweeping the world; lockdown; worldwide disease; coronavirus; covid; disease spreads; many people fall ill; contact tracing; wave of infections; spread on the ward
 Fever: burning up; running a temperature; hot forehead; high temperature; temperature in a child; child is burning hot; sweats and shivers; shivering; hot child; fits with fever; thermometer; temperature over thirty-eight; bring down temperature
 Pain: hurts; hurting; aching; sore; agony; in pain; something hurts; suffering; discomfort; how much it hurts; relieve suffering; painful; ouch; pain at night; wakes up in pain

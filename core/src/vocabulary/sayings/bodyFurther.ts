@@ -5,7 +5,7 @@ Incontinence: wets herself; cannot hold water; leaks when laughing; leaks when c
 Constipation: cannot go; bunged up; bowels do not move; hard poo; no bowel movement for days; blocked up; cannot poo; straining on the toilet; not been for days; bowels stopped; opioids block the bowel; bowels blocked; unable to open bowels
 Feeding in infancy: bottle or breast; feeding the baby; bottle feeding; formula milk; weaning; first solid food; baby milk; how to feed a baby; baby will not feed; baby food; milk bottles; feeding newborns; baby does not gain weight
 Breastfeeding: giving the breast; mother's own milk; putting baby to the breast; milk coming in; sore nipples; latching on; stop nursing; milk supply; mothers who give up nursing; pumping milk; expressed milk; nurse the baby; feed at the breast; how long to breastfeed; mothers feeding their baby themselves; wet nurse
-Frailty: weak old people; fragile old people; old and weak; delicate old person; infirm; feeble; slow and weak in old age; losing strength in old age; frail people; failing in old age; doddery; thin weak elderly; weak in old age; vulnerable old people
+Frailty: weak old people; fragile old people; old and weak; delicate old person; infirm; feeble; slow and weak in old age; losing strength in old age; frail people; thin weak elderly; weak in old age; vulnerable old people
 Cancer: tumour; growth; lump; the big C; cancerous; malignant growth; cancer patients; oncology patients; spread of cancer; carcinoma; secondaries; cancer treatment; people with cancer
 Breast cancer: lump in the breast; breast removed; breast off; women with breast cancer; breast lumps; breast operation for cancer; lumpectomy; found a lump
 Lung cancer: cancer from smoking; shadow on the lung; growth in the lung; cancer of the lung; smokers' cancer; lungs with cancer; spot on the lung
@@ -18,14 +18,14 @@ Cancer survivors: after cancer; cured of cancer; beating cancer; beat cancer; ye
 Cancer fatigue: tired from chemo; exhausted by cancer; worn out by cancer treatment; no energy during chemotherapy; drained by chemo; tired during radiotherapy; weary with cancer; exhaustion after cancer; no energy after cancer
 Neck and throat cancer: cancer of the tongue; cancer of the mouth; voice box cancer; cancer in the throat; cancer of the larynx; lump in the neck cancer; tongue cancer; tumour in the throat
 Womb and ovary cancer: cancer of the womb; women's cancers; cancer of the ovaries; cervix; cancer of the cervix; bleeding after the change; gynaecological tumours
-Nausea and vomiting: throwing up; puking; bringing up food; sick after the operation; sick from chemo; queasy; feel sick; sick after an anaesthetic; vomits; sick to the stomach; retching; vomit; being sick after surgery; sick after chemotherapy; wants to vomit; motion sickness
+Nausea and vomiting: throwing up; puking; bringing up food; sick after the operation; sick from chemo; queasy; feel sick; sick after an anaesthetic; vomits; sick to the stomach; retching; being sick after surgery; sick after chemotherapy; wants to vomit; motion sickness
 Dry mouth: no spit; mouth like a desert; parched mouth; little saliva; dry lips; sticky mouth; dry tongue; mouth dries out; thirsty and dry; no saliva
 Walking: on foot; learning to walk again; walk; limping; getting about on foot; cannot walk far; unsteady gait; shuffling; on one's feet; strides; able to walk; walk again; walking trouble
 Walking speed: how fast people walk; slow walkers; walks too slowly; pace; walk faster; time to cross the road; quicker steps; slow on foot
 Balance: wobbly; unsteady on the feet; keeping upright; standing on one leg; off balance; staying upright; sway; losing balance; steady on the feet; tottering; wobbling
 Muscle strength: strong; weak arms; getting stronger; grip of the hand; strong legs; how strong people are; weak muscles; hand grip; lost strength; force; powerful muscles; build up muscle
 Daily living tasks: washing and dressing and eating; everyday things; managing at home; looking after oneself at home; day-to-day tasks; getting on with daily life; feeding oneself; doing things for oneself; independence; living independently; things people do every day; coping at home; needing help every day; manage alone
-Mobility aids: stick; frame to walk with; something to lean on; walk with a stick; wheeled walker; trolley to walk with; Zimmer; cane; frame with wheels; support for walking; on crutches; sticks
+Mobility aids: stick; frame to walk with; something to lean on; walk with a stick; wheeled walker; trolley to walk with; Zimmer; cane; frame with wheels; support for walking; on crutches
 Wheelchairs: chair with wheels; electric wheelchair; in a wheelchair; mobility scooter; power chair; getting about in a chair; wheelchair users; pushed in a chair
 Early mobilisation: up and about soon after surgery; getting patients up; out of bed the day after; up on day one; patients walk the same day; getting out of bed soon; sitting out in a chair; on their feet after an operation; up after the operation; moving intensive care patients; walking patients early; get patients moving
 Stair climbing: up the stairs; flight of steps; stairs at home; cannot manage stairs; going up steps; stairlift; walking upstairs; steps up
@@ -51,7 +51,7 @@ High blood pressure of pregnancy: pressure up while pregnant; protein in the uri
 Morning sickness: sick while pregnant; vomiting when pregnant; throwing up in pregnancy; pregnant and sick; queasy in early pregnancy; sick every morning
 Tears at birth: torn down below; torn during the birth; stitches after the baby; torn giving birth; cut during birth; tearing; episiotomy; stitched after birth; sore down below after birth; massage before birth against tearing
 Teenage pregnancy: pregnant schoolgirls; schoolgirl mothers; girl of fifteen expecting; very young mums; pregnant at sixteen; pregnant girls; teenage mums; babies of teenagers
-Women's health: female problems; women's troubles; down below; vaginal; ladies' problems; endometriosis; ovaries; women's illnesses
+Women's health: female problems; women's troubles; down below; vaginal; endometriosis; ovaries; women's illnesses
 Menopause: the change; night sweats; sweats in middle-aged women; flushes; end of periods; hot sweats; periods stop; women in their fifties; sweating at night in women; change of life symptoms; midlife women
 Heavy periods: bleeding too much every month; flooding; soaked pads; loses too much blood each month; bleeds heavily; monthly bleeding; too much blood at periods; fibroids; long heavy bleeding; periods
 Infertility: cannot have a baby; trying for a baby; no luck getting pregnant; childless couples; test-tube babies; cannot get pregnant; trying to conceive; egg donation; couples who cannot have children; wanting a baby; sperm count; getting pregnant; struggling to get pregnant
@@ -59,8 +59,8 @@ Birth control: not getting pregnant; coil; preventing pregnancy; condoms; mornin
 Pelvic floor weakness: womb drops; womb coming down; something coming down; dropped bladder; muscles below weak after birth; falling womb; bulge down below; pessary; sagging bladder; weak muscles down below
 Men's health: men's problems; illness in men; male problems; testicles; testosterone; male troubles
 Prostate enlargement: old men who pee often; weak stream; trouble peeing in men; waterworks in men; slow stream; men up at night to pee; large prostate; dribbles; men who cannot pee
-Erection problems: cannot get it up; limp; trouble in bed for men; potency; sex after prostate surgery; no erection; failing in bed; manhood; men who cannot have sex
-Digestive conditions: tummy trouble; bad stomach; gut trouble; belly ache; stomach ache; tummy ache; digestion; wind; bowel trouble; bellyache; abdominal pain; bloating; bloated; appendix; appendicitis; stomach pain; gut problems; pain in the belly
+Erection problems: trouble in bed for men; sex after prostate surgery; no erection
+Digestive conditions: tummy trouble; bad stomach; gut trouble; belly ache; stomach ache; tummy ache; digestion; wind; bowel trouble; abdominal pain; bloating; bloated; appendix; appendicitis; stomach pain; gut problems; pain in the belly
 Acid reflux: burning behind the breastbone; sour burps; acid comes up; burning in the chest after meals; acid stomach; burning stomach; acid in the throat; burping; food comes back up
 Stomach ulcer: hole in the stomach; sore in the stomach; bleeding stomach; stomach lining damaged; burning stomach on an empty belly; stomach bug bacteria; ulcers in the stomach
 Irritable bowel: bloated belly; cramps and wind; upset bowels; runs and cramps; nervous stomach; nervous gut; bloated; bowels play up; touchy bowels; bloating and cramps; gassy
@@ -81,7 +81,7 @@ Eczema: itchy red skin; scratching children; itchy baby; cracked itchy hands; it
 Psoriasis: silvery scales; scales on the elbows; red scaly patches; flaking patches; scaly elbows; thick scaly skin
 Acne: zits; blackheads; bad skin in teens; face full of spots; spotty teenagers; spotty face; greasy skin; spots on my face
 Itching: scratch; itches; scratches all night; itchy all over; urge to scratch; itchy; itchy at night; makes you scratch
-Hair loss: going bald; hair falls out; bald; bald patches; hair fell out; losing my hair from chemo; no hair; hair gone after chemotherapy; wig; wigs; cold cap; hair comes out; scalp cooling
+Hair loss: going bald; hair falls out; bald; bald patches; hair fell out; losing my hair from chemo; no hair; hair gone after chemotherapy; wig; cold cap; hair comes out; scalp cooling
 Dry skin: cracked skin; chapped skin; cracked heels; rough hands; cracked hands; flaking skin; skin like sandpaper; hands chapped from washing; moisturiser for dry legs; dry legs; dry hands; skin cracks
 Eye conditions: bad eyes; cannot see well; eye trouble; blurry; double vision; squint; lazy eye; seeing badly; eyesight failing; failing eyesight; sight getting worse; weak eyes; eye problems; things look blurred; floaters; sees badly; night blindness
 Cataract: milky eye; cloudy eye; foggy sight; new lens in the eye; cloudy vision in old age; eye operation for clouding; lens gone cloudy; misty sight; lens replacement
@@ -94,7 +94,7 @@ Ear conditions: ear trouble; earwax; wax in the ear; ear wax removal; blocked ea
 Hearing loss: hard to hear; cannot hear; turning up the television; hears badly; going deaf with age; hears poorly; does not hear well; TV too loud; deaf in one ear; bad hearing; loud noise damages hearing; old people who hear badly; mishears; ears going
 Ringing in the ears: whistling in the ear; buzz in the ear; noise in the ear that is not there; humming in the head; ears ring; constant ringing; hissing in the ears; ringing
 Mouth and tooth conditions: bad teeth; mouth trouble; teeth and gums; bad breath; smelly breath; oral problems; teeth problems; mouth problems; rotten mouth; tongue sore; halitosis
-Tooth decay: holes in teeth; hole in a tooth; fillings; bad teeth in children; rotting teeth; black teeth; sugar and teeth; drilled tooth; filling; fluoride; teeth rotted by sugar
+Tooth decay: holes in teeth; hole in a tooth; fillings; bad teeth in children; rotting teeth; black teeth; sugar and teeth; drilled tooth; fluoride; teeth rotted by sugar
 Gum disease: sore bleeding gums; receding gums; gums bleed; blood when brushing teeth; loose teeth; inflamed gums; puffy gums; swollen gums
 Mouth sores: sores in the mouth; mouth raw from chemo; ulcers in the mouth; sore mouth from chemotherapy; sore tongue; mouth full of sores; blisters in the mouth; mouth hurts; ice chips against sore mouth; mouth sore from radiotherapy
 Tooth loss: false teeth; teeth fall out; tooth taken out; no teeth; tooth pulled; toothless; tooth extraction; lost all his teeth; losing teeth; dental implants; loose dentures; gap in teeth; tooth removed; pulled tooth
@@ -124,7 +124,7 @@ Cystic lung and gut disease: sticky mucus; sticky lungs; thick mucus in the lung
 Sickle cells: bent red blood cells; painful crisis; crescent blood cells; blood cells shaped like a sickle; crisis of pain in sickle; misshapen red cells
 Clotting faults: blood does not clot; bleeds too easily; bruises easily; blood that will not clot; missing clotting factor; bleeding disease in boys; bleeders
 Extra chromosome conditions: one chromosome too many; child with an extra chromosome; screening in pregnancy for chromosomes; extra chromosome
-Birth defects: born with a hole in the heart; hole in heart; cleft palate; born with; club foot; born deformed; deformed baby; open spine; spina bifida; baby with a heart defect; defect at birth; malformed
+Birth defects: born with a hole in the heart; hole in heart; cleft palate; born with; club foot; open spine; spina bifida; baby with a heart defect; defect at birth; malformed
 Growth problems: small for age; too small; not growing; child does not grow; not putting on weight; baby does not thrive; too short; child too thin; baby not gaining; short children; growth hormone; child below the growth curve; slow to grow
 Newborn jaundice: yellow newborn; yellow skin in a baby; baby turns yellow; yellow skin in newborns; baby with yellow eyes; yellow baby
 Colic: baby cries all evening; baby screams; baby never stops crying; cries for hours; inconsolable baby; baby with wind; crying baby; fussy baby; baby cries; windy baby; screaming baby

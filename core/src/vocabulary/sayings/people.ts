@@ -17,7 +17,7 @@ Hospital staff: everyone who works in a hospital; people on the hospital payroll
 Hospital nurses: nurses on the ward; nurses on a medical ward; nurse at the bedside; bedside nurses; nurses in a hospital; nurses looking after inpatients
 Hospital doctors: doctors on the ward; doctors on call; doctor on the round; medics in hospital; specialists in a hospital; doctors working nights
 Ward support workers: people who push beds; trolley pushers; tea ladies; ward clerks; ward hosts; people who fetch and carry on the ward; moving patients around the hospital
-Nurses: sisters; nursing profession; people who nurse; matrons; nursing team; nursing work; those who nurse patients; qualified nursing staff; trained nurses; nursing teams
+Nurses: sisters; nursing profession; people who nurse; matrons; nursing team; nursing work; those who nurse patients; qualified nursing staff; trained nurses
 Intensive care nurses: nurses of critically ill people; nurses on the intensive care unit; nurses of ventilated patients; nurses at the bedside in critical care
 Community nurses: nurse who calls at the house; nurses who visit people at home; nurse comes to the house; nurses on home visits; nurses driving from house to house; health visitors; dressing changed at home by a nurse
 Nurse practitioners: nurses who prescribe; nurses doing doctors' work; nurse-led clinic; nurses with extra training; specialist nurses; nurses who diagnose; nurse consultant; nurses in place of doctors
@@ -62,21 +62,21 @@ New mothers: mums with a new baby; women after giving birth; after the birth; mo
 Rural residents: people in villages; people living far from town; people on farms; far from a hospital; living in the countryside; islanders; out in the country; remote villages; small towns; people in the outback; people on remote islands
 City residents: people in big cities; city life; inner city; people living in towns; living in a city; people in tower blocks; urban neighbourhoods
 Families: relatives of patients; loved ones; people at home; households; kin; husbands and wives; family at the bedside; sons and daughters; grandchildren; wives; husbands; spouses
-Parents: mum and dad; mothers; mums; mum; mother; single parents; bringing up children; raising children; parents of sick children; parents at the bedside
+Parents: mum and dad; mothers; mums; single parents; bringing up children; raising children; parents of sick children; parents at the bedside
 Fathers: dad; daddy; men who become fathers; fathers at the birth; stay-at-home dads; male parents; husband at the birth; partners of new mothers
 Brothers and sisters: brother; sister; other children in the family; sisters of sick children; growing up with an ill brother
 Bereaved people: husband has died; wife has died; people who lost someone; those left behind; lost a child; death of a partner; death of a spouse; losing a husband or wife; after the death of a loved one; families after a death; living on alone
 People with disabilities: disabled adults; disabled children; people who use a wheelchair; physical disability; cannot walk; handicap; special needs; impairment; limbs that do not work
 Deaf people: people who cannot hear; signing people; sign language users; people who lip-read; deaf children; those without hearing
 Blind people: people who cannot see; people who see badly; white stick; guide dog users; blind children; partially sighted people; people without sight
-People with learning disabilities: people slow to learn; special school; people with a low IQ; slow learners; people who need help to understand; mental handicap; adults with the mind of a child
+People with learning disabilities: special school; people who need help to understand
 Homeless people: people sleeping rough; people living on the street; people with nowhere to live; people in shelters; hostel dwellers; people in tents; no fixed address; lost their home
-Refugees: people who fled; people who fled war; fleeing war; people in camps; newcomers who fled their country; boat people; people seeking asylum; uprooted people; people driven from home
+Refugees: people who fled; people who fled war; fleeing war; people in camps; newcomers who fled their country; people seeking asylum; uprooted people; people driven from home
 Prisoners: people behind bars; jailed people; inmates; men in jail; women in prison; locked up; people in custody; offenders
 Athletes: runners; footballers; people who do sport; marathon runners; swimmers; rowers; gymnasts; elite sport; people who train hard; sports players; cyclists
 Dentists: doctor for teeth; person who drills teeth; who looks at my teeth; dental practice; dental surgery staff
 Dental hygienists: people who clean teeth; scale and polish; helper of the dentist; tooth cleaning by a professional; dental chair assistants
-Psychologists: someone to talk to about my mind; therapists; experts in behaviour; shrinks; those who give talking therapy; psychotherapists; counsellors
+Psychologists: someone to talk to about my mind; therapists; experts in behaviour; those who give talking therapy; psychotherapists; counsellors
 Social workers: person who sorts out benefits; help with housing and benefits; child protection staff; someone from social services; welfare officers; care managers
 Speech therapists: help with talking; help to speak again; therapist for swallowing; people who treat stammers; person who teaches you to speak again; voice therapists
 Radiographers: people who take X-rays; people who do scans; person who takes the pictures; scanner staff; mammogram takers
@@ -94,7 +94,7 @@ Emergency nurses: nurses in casualty; nurses in the emergency room; nurses in th
 School nurses: nurse at school; nurse who comes to the school; nurse for pupils; nurse in a school; school matron
 Newly qualified nurses: young nurses; nurses fresh from school; first job as a nurse; nurses in their first year; just became a nurse; newly registered nurses; beginners in nursing; starting out as a nurse; from student to nurse; recently qualified nurses; new nurses
 Charge nurses: nurse in charge; boss of the ward; ward manager nurse; senior nurses; nurse who runs the ward; nurses who lead a shift; matron
-Psychiatrists: doctor for mental illness; doctor for mad people; doctors who treat the mind; mental doctor
+Psychiatrists: doctor for mental illness
 Radiologists: doctor who reads X-rays; doctor who looks at scans; who reads the scan; doctors who read mammograms
 Paediatricians: doctor for children; baby doctor; doctors who treat children; child specialist
 Obstetricians: doctor at the birth; doctor for pregnant women; women's doctors; doctors who deliver babies

@@ -295,6 +295,8 @@ export function reasonInWords({ reason, matched, heading }: LookupHit, typed: st
       return 'part of its name';
     case 'part of an entry term':
       return `used for “${matched}”`;
+    case 'in other words':
+      return `people also say “${matched}” for it`;
     case 'words of the scope note':
       return 'its scope note says so';
     case 'likely misspelling':
