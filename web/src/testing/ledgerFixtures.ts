@@ -1,5 +1,5 @@
 /** A ledger, and a server that tells of it, for tests of what shows it. */
-import type { Ledger, LedgerPage, LedgerSummary, Schedule } from '@even-lantern/contract';
+import type { Ledger, LedgerPage, LedgerSummary, Run, Schedule } from '@even-lantern/contract';
 import type { Asked } from './fakeServer.js';
 
 export const summary = (entry: number, parts: Partial<LedgerSummary> = {}): LedgerSummary => ({
@@ -22,6 +22,25 @@ export const summary = (entry: number, parts: Partial<LedgerSummary> = {}): Ledg
   notes: 0,
   ...parts,
 });
+
+/** A run that goes on. */
+export const run: Run = {
+  id: 'run',
+  reviewId: 'r1',
+  database: 'db',
+  databaseName: 'A database',
+  startedAt: '2026-11-02T09:30:00.000Z',
+  status: 'running',
+  linesCounted: 3,
+  linesTotal: 7,
+  hits: null,
+  fetched: 0,
+  reason: null,
+  remarks: [],
+  tooMany: null,
+  repeats: null,
+  entry: null,
+};
 
 export const HASH = 'a'.repeat(64);
 export const server = (

@@ -2,7 +2,7 @@ import type { RunContent } from '@even-lantern/core';
 import type { Drift, LedgerEntryDetail } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Asked } from '../../testing/fakeServer.js';
-import { HASH, SCHEDULE, server, summary } from '../../testing/ledgerFixtures.js';
+import { HASH, run, SCHEDULE, server, summary } from '../../testing/ledgerFixtures.js';
 import { database, renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { EntryPage } from './EntryPage.js';
 
@@ -135,7 +135,7 @@ test('an entry can be run again, in its own release too where the database answe
         failed: [],
         order: ['db'],
       }),
-      'POST reviews/r1/ledger/entries/2/runs': () => ({ id: 'again', status: 'running' }),
+      'POST reviews/r1/ledger/entries/2/runs': () => ({ ...run, id: 'again' }),
     },
   );
   await user.click(

@@ -1,26 +1,10 @@
 import type { Problem, Run } from '@even-lantern/contract';
 import { screen, within } from '@testing-library/react';
+import { run } from '../../../testing/ledgerFixtures.js';
 import { database, renderInReview, reviewWith } from '../../../testing/renderInReview.js';
 import { RunProgress } from './RunProgress.js';
 import type { RunsState } from './useRuns.js';
 
-const run: Run = {
-  id: 'run',
-  reviewId: 'r1',
-  database: 'db',
-  databaseName: 'A database',
-  startedAt: '2026-11-02T09:30:00.000Z',
-  status: 'running',
-  linesCounted: 3,
-  linesTotal: 7,
-  hits: null,
-  fetched: 0,
-  reason: null,
-  remarks: [],
-  tooMany: null,
-  repeats: null,
-  entry: null,
-};
 const problem: Problem = { type: 'x', title: 'A line is not settled.', status: 400 };
 const progress = (runs: Partial<Run>[], parts: Partial<RunsState> = {}, onOpen = jest.fn()) => {
   const state: RunsState = {
