@@ -50,7 +50,9 @@ export function lookupBench(): Measurement[] {
       }
       return rank;
     });
-  const keystrokes = (sets[0]?.seen ?? []).flatMap(({ typed }) => [...typed].map((_, i) => typed.slice(0, i + 1)));
+  const keystrokes = (sets[0]?.seen ?? []).flatMap(({ typed }) =>
+    [...typed].map((_, i) => typed.slice(0, i + 1)),
+  );
   // As the interface does: the vocabulary at hand, and then all others.
   const lookUpInAll = (typed: string) => {
     lookUp(index, typed, 6);

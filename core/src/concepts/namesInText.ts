@@ -15,6 +15,8 @@ export interface NameInText {
 
 /** Words of a name at most. */
 const LONGEST = 7;
+/** Words of a saying that outweigh the names that stand in it. */
+const SURELY_MEANT = 3;
 /** Names that one word may lead to and still be gone through. */
 const MOST_NAMES = 3000;
 
@@ -40,6 +42,7 @@ export function namesInText(index: LookupIndex, text: string, words: readonly Cl
   return found.filter(
     (each) =>
       !isSaying(each) ||
+      tellsMuch(each) ||
       (each.to - each.from > 1 && !own.some(({ from, to }) => from >= each.from && to <= each.to)),
   );
 }
@@ -47,6 +50,11 @@ export function namesInText(index: LookupIndex, text: string, words: readonly Cl
 /** Whether only people say so; where a vocabulary's own names stand in it, those tell more. */
 function isSaying({ names }: NameInText): boolean {
   return names.every((name) => name.isSaying);
+}
+
+/** Whether it holds so many words that mean something that they are not there by chance. */
+function tellsMuch({ names }: NameInText): boolean {
+  return names.every(({ folded }) => folded.length >= SURELY_MEANT);
 }
 
 /** Names of just these words, in any order; one for each heading. */

@@ -55,10 +55,10 @@ const MOST_SPREAD = 30;
 export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[] {
   const words = lookupWords(typed);
   if (words.length === 0) return [];
-  const best = new Map<number, Candidate>();
+  const found = new Map<number, Candidate>();
   const offer = (candidate: Candidate) => {
-    const known = best.get(candidate.heading);
-    if (known === undefined || known.score < candidate.score) best.set(candidate.heading, candidate);
+    const known = found.get(candidate.heading);
+    if (known === undefined || known.score < candidate.score) found.set(candidate.heading, candidate);
   };
   for (const number of [index.joined.get(joinedKey(words)) ?? []].flat()) {
     const name = index.names[number];
@@ -69,11 +69,14 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
   }
   const readings = readingsOf(index, words);
   scoreNames(index, readings).forEach(offer);
-  addOtherWords(index, readings, best);
+  addOtherWords(index, readings, found);
 
-  const ranked = [...best.values()].sort((a, b) => b.score - a.score || lengthOf(a) - lengthOf(b));
-  const least = Math.max(LEAST_SCORE, (ranked[0]?.score ?? 0) * LEAST_OF_BEST);
-  return spread(ranked.filter(({ score }) => score >= least))
+  const ranked = [...found.values()].sort((a, b) => b.score - a.score || lengthOf(a) - lengthOf(b));
+  const best = ranked[0]?.score ?? 0;
+  const least = Math.max(LEAST_SCORE, best * LEAST_OF_BEST);
+  // Where a heading is named outright, what others are called in other words is no help.
+  const isTold = ({ name, whole }: Candidate) => best < ENTRY_TERM || whole || name?.isSaying !== true;
+  return spread(ranked.filter((each) => each.score >= least && isTold(each)))
     .slice(0, limit)
     .flatMap((candidate) => {
       const heading = index.tree.vocabulary.headings[candidate.heading];

@@ -165,7 +165,8 @@ function shares(
     const best = (holds: (word: string) => boolean) =>
       Math.max(0, ...readings.filter(({ folded }) => holds(folded)).map(({ quality }) => quality));
     const byName = best((word) => own.has(word));
-    if (byName === 0) inNote += weight * best((word) => includesSorted(index.senses.get(word)?.notes, heading));
+    if (byName === 0)
+      inNote += weight * best((word) => includesSorted(index.senses.get(word)?.notes, heading));
     return weight * byName;
   });
   const mass = massOf(typed);

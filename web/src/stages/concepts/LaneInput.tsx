@@ -1,4 +1,10 @@
-import { parsePhrase, type LookupHit, type ProposedConcept, type TermContent } from '@even-lantern/core';
+import {
+  parsePhrase,
+  textKey,
+  type LookupHit,
+  type ProposedConcept,
+  type TermContent,
+} from '@even-lantern/core';
 import type { NewConcept, TermCount } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
@@ -286,7 +292,9 @@ export function reasonInWords({ reason, matched, heading }: LookupHit, typed: st
     case 'same label':
       return 'this is its name';
     case 'entry term':
-      return `“${typed}” is no heading, this is used for “${matched}”`;
+      return textKey(typed) === textKey(matched)
+        ? `“${typed}” is no heading, this is used for it`
+        : `“${typed}” is no heading, this is used for “${matched}”`;
     case 'other form of a label':
       return 'another form of its name';
     case 'other form of an entry term':
