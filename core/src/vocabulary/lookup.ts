@@ -43,6 +43,8 @@ const LEAST_SCORE = 0.22;
 const LEAST_OF_BEST = 0.35;
 /** What counts for less, the second time that a typed word leads somewhere. */
 const TOLD_ALREADY = 0.25;
+/** Of a longer text only so much is read: it is no clause. */
+const MOST_WORDS = 150;
 /** Hits that are put in such an order; the others stay behind them. */
 const MOST_SPREAD = 30;
 
@@ -53,7 +55,7 @@ const MOST_SPREAD = 30;
  * @param limit the most headings to return
  */
 export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[] {
-  const words = lookupWords(typed);
+  const words = lookupWords(typed).slice(0, MOST_WORDS);
   if (words.length === 0) return [];
   const found = new Map<number, Candidate>();
   const offer = (candidate: Candidate) => {
