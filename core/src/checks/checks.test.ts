@@ -11,120 +11,19 @@ import {
   standaloneQuery,
   termKey,
   type Lane,
-  type OwnLine,
-  type Term,
-  type TermContent,
 } from '../strategy/index.js';
+import { TREE, words, subject, lane, own, line, strategy, limit, staff } from '../testing/checkedStrategy.js';
 import { sampleRecord } from '../testing/sampleRecord.js';
-import { indexVocabulary, type Heading, type Vocabulary } from '../vocabulary/index.js';
 import {
   CHECKS,
   checkStrategy,
   findingKey,
   mended,
   MENDED_TERM,
-  type CheckedLine,
   type CheckedStrategy,
   type Finding,
   type Mend,
 } from './index.js';
-
-const heading = (label: string, broader: string[] = [], entryTerms: string[] = []): Heading => ({
-  label,
-  broader,
-  entryTerms,
-  scopeNote: '',
-  related: [],
-  historyNote: null,
-  subheadings: ['care'],
-});
-const TREE: Vocabulary = {
-  id: 'tree',
-  name: 'Tree of things',
-  release: '2026-10-01',
-  headings: [
-    heading('People'),
-    heading('Staff', ['People'], ['workers']),
-    heading('Porters', ['Staff']),
-    heading('Treatments'),
-    heading('Light', ['Treatments'], ['lamps']),
-    heading('Bright light', ['Light']),
-    heading('Night shifts', [], ['night work']),
-  ],
-};
-const tree = indexVocabulary(TREE);
-
-const words = (text: string, parts: Partial<Extract<TermContent, { kind: 'words' }>> = {}): TermContent => ({
-  kind: 'words',
-  text,
-  field: 'words',
-  near: null,
-  ...parts,
-});
-const subject = (
-  label: string,
-  parts: Partial<Extract<TermContent, { kind: 'heading' }>> = {},
-): TermContent => ({
-  kind: 'heading',
-  vocabulary: 'tree',
-  label,
-  narrower: true,
-  central: false,
-  subheadings: [],
-  ...parts,
-});
-const term = (content: TermContent, id: string): Term => ({ id, content, origin: 'typed', heldBack: null });
-const lane = (id: string, contents: TermContent[], leftOut = false): Lane => ({
-  id,
-  name: id,
-  leftOut,
-  terms: contents.map((content, i) => term(content, `${id}${i}`)),
-});
-const own = (id: string, text: string, parts: Partial<OwnLine> = {}): OwnLine => ({
-  id,
-  role: 'looks',
-  on: true,
-  text,
-  note: '',
-  ...parts,
-});
-const line = (key: string, parts: Partial<CheckedLine> = {}): CheckedLine => ({
-  key,
-  number: 1,
-  kind: 'term',
-  laneId: null,
-  hits: 5,
-  adds: null,
-  written: null,
-  cautions: [],
-  understood: null,
-  expected: '',
-  ...parts,
-});
-const strategy = (parts: Partial<CheckedStrategy>): CheckedStrategy => ({
-  lanes: [],
-  own: [],
-  lines: [],
-  problems: [],
-  limits: [],
-  database: { id: 'db', name: 'A database', vocabulary: 'tree', fields: ['words', 'title'] },
-  vocabulary: (id) => (id === 'tree' ? tree : null),
-  indexWords: new Map(),
-  leftOut: {},
-  elsewhere: [],
-  whole: null,
-  records: null,
-  ...parts,
-});
-
-const limit = {
-  id: 'm',
-  key: 'limit:m',
-  name: 'Humans',
-  on: true,
-  ways: ['own', 'words', 'either'],
-} as const;
-const staff = [subject('Staff'), words('nurse*')];
 
 /** For each check a strategy in which it finds something, and one very like it that it leaves alone. */
 const CASES: Record<string, [found: Partial<CheckedStrategy>, leftAlone: Partial<CheckedStrategy>]> = {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { dialectFrom, DIALECTS, parseCql, printCql, SEARCH_FIELDS, type Query } from '../query/index.js';
+import { dialectFrom, DIALECTS, parseCql, printCql, type Query } from '../query/index.js';
 import type { BibRecord } from '../records/index.js';
 import { buildIndex, docsOf, evaluate } from '../search/index.js';
 import {
@@ -11,43 +11,21 @@ import {
   type Lane,
 } from '../strategy/index.js';
 import { query, record, narrowerOf } from '../testing/arbitraries.js';
+import { bare, chosen, database, limit, years } from '../testing/limitSamples.js';
 import { naiveMatches } from '../testing/naive.js';
 import {
   applyLimit,
   LIMIT_KINDS,
-  limitFindings,
   limitKind,
   limitText,
-  profilePicture,
   profileQueries,
   proposeLimits,
   stepWarnings,
   valuesProblem,
   waysOf,
   type Limit,
-  type LimitsOfDatabase,
   type LimitValues,
 } from './index.js';
-
-const chosen = (...values: string[]): LimitValues => ({ kind: 'values', values });
-const years = (from: number | null, to: number | null): LimitValues => ({ kind: 'years', from, to });
-const limit = (kind: string, values: LimitValues, parts: Partial<Limit> = {}): Limit => ({
-  id: kind, kind, values, reason: '', on: true, ways: {}, ...parts,
-}); // prettier-ignore
-
-const database: LimitsOfDatabase = {
-  id: 'db',
-  limits: {
-    language: ['English', 'German'],
-    ageGroup: ['adult', 'child', 'older adult'],
-    species: ['human'],
-    indexing: ['indexed', 'not yet indexed'],
-    pages: [],
-  },
-  years: true,
-  fields: SEARCH_FIELDS,
-};
-const bare: LimitsOfDatabase = { id: 'bare', limits: {}, years: false, fields: SEARCH_FIELDS };
 
 /** Records that tell limits, or do not. */
 const limited: fc.Arbitrary<BibRecord> = fc
@@ -399,77 +377,6 @@ describe('limits as lines', () => {
   test('without anything to search there is nothing to limit', () => {
     expect(compileLanes([], { limits: [part('l1', 'language')] }).lines).toEqual([]);
   });
-});
-
-describe('what is wrong with limits', () => {
-  test.each([
-    ['years', years(2026, 2005), 'run backwards'],
-    ['years', years(null, null), 'the first year'],
-    ['language', years(2000, 2001), 'takes values'],
-    ['language', chosen(), 'at least one'],
-    ['humans', chosen('maybe'), 'on or off'],
-    ['years', chosen('2000'), 'takes a range'],
-  ])('%s %j', (kind, values, message) => {
-    expect(valuesProblem(kind, values)).toContain(message);
-  });
-
-  test.each([
-    ['years', years(2005, null)],
-    ['language', chosen('English')],
-    ['humans', chosen('yes')],
-  ])('%s %j can be', (kind, values) => {
-    expect(valuesProblem(kind, values)).toBeNull();
-  });
-
-  test('years to come and contradictions are told where they are; what is off contradicts nothing', () => {
-    const first = limit('years', years(2000, 2010), { id: 'a' });
-    const second = limit('years', years(2011, null), { id: 'b' });
-    expect(limitFindings([first, second], 2026)).toMatchObject([
-      { limitId: 'b', message: expect.stringContaining('contradicts') as string },
-    ]);
-    expect(limitFindings([first, { ...second, on: false }], 2026)).toEqual([]);
-    expect(limitFindings([limit('years', years(2030, null))], 2026)[0]?.message).toContain('still to come');
-    const ages = [
-      limit('ageGroup', chosen('child'), { id: 'a' }),
-      limit('ageGroup', chosen('adult'), { id: 'b' }),
-    ];
-    expect(limitFindings(ages, 2026)[0]?.message).toContain('values of both');
-    const same = [
-      limit('language', chosen('English'), { id: 'a' }),
-      limit('language', chosen('english', 'German'), { id: 'b' }),
-    ];
-    expect(limitFindings(same, 2026)[0]?.message).toContain('within both');
-  });
-
-  test('limits are said in words', () => {
-    expect(limitText(limit('years', years(2005, 2026)))).toBe('Years of publication 2005 to 2026');
-    expect(limitText(limit('years', years(2005, null)))).toBe('Years of publication from 2005');
-    expect(limitText(limit('years', years(null, 2005)))).toBe('Years of publication up to 2005');
-    expect(limitText(limit('years', years(2005, 2005)))).toBe('Years of publication 2005');
-    expect(limitText(limit('language', chosen('English', 'French')))).toBe('Language English, French');
-    expect(limitText(limit('humans', chosen('yes')))).toBe('Humans');
-  });
-});
-
-test('the picture escapes what people wrote, and shows every step', () => {
-  const step = {
-    text: 'Language <b>',
-    way: 'own limit',
-    reason: 'a & b',
-    remains: 1200,
-    lost: 30,
-    lacking: 4,
-  };
-  const svg = profilePicture({
-    title: '"Light"',
-    source: 'A database',
-    before: 1230,
-    steps: [step, { ...step, lost: 0 }],
-  });
-  expect(svg).toContain('Language &lt;b&gt;');
-  expect(svg).toContain('a &amp; b');
-  expect(svg.match(/−30|±0/g)).toEqual(['−30', '±0']);
-  expect(svg).not.toContain('<b>');
 });
 
 const NOTHING: Query = { kind: 'not', include: { kind: 'everything' }, exclude: { kind: 'everything' } };
