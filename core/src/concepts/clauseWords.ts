@@ -67,8 +67,10 @@ export function clauseWords(text: string): ClauseWord[] {
   let role: Role | null = null;
   let between: Link = 'joined';
   let end = 0;
-  /** the places of the first words after each *for* */
-  const afterFor: number[] = [];
+  /** before each *for*, the range of the words of its part of the sentence */
+  const afterFor: { from: number; to: number }[] = [];
+  /** the place of the first word since a comma or the end of a sentence */
+  let partFrom = 0;
   let last = { word: '', start: 0 };
   const loosen = (link: Link) => {
     if (RANK[link] > RANK[between]) between = link;
@@ -97,7 +99,10 @@ export function clauseWords(text: string): ClauseWord[] {
     }
     last = { word, start };
     role = roleAfter(word, role, words);
-    if (word === 'for' && words.some(({ weak }) => !weak)) afterFor.push(words.length);
+    if (/[.,;:?!()\n]/.test(gap)) partFrom = words.length;
+    if (word === 'for' && words.slice(partFrom).some(({ weak }) => !weak)) {
+      afterFor.push({ from: partFrom, to: words.length });
+    }
     if (word === 'or') between = 'or';
     else if (word === 'and') loosen('and');
     else if (OF.has(word)) {
@@ -114,8 +119,8 @@ export function clauseWords(text: string): ClauseWord[] {
     if (WEAK.has(word)) loosen('apart');
   });
   // “massage for pain”: what is done stands before what it is for.
-  const aim = afterFor[0] ?? 0;
-  return words.map((each, i) => (i < aim && each.role === null ? { ...each, role: 'intervention' } : each));
+  const isDone = (place: number) => afterFor.some(({ from, to }) => place >= from && place < to);
+  return words.map((each, i) => (each.role === null && isDone(i) ? { ...each, role: 'intervention' } : each));
 }
 
 /** Whether a word says nothing by itself. */

@@ -30,6 +30,9 @@ const headings = [
   heading('Massage', [], ['hand massage']),
   heading('Bright light', [], ['bright light treatment', 'exposure to bright light']),
   heading('Quality of sleep', [], ['sleep quality']),
+  heading('Colds', ['Conditions']),
+  heading('Burnout', ['Conditions']),
+  heading('Fatigue', ['Conditions'], ['worn out']),
 ];
 const index = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-01-01', headings }));
 const parts = (text: string) =>
@@ -43,6 +46,15 @@ test('a clause of several concepts is parted into them, in order', () => {
     'dementia: Dementia',
     'care homes: Care homes',
   ]);
+});
+
+test('what people say for a heading names it, unless names of the vocabulary stand in it', () => {
+  expect(parts('a snotty nose in nurses')).toEqual(['snotty nose: Colds', 'nurses: Nurses']);
+  expect(parts('nurse burnout')).toEqual(['nurse: Nurses', 'burnout: Burnout']);
+});
+
+test('a concept ends where its name ends, also where that says nothing by itself', () => {
+  expect(parts('worn out doctors')).toEqual(['worn out: Fatigue', 'doctors: Doctors']);
 });
 
 test('the longest name counts, also across small words', () => {
@@ -96,6 +108,12 @@ test('the parts of a question are told where the sentence tells them', () => {
     'outcome',
   ]);
   expect(roles('hand massage for pain in older people')).toEqual(['intervention', 'outcome', 'population']);
+  expect(roles('massage for older people')).toEqual(['intervention', 'population']);
+  expect(roles('nurses and their sleepiness, and massage for it')).toEqual([
+    'population',
+    null,
+    'intervention',
+  ]);
   expect(roles('dementia')).toEqual([null]);
 });
 

@@ -5,7 +5,9 @@
  * with AND.
  */
 import type { Role } from '../question/index.js';
+import { textKey } from '../text/index.js';
 import {
+  isPeople,
   lookUp,
   lookupWords,
   senseOf,
@@ -306,6 +308,23 @@ function said(text: string, words: readonly ClauseWord[]): string {
   return text.slice(words[0]?.start ?? 0, words.at(-1)?.end ?? 0);
 }
 
+/** Where a concept ends in the text: behind all of its name, of which the last words may say nothing: “worn out”. */
+function endOf({ from, to, headings }: Piece, words: readonly ClauseWord[], text: string): number {
+  const start = words[from]?.start ?? 0;
+  const end = words[to - 1]?.end ?? 0;
+  const behind = start + (headings[0]?.matched.length ?? 0);
+  const isNamed = textKey(text.slice(start, behind)) === textKey(headings[0]?.matched ?? '');
+  const endsThere = !/[\p{L}\p{N}]/u.test(text.charAt(behind));
+  return isNamed && endsThere && behind <= (words[to]?.start ?? text.length) ? Math.max(end, behind) : end;
+}
+
+/** Of people the question is asked, unless they are compared or do what is asked about. */
+function roleOf(words: readonly ClauseWord[]): Role | null {
+  const role = words[0]?.role ?? null;
+  const said = words.at(-1)?.word ?? '';
+  return isPeople(said) && (role === null || role === 'outcome') ? 'population' : role;
+}
+
 /** Whether headings are one below the other, or have one directly above in common. */
 function standTogether(
   { tree }: LookupIndex,
@@ -349,17 +368,18 @@ function conceptOf(
   words: readonly ClauseWord[],
   text: string,
 ): ProposedConcept {
-  const slice = (from: number, to: number) => text.slice(words[from]?.start ?? 0, words[to - 1]?.end ?? 0);
   const { from, to, headings } = piece;
+  const start = words[from]?.start ?? 0;
+  const end = endOf(piece, words, text);
   const written = writtenOf(piece, words, text);
   // Words beside a name are searched together with it too; what only led to a name by a guess is not.
-  const whole = slice(from, to);
+  const whole = text.slice(start, end);
   if (written.length === 1 && whole.includes(written[0] ?? '')) written.push(whole);
   return {
     text: whole,
-    from: words[from]?.start ?? 0,
-    to: words[to - 1]?.end ?? 0,
-    role: words[from]?.role ?? null,
+    from: start,
+    to: end,
+    role: roleOf(words.slice(from, to)),
     headings,
     words: proposedWords(
       index.tree,

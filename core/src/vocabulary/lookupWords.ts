@@ -59,7 +59,7 @@ const PEOPLE = new Set(
   (
     'people person patient nurse staff doctor woman women man men mother father parent child children kid girl boy baby ' +
     'babies infant teenager adult elderly old older young worker employee carer resident family families relative ' +
-    'student user someone somebody anyone'
+    'student user someone somebody anyone volunteer wife wives husband spouse partner midwife midwives grandparent pensioner'
   ).split(' '),
 );
 
