@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { evaluateLines, buildIndex, docsOf } from '../search/index.js';
+import { subject, words } from '../testing/checkedStrategy.js';
 import { sampleRecord } from '../testing/sampleRecord.js';
 import {
   compileLanes,
@@ -109,26 +110,10 @@ test('the form of lanes tells which are left out, and which belong to no element
 });
 
 test('one heading is one term however it is searched, and words however they are typed', () => {
-  const heading = (label: string, parts = {}) => ({
-    kind: 'heading' as const,
-    vocabulary: 'tree',
-    label,
-    narrower: true,
-    central: false,
-    subheadings: [],
-    ...parts,
-  });
-  const words = (text: string, parts = {}) => ({
-    kind: 'words' as const,
-    text,
-    field: 'words' as const,
-    near: null,
-    ...parts,
-  });
-  expect(sameTerm(heading('Lighting'), heading('lighting', { narrower: false, central: true }))).toBe(true);
-  expect(sameTerm(heading('Lighting'), heading('Lighting', { subheadings: ['effects'] }))).toBe(false);
-  expect(sameTerm(heading('Lighting'), heading('Lighting', { vocabulary: 'other' }))).toBe(false);
-  expect(sameTerm(heading('Lighting'), words('lighting'))).toBe(false);
+  expect(sameTerm(subject('Lighting'), subject('lighting', { narrower: false, central: true }))).toBe(true);
+  expect(sameTerm(subject('Lighting'), subject('Lighting', { subheadings: ['effects'] }))).toBe(false);
+  expect(sameTerm(subject('Lighting'), subject('Lighting', { vocabulary: 'other' }))).toBe(false);
+  expect(sameTerm(subject('Lighting'), words('lighting'))).toBe(false);
   expect(sameTerm(words('"Night  Shift*"'), words('night shift*'))).toBe(true);
   expect(sameTerm(words('night shift*'), words('night shift*', { near: 3 }))).toBe(false);
   expect(sameTerm(words('night shift'), words('night shift*'))).toBe(false);

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { DIALECTS } from '../query/index.js';
 import { buildIndex, docsOf, evaluateLines } from '../search/index.js';
+import { own } from '../testing/checkedStrategy.js';
 import { sampleRecord } from '../testing/sampleRecord.js';
 import {
   asWritten,
@@ -43,14 +44,6 @@ const lane = (id: string, words: readonly string[], leftOut = false): Lane => ({
   name: id,
   leftOut,
   terms: words.map(term),
-});
-const own = (id: string, text: string, parts: Partial<OwnLine> = {}): OwnLine => ({
-  id,
-  role: 'looks',
-  on: true,
-  text,
-  note: '',
-  ...parts,
 });
 const compiled = (lanes: readonly Lane[], lines: readonly OwnLine[]): Strategy =>
   compileLanes(lanes, { own: lines.map((line) => readOwnLine(line, context, asWritten, null)) });

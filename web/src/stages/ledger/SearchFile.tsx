@@ -1,7 +1,6 @@
 import { counted } from '@even-lantern/core';
 import type { WaitingFile } from '@even-lantern/contract';
 import { FileUp, X } from 'lucide-react';
-import { useState } from 'react';
 import { problemOf } from '../../app/api.js';
 import { ledgerApi } from '../../app/ledgerApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
@@ -17,13 +16,9 @@ interface SearchFileProps {
 
 /** The file of records that a search brought: what is in it is told before the search is entered. */
 export function SearchFile({ reviewId, file, onRead }: SearchFileProps) {
-  const [read, { error, isLoading, reset }] = ledgerApi.useReadSearchFileMutation();
-  const [reading, setReading] = useState<{ job: string; name: string } | null>(null);
+  const [read, { error, isLoading, originalArgs, reset }] = ledgerApi.useReadSearchFileMutation();
   const pick = async (picked: File) => {
-    const job = crypto.randomUUID();
-    setReading({ job, name: picked.name });
-    const { data } = await read({ review: reviewId, file: picked, job });
-    setReading(null);
+    const { data } = await read({ review: reviewId, file: picked, job: crypto.randomUUID() });
     // A file that cannot be read does not take the place of one that was.
     if (data !== undefined) onRead(data);
   };
@@ -62,7 +57,9 @@ export function SearchFile({ reviewId, file, onRead }: SearchFileProps) {
           </>
         )}
       </p>
-      {reading !== null && <FileReading job={reading.job} name={reading.name} />}
+      {isLoading && originalArgs !== undefined && (
+        <FileReading job={originalArgs.job} name={originalArgs.file.name} />
+      )}
       {file !== null && <FileRemarks troubles={file.troubles} />}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}
     </div>

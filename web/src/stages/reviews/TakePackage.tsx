@@ -1,5 +1,4 @@
 import { PackageOpen } from 'lucide-react';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { counted } from '@even-lantern/core';
@@ -12,14 +11,10 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 
 /** Takes in a whole review from the file that another installation made of it. */
 export function TakePackage() {
-  const [take, { error, isLoading }] = ledgerApi.useTakePackageMutation();
-  const [reading, setReading] = useState<{ job: string; name: string } | null>(null);
+  const [take, { error, isLoading, originalArgs }] = ledgerApi.useTakePackageMutation();
   const navigate = useNavigate();
   const pick = async (file: File) => {
-    const job = crypto.randomUUID();
-    setReading({ job, name: file.name });
-    const { data } = await take({ file, job });
-    setReading(null);
+    const { data } = await take({ file, job: crypto.randomUUID() });
     if (data === undefined) return;
     toast(
       `“${data.title}” is here, with all that belongs to it.`,
@@ -48,7 +43,9 @@ export function TakePackage() {
           <GuideLink to="ledger#a-review-as-one-file">More</GuideLink>
         </span>
       </p>
-      {reading !== null && <FileReading job={reading.job} name={reading.name} />}
+      {isLoading && originalArgs !== undefined && (
+        <FileReading job={originalArgs.job} name={originalArgs.file.name} />
+      )}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}
     </section>
   );
