@@ -1,2 +1,3 @@
+export type { ProposedConcept, ProposedHeading } from './proposedConcept.js';
 export { MOST_CONCEPTS, takeApart } from './takeApart.js';
-export type { ProposedConcept, ProposedHeading, TakenApart } from './takeApart.js';
+export type { TakenApart } from './takeApart.js';

@@ -33,6 +33,7 @@ const headings = [
   heading('Colds', ['Conditions']),
   heading('Burnout', ['Conditions']),
   heading('Fatigue', ['Conditions'], ['worn out']),
+  heading('On-call duty', [], ['being on call']),
 ];
 const index = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-01-01', headings }));
 const parts = (text: string) =>
@@ -53,7 +54,9 @@ test('what people say for a heading names it, unless names of the vocabulary sta
   expect(parts('nurse burnout')).toEqual(['nurse: Nurses', 'burnout: Burnout']);
 });
 
-test('a concept ends where its name ends, also where that says nothing by itself', () => {
+test('a concept holds all of its name, also where the first or last word says nothing by itself', () => {
+  expect(parts('doctors on call')).toEqual(['doctors: Doctors', 'on call: On-call duty']);
+  expect(parts('doctors on the call')).toEqual(['doctors: Doctors', 'call: On-call duty']);
   expect(parts('worn out doctors')).toEqual(['worn out: Fatigue', 'doctors: Doctors']);
 });
 

@@ -4,42 +4,24 @@
  * that stand together in the tree) are one concept; everything else is a concept of its own, since concepts are joined
  * with AND.
  */
-import type { Role } from '../question/index.js';
-import { textKey } from '../text/index.js';
 import {
-  isPeople,
   lookUp,
   lookupWords,
   senseOf,
   type Heading,
   type LookupIndex,
-  type LookupReason,
   type Name,
 } from '../vocabulary/index.js';
 import { clauseWords, isWeak, looser, type ClauseWord, type Link } from './clauseWords.js';
 import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
-import { proposedWords } from './proposedWords.js';
-
-/** A concept that a text holds. */
-export interface ProposedConcept {
-  /** as it is written in the text */
-  text: string;
-  /** half-open range of UTF-16 offsets in the text */
-  from: number;
-  to: number;
-  /** what part of a question it seems to be; null where nothing tells */
-  role: Role | null;
-  headings: ProposedHeading[];
-  /** free text, as people type it: phrases in quotation marks, `*` for any ending */
-  words: string[];
-}
-
-export interface ProposedHeading {
-  label: string;
-  /** the name by which the text leads to it */
-  matched: string;
-  reason: LookupReason;
-}
+import {
+  conceptOf,
+  said,
+  writtenOf,
+  type Piece,
+  type ProposedConcept,
+  type ProposedHeading,
+} from './proposedConcept.js';
 
 export interface TakenApart {
   concepts: ProposedConcept[];
@@ -57,17 +39,6 @@ const MOST_GUESSES = 6;
 const LONG_ENOUGH = 6;
 /** Hits that are looked at for a guess. */
 const GUESSED = 6;
-
-interface Piece {
-  /** half-open range of places among the words */
-  from: number;
-  to: number;
-  link: Link;
-  headings: ProposedHeading[];
-  /** how the text says it, where that is not all of its words */
-  written: string[];
-  weak: boolean;
-}
 
 /**
  * @param text what somebody wrote: an element of a question, a sentence, a paragraph
@@ -299,32 +270,6 @@ function joinedAlternatives(
   return result;
 }
 
-function writtenOf({ written, from, to }: Piece, words: readonly ClauseWord[], text: string): string[] {
-  return written.length > 0 ? [...written] : [said(text, words.slice(from, to))];
-}
-
-/** A run of words as it stands in the text. */
-function said(text: string, words: readonly ClauseWord[]): string {
-  return text.slice(words[0]?.start ?? 0, words.at(-1)?.end ?? 0);
-}
-
-/** Where a concept ends in the text: behind all of its name, of which the last words may say nothing: “worn out”. */
-function endOf({ from, to, headings }: Piece, words: readonly ClauseWord[], text: string): number {
-  const start = words[from]?.start ?? 0;
-  const end = words[to - 1]?.end ?? 0;
-  const behind = start + (headings[0]?.matched.length ?? 0);
-  const isNamed = textKey(text.slice(start, behind)) === textKey(headings[0]?.matched ?? '');
-  const endsThere = !/[\p{L}\p{N}]/u.test(text.charAt(behind));
-  return isNamed && endsThere && behind <= (words[to]?.start ?? text.length) ? Math.max(end, behind) : end;
-}
-
-/** Of people the question is asked, unless they are compared or do what is asked about. */
-function roleOf(words: readonly ClauseWord[]): Role | null {
-  const role = words[0]?.role ?? null;
-  const said = words.at(-1)?.word ?? '';
-  return isPeople(said) && (role === null || role === 'outcome') ? 'population' : role;
-}
-
 /** Whether headings are one below the other, or have one directly above in common. */
 function standTogether(
   { tree }: LookupIndex,
@@ -360,31 +305,4 @@ function withoutRepeats(pieces: readonly Piece[]): Piece[] {
     labels.forEach((label) => seen.add(label));
     return true;
   });
-}
-
-function conceptOf(
-  index: LookupIndex,
-  piece: Piece,
-  words: readonly ClauseWord[],
-  text: string,
-): ProposedConcept {
-  const { from, to, headings } = piece;
-  const start = words[from]?.start ?? 0;
-  const end = endOf(piece, words, text);
-  const written = writtenOf(piece, words, text);
-  // Words beside a name are searched together with it too; what only led to a name by a guess is not.
-  const whole = text.slice(start, end);
-  if (written.length === 1 && whole.includes(written[0] ?? '')) written.push(whole);
-  return {
-    text: whole,
-    from: start,
-    to: end,
-    role: roleOf(words.slice(from, to)),
-    headings,
-    words: proposedWords(
-      index.tree,
-      written,
-      headings.map(({ label }) => label),
-    ),
-  };
 }

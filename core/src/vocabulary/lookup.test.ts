@@ -108,3 +108,16 @@ test('what is said of people tells more than that they are people', () => {
   const own = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-10-01', headings }));
   expect(lookUp(own, 'residents at meals')[0]?.heading.label).toBe('Meal times');
 });
+
+test('a name with the word as it was typed comes before one with another form of it', () => {
+  const headings = [heading('Watch nursing', []), heading('Grove nurses', []), heading('Nurses', [])];
+  const own = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-10-01', headings }));
+  const labels = lookUp(own, 'nurses').map((hit) => hit.heading.label);
+  expect(labels).toEqual(['Nurses', 'Grove nurses', 'Watch nursing']);
+});
+
+test('a word is not all of a name that says more in small words', () => {
+  const headings = [heading('Aches of all kinds', ['pain all over']), heading('Pain relief', [])];
+  const own = indexForLookup(indexVocabulary({ id: 'v', name: 'V', release: '2026-10-01', headings }));
+  expect(lookUp(own, 'pain').map(({ reason }) => reason)).not.toContain('other form of an entry term');
+});

@@ -4,8 +4,8 @@ import { isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
 import { SAYINGS } from './sayings/index.js';
 
-/** What a word that says nothing weighs in a saying: of “end of life” the second part is not “ending one's life”. */
-const EMPTY_MASS = 0.5;
+/** What a word that says nothing weighs in a name: pain is not all of “pain all over”. */
+const EMPTY_MASS = 0.75;
 /** A word in more names or notes than this finds none by itself where a rarer word was typed too. */
 export const COMMON = 2000;
 
@@ -91,7 +91,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
       sense.lastNamed = heading;
       sense.headings += 1;
     }
-    left.push(kind === 'saying' ? empty : 0);
+    left.push(empty);
     // The copy is no longer than its words, which the list that grew is.
     names.push({
       heading,

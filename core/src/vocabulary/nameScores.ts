@@ -1,5 +1,6 @@
 /** How well names and notes of headings fit what was typed. */
 import { COMMON, type LookupIndex, type Name } from './lookupIndex.js';
+import { lookupWords } from './lookupWords.js';
 import type { TypedWord } from './typedWords.js';
 
 /** A heading that may be meant. */
@@ -28,6 +29,8 @@ const SECOND_SHARE = 0.1;
 const NEXT_SHARE = 0.7;
 /** Names of a heading that count. */
 const MOST_NAMES = 4;
+/** What a name gains when typed words stand in it just as they are. */
+const AS_WRITTEN = 0.05;
 /** How much more it counts what share of what was typed a name covers than what share of the name was typed. */
 const TYPED_COUNTS = 2.5;
 /** Shares above this are all but rounding. */
@@ -144,10 +147,18 @@ export function addOtherWords(
     if (candidate.score > MOST_IN_PART) continue;
     const { names, notes, covers } = shares(index, typed, candidate.heading);
     candidate.covers = covers;
+    candidate.score += AS_WRITTEN * asWritten(candidate.name, typed);
     if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
     else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
     candidate.score = Math.min(candidate.score, MOST_IN_PART);
   }
+}
+
+/** The share of the typed words that stand in a name just as they are, not in another form. */
+function asWritten(name: Name | null, typed: readonly TypedWord[]): number {
+  const words = new Set(name === null ? [] : lookupWords(name.text));
+  const standing = typed.filter(({ word }) => words.has(word));
+  return massOf(standing) / massOf(typed);
 }
 
 /** How much of what was typed the names of a heading hold between them, and how much beyond that its note. */

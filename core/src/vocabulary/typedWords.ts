@@ -14,6 +14,8 @@ export interface Reading {
 
 /** A typed word that means something. */
 export interface TypedWord {
+  /** as it was typed */
+  word: string;
   /** the surest first */
   readings: readonly Reading[];
   /** how much it counts: what its surest known reading does, or much when nothing is known of it */
@@ -40,7 +42,11 @@ export function readingsOf(index: LookupIndex, words: readonly string[]): TypedW
     const known = readings.map(({ folded }) => index.senses.get(folded)?.weight);
     const weight =
       known.find((each) => each !== undefined) ?? Math.log(1 + index.tree.vocabulary.headings.length) / 2;
-    return { readings, weight: isPeople(word) && !meant.every(isPeople) ? weight * PEOPLE_COUNT : weight };
+    return {
+      word,
+      readings,
+      weight: isPeople(word) && !meant.every(isPeople) ? weight * PEOPLE_COUNT : weight,
+    };
   });
 }
 
