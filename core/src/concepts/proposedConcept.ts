@@ -26,6 +26,7 @@ export interface ProposedHeading {
   reason: LookupReason;
 }
 
+/** A run of words while a text is taken apart. */
 export interface Piece {
   /** half-open range of places among the words */
   from: number;
@@ -91,11 +92,13 @@ function rangeOf(
   const before = named.slice(0, Math.max(named.indexOf(words[from]?.word ?? ''), 0));
   const behind = named.slice(named.indexOf(words[to - 1]?.word ?? '') + 1);
   const gap = wordsIn(text, words[from - 1]?.end ?? 0, start);
+  const beside = (from: number, to: number) => /^[\s-]+$/.test(text.slice(from, to));
   for (let word = gap.pop(); word !== undefined && word.text === before.pop(); word = gap.pop()) {
+    if (!beside(word.end, start)) break;
     start = word.start;
   }
   for (const word of wordsIn(text, end, words[to]?.start ?? text.length)) {
-    if (word.text !== behind.shift()) break;
+    if (word.text !== behind.shift() || !beside(end, word.start)) break;
     end = word.end;
   }
   return [start, end];

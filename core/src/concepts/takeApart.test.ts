@@ -58,6 +58,7 @@ test('a concept holds all of its name, also where the first or last word says no
   expect(parts('doctors on call')).toEqual(['doctors: Doctors', 'on call: On-call duty']);
   expect(parts('doctors on the call')).toEqual(['doctors: Doctors', 'call: On-call duty']);
   expect(parts('worn out doctors')).toEqual(['worn out: Fatigue', 'doctors: Doctors']);
+  expect(parts('worn. Out of doctors')).toEqual(['worn: Fatigue', 'doctors: Doctors']);
 });
 
 test('the longest name counts, also across small words', () => {

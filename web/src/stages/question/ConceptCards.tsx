@@ -251,10 +251,17 @@ function WhereTo({
 function reasonOf({ concept }: Proposal, content: TermContent): string | null {
   if (content.kind !== 'heading') return null;
   const heading = concept.headings.find(({ label }) => label === content.label);
-  if (heading === undefined || heading.reason === 'same label') return null;
-  return heading.reason === 'likely misspelling'
-    ? `close to “${heading.matched}”`
-    : `used for “${heading.matched}”`;
+  if (heading === undefined) return null;
+  switch (heading.reason) {
+    case 'same label':
+      return null;
+    case 'likely misspelling':
+      return `close to “${heading.matched}”`;
+    case 'in other words':
+      return `people also say “${heading.matched}” for it`;
+    default:
+      return `used for “${heading.matched}”`;
+  }
 }
 
 function Term({
