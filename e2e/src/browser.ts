@@ -133,8 +133,9 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
             await driver.switchTo().activeElement().sendKeys(key);
             return true;
           } catch (trouble) {
-            // Redrawn between finding and pressing, so that nothing was pressed.
+            // Redrawn or taken away between finding and pressing, so that nothing was pressed.
             if (trouble instanceof error.StaleElementReferenceError) return false;
+            if (trouble instanceof error.ElementNotInteractableError) return false;
             throw trouble;
           }
         }, WAIT_MS);

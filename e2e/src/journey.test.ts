@@ -75,7 +75,7 @@ test('a plain word leads to the heading it stands for, and is added by keyboard'
   await (await browser.named('Map the concepts')).click();
   await browser.sees('This lane is empty.');
   await type('volunteers', 'ambulance volunteers');
-  await browser.sees('used for “ambulance volunteers”');
+  await browser.sees('“ambulance volunteers” is no heading, this is used for it');
   await browser.sees('Unpaid people who answer emergency calls.');
   await accessible('concepts with a lookup open');
   await browser.press(Key.ENTER);
