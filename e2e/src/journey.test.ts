@@ -82,7 +82,7 @@ test('a plain word leads to the heading it stands for, and is added by keyboard'
   await browser.textWhen(terms('volunteers'), (text) => /Volunteer responders\s+adds\s+\d+/.test(text));
   await addWords('volunteers', 'volunteer*');
   await type('being woken', 'on-call work');
-  await browser.sees('used for “on-call work”');
+  await browser.sees('“on-call work” is no heading, this is used for it');
   await browser.press(Key.ENTER);
   await browser.textWhen(terms('being woken'), (text) => text.includes('On-call duty'));
   const before = await whole();
