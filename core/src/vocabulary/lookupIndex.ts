@@ -68,17 +68,19 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
     return own;
   };
   const addName = (text: string, kind: 'label' | 'entry term' | 'saying', heading: number) => {
-    const words = lookupWords(text);
+    const words = lookupWords(text).map(know);
+    let together = '';
+    for (const { spelled } of words) together += spelled;
+    const key = inSingular(together);
+    const others = joined.get(key);
+    if (kind === 'saying' && isNameOf(heading, others)) return;
     const number = names.length;
     const folded: string[] = [];
-    const meansSomething = words.some((word) => !isEmptyWord(word));
-    let together = '';
+    const meansSomething = words.some((word) => !word.isEmpty);
     let empty = 0;
-    for (const each of words) {
-      const word = know(each);
+    for (const word of words) {
       const { sense } = word;
       word.inName = true;
-      together += word.spelled;
       if (word.isEmpty && meansSomething) {
         empty += 1;
         continue;
@@ -100,12 +102,12 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
       isSaying: kind === 'saying',
       folded: folded.slice(),
     });
-    const key = inSingular(together);
-    const others = joined.get(key);
     if (others === undefined) joined.set(key, number);
     else if (typeof others === 'number') joined.set(key, [others, number]);
     else others.push(number);
   };
+  const isNameOf = (heading: number, numbers: number | number[] = []) =>
+    [numbers].flat().some((number) => names[number]?.heading === heading);
   const sayingsOf = sayingsByHeading(headings);
   headings.forEach((heading, place) => {
     firstNames[place] = names.length;
@@ -138,20 +140,24 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
 
 /** What people say for each heading: by its label, or by an entry term that is the label of no other heading. */
 function sayingsByHeading(headings: readonly Heading[]): (heading: Heading) => string[] {
-  const byName = new Map<string, readonly string[]>();
+  const labels = new Set(headings.map(({ label }) => joinedName(label)));
+  return ({ label, entryTerms }) => {
+    const others = entryTerms.map(joinedName).filter((name) => !labels.has(name));
+    return [joinedName(label), ...others].flatMap((name) => sayingsByName().get(name) ?? []);
+  };
+}
+
+let byName: Map<string, string[]> | null = null;
+
+/** What people say, by the name they say it for; worked out once. */
+function sayingsByName(): ReadonlyMap<string, readonly string[]> {
+  if (byName !== null) return byName;
+  byName = new Map();
   for (const { name, sayings } of SAYINGS) {
     const key = joinedName(name);
     byName.set(key, [...(byName.get(key) ?? []), ...sayings]);
   }
-  const labels = new Set(headings.map(({ label }) => joinedName(label)));
-  return ({ label, entryTerms }) => {
-    const own = new Set([label, ...entryTerms].map(joinedName));
-    const names = [...own].filter((name, i) => i === 0 || !labels.has(name));
-    const sayings = names.flatMap((name) => byName.get(name) ?? []);
-    return [...new Map(sayings.map((saying) => [joinedName(saying), saying])).entries()].flatMap(
-      ([key, saying]) => (own.has(key) ? [] : [saying]),
-    );
-  };
+  return byName;
 }
 
 /** What is known of a word as written, so that each is worked out once. */
