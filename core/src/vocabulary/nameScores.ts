@@ -147,16 +147,18 @@ export function addOtherWords(
     if (candidate.score > MOST_IN_PART) continue;
     const { names, notes, covers } = shares(index, typed, candidate.heading);
     candidate.covers = covers;
-    candidate.score += AS_WRITTEN * asWritten(candidate.name, typed);
-    if (candidate.name === null) candidate.score = notes * NOTE_SHARE;
-    else candidate.score += OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
-    candidate.score = Math.min(candidate.score, MOST_IN_PART);
+    const { name, score } = candidate;
+    if (name === null) candidate.score = notes * NOTE_SHARE;
+    else {
+      const others = OTHER_NAMES_SHARE * names + NOTE_SHARE * notes * names;
+      candidate.score = Math.min(score + others + AS_WRITTEN * asWritten(name, typed), MOST_IN_PART);
+    }
   }
 }
 
 /** The share of the typed words that stand in a name just as they are, not in another form. */
-function asWritten(name: Name | null, typed: readonly TypedWord[]): number {
-  const words = new Set(name === null ? [] : lookupWords(name.text));
+function asWritten(name: Name, typed: readonly TypedWord[]): number {
+  const words = new Set(lookupWords(name.text));
   const standing = typed.filter(({ word }) => words.has(word));
   return massOf(standing) / massOf(typed);
 }
