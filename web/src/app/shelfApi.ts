@@ -14,6 +14,11 @@ export const shelfApi = api.injectEndpoints({
       { reviewId: string; body: NewConcepts }
     >({
       query: ({ reviewId, body }) => ({ url: `reviews/${reviewId}/concepts`, method: 'POST', body }),
+      // The lanes stand at once: where a database is slow, what is asked of it holds up asking for them.
+      async onQueryStarted({ reviewId }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer !== null) await dispatch(api.util.upsertQueryData('review', reviewId, answer.data.review));
+      },
       invalidatesTags: lanesChanged,
     }),
     putOnShelf: build.mutation<ShelfItem, { reviewId: string; item: NewShelfItem }>({
