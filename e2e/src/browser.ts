@@ -3,10 +3,24 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, error, Key, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, error, Key, WebElement, type WebDriver } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
 const WAIT_MS = 30_000;
+const POLL_MS = 100;
+
+/** What the page is asked with: whether an element is seen, and its text as a person reads it. */
+const IN_PAGE = `
+  const drawn = (element) => element.getClientRects().length > 0 &&
+    element.checkVisibility({ visibilityProperty: true, opacityProperty: true });
+  const seen = (element) => (element && drawn(element.closest('select') ?? element) ? element : null);
+  const textOf = (element) =>
+    element && element.innerText.replace(/[\\t\\u00a0]/g, ' ').replace(/ *\\n+ */g, '\\n').trim();
+`;
+const BY_SELECTOR = 'document.querySelector(arguments[0])';
+const BY_TEXT =
+  '[...document.querySelectorAll(arguments[0])].find((each) => seen(each) && textOf(each).startsWith(arguments[1]))';
+const BY_PATH = 'document.evaluate(arguments[0], document, null, 9, null).singleNodeValue';
 
 export interface Browser {
   driver: WebDriver;
@@ -14,6 +28,8 @@ export interface Browser {
   goTo(address: string): Promise<void>;
   /** the first element that a CSS selector finds, once it is there */
   find(selector: string): Promise<WebElement>;
+  /** the first visible element that a CSS selector finds and whose text begins with this */
+  saying(selector: string, text: string): Promise<WebElement>;
   /** the first button, link or other element with exactly this accessible text */
   named(name: string): Promise<WebElement>;
   /** waits until the text of the page holds this */
@@ -35,6 +51,24 @@ export interface Browser {
 }
 
 export { Key };
+
+/** What is redrawn between being found and being used is found once more: nothing was done to it yet. */
+function lookAgainWhereRedrawn(element: WebElement, look: () => Promise<WebElement | null>): void {
+  const lasting = async (act: (now: WebElement) => Promise<void>) => {
+    let now = element;
+    for (let tries = 10; ; tries -= 1) {
+      try {
+        return await act(now);
+      } catch (trouble) {
+        if (tries === 0 || !(trouble instanceof error.StaleElementReferenceError)) throw trouble;
+        now = (await look()) ?? now;
+      }
+    }
+  };
+  const { click, sendKeys } = WebElement.prototype;
+  element.click = () => lasting((now) => click.call(now));
+  element.sendKeys = (...keys) => lasting((now) => sendKeys.call(now, ...keys));
+}
 
 export async function openBrowser(width = 1280, height = 800): Promise<Browser> {
   const profile = mkdtempSync(join(tmpdir(), 'even-lantern-browser-'));
@@ -69,57 +103,62 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     downloadPath: downloads,
   });
 
-  /** The first element found that is visible; looked for anew where the page was redrawn in between. */
-  const visible = async (by: By, otherwise: string): Promise<WebElement> => {
-    const element = await driver.wait(
-      async () => {
-        try {
-          const [first] = await driver.findElements(by);
-          return first !== undefined && (await first.isDisplayed()) ? first : null;
-        } catch (trouble) {
-          if (trouble instanceof error.StaleElementReferenceError) return null;
-          throw trouble;
-        }
-      },
-      WAIT_MS,
-      otherwise,
-    );
+  /** Asked in the page itself: the driver's own questions for text and visibility take many times as long. */
+  const inPage = async <T>(question: string, ...given: string[]): Promise<T | null> => {
+    try {
+      return await driver.executeScript<T | null>(`${IN_PAGE} return ${question}`, ...given);
+    } catch (trouble) {
+      // The page went, or what was found was redrawn, while it was asked.
+      if (trouble instanceof error.JavascriptError) return null;
+      if (trouble instanceof error.StaleElementReferenceError) return null;
+      throw trouble;
+    }
+  };
+  /** The first element that the page finds, once it is visible. */
+  const visible = async (question: string, otherwise: string, ...given: string[]): Promise<WebElement> => {
+    const look = () => inPage<WebElement>(`seen(${question})`, ...given);
+    const element = await driver.wait(look, WAIT_MS, otherwise, POLL_MS);
+    if (element !== null) lookAgainWhereRedrawn(element, look);
     if (element === null) throw new Error(otherwise);
     return element;
   };
-  const find = (selector: string) => visible(By.css(selector), `no element ${selector} is there and visible`);
-  const pageText = async () => (await driver.findElement(By.css('body'))).getText();
-  const textOf = async (selector: string) => (await find(selector)).getText();
+  const find = (selector: string) =>
+    visible(BY_SELECTOR, `no element ${selector} is there and visible`, selector);
+  const textIn = (selector: string) => inPage<string>(`textOf(seen(${BY_SELECTOR}))`, selector);
+  const pageText = async () => (await textIn('body')) ?? '';
   return {
     driver,
     downloads,
     goTo: (address) => driver.get(address),
     find,
+    saying: (selector, text) =>
+      visible(BY_TEXT, `no ${selector} that is visible begins with ${text}`, selector, text),
     async named(name) {
       const literal = name.includes('"') ? `'${name}'` : `"${name}"`;
       const path = `//*[self::button or self::a or self::summary or @role="option"][normalize-space(.)=${literal} or starts-with(normalize-space(.), ${literal}) or @aria-label=${literal}]`;
-      return visible(By.xpath(path), `nothing that is visible is named ${name}`);
+      return visible(BY_PATH, `nothing that is visible is named ${name}`, path);
     },
     async sees(text) {
       let last = '';
       try {
-        await driver.wait(async () => (last = await pageText()).includes(text), WAIT_MS);
+        await driver.wait(async () => (last = await pageText()).includes(text), WAIT_MS, undefined, POLL_MS);
       } catch {
         throw new Error(`The page does not say: ${text}. It says: ${last}`);
       }
     },
-    textOf,
+    async textOf(selector) {
+      await find(selector);
+      return (await textIn(selector)) ?? '';
+    },
     async textWhen(selector, passes) {
       let last = '';
+      const looked = async () => {
+        const text = await textIn(selector);
+        last = text ?? last;
+        return text !== null && passes(text);
+      };
       try {
-        await driver.wait(async () => {
-          try {
-            last = await textOf(selector);
-            return passes(last);
-          } catch {
-            return false; // redrawn in between; look again
-          }
-        }, WAIT_MS);
+        await driver.wait(looked, WAIT_MS, undefined, POLL_MS);
       } catch {
         throw new Error(`${selector} never came to say what was expected. It says: ${last}`);
       }

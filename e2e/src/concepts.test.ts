@@ -2,7 +2,6 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { WebElement } from 'selenium-webdriver';
 import { Key, openBrowser, type Browser } from './browser.js';
 import { startStack, type Stack } from './stack.js';
 
@@ -31,19 +30,7 @@ const counterpart = (vocabulary: string) => `${inspector} li[aria-label="${vocab
 const number = (text: string) => Number(text.replace(/[^\d]/g, ''));
 
 /** The label in the inspector that begins with a text, with its control and its count. */
-async function choice(text: string): Promise<WebElement> {
-  const found = await browser.driver.wait(
-    async () => {
-      const labels = await browser.driver.findElements({ css: `${inspector} label` });
-      for (const label of labels) if ((await label.getText()).startsWith(text)) return label;
-      return null;
-    },
-    10_000,
-    `no choice begins with ${text}`,
-  );
-  if (found === null) throw new Error(text);
-  return found;
-}
+const choice = (text: string) => browser.saying(`${inspector} label`, text);
 
 async function countOf(text: string): Promise<number> {
   let shown = '';

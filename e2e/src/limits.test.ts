@@ -29,9 +29,8 @@ async function accessible(screen: string): Promise<void> {
 }
 
 async function setYear(label: 'From' | 'To', year: string): Promise<void> {
-  const xpath = `//aside[@aria-label="Limit"]//label[span[.="${label}"]]/input`;
-  const field = await browser.driver.findElement({ xpath });
-  await field.sendKeys(Key.chord(Key.CONTROL, 'a'), year, Key.ENTER);
+  await (await browser.saying(`${inspector} label:has(input)`, label)).click();
+  await browser.press(Key.chord(Key.CONTROL, 'a'), year, Key.ENTER);
 }
 
 test('each limit shows what it takes, and the steps add up', async () => {

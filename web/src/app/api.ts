@@ -58,19 +58,22 @@ import {
 } from '@even-lantern/contract';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { outOfDateBy } from './databaseChanges.js';
+import { editsInOrder } from './editsInOrder.js';
 import { personId } from './person.js';
 
 export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
 
 export const api = createApi({
-  baseQuery: fetchBaseQuery({
-    baseUrl: '/api',
-    prepareHeaders: (headers) => {
-      const id = personId();
-      if (id !== null) headers.set(PERSON_HEADER, id);
-      return headers;
-    },
-  }),
+  baseQuery: editsInOrder(
+    fetchBaseQuery({
+      baseUrl: '/api',
+      prepareHeaders: (headers) => {
+        const id = personId();
+        if (id !== null) headers.set(PERSON_HEADER, id);
+        return headers;
+      },
+    }),
+  ),
   tagTypes: [
     'Answers',
     'Choices',
@@ -148,13 +151,27 @@ export const api = createApi({
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
-    changeTerm: build.mutation<ReviewTerm, { id: string; version: number; change: TermChange }>({
+    changeTerm: build.mutation<
+      ReviewTerm,
+      { reviewId: string; id: string; version: number; change: TermChange }
+    >({
       query: ({ id, version, change }) => ({
         url: `terms/${id}`,
         method: 'PATCH',
         body: change,
         headers: ifMatch(version),
       }),
+      // Shown at once, so that the next change is made of what one sees.
+      async onQueryStarted({ reviewId, id, change: { content } }, { dispatch, queryFulfilled }) {
+        if (content === undefined) return;
+        const shown = dispatch(
+          api.util.updateQueryData('review', reviewId, ({ lanes }) => {
+            const term = lanes.flatMap(({ terms }) => terms).find((each) => each.id === id);
+            if (term) term.content = content;
+          }),
+        );
+        await queryFulfilled.catch(() => shown.undo());
+      },
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
     readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({

@@ -36,16 +36,17 @@ export const limitApi = api.injectEndpoints({
         body: change,
         headers: ifMatch(version),
       }),
-      // The answer is put in place at once, so that the next edit is made on the new version.
+      // Shown at once, so that the next change is made of what one sees.
       async onQueryStarted({ review, id, change }, { dispatch, queryFulfilled }) {
-        const answer = await queryFulfilled.catch(() => null);
-        if (answer === null || change.removed !== undefined || change.before !== undefined) return;
-        dispatch(
+        const { removed, before, ...changed } = change;
+        if (removed !== undefined || before !== undefined) return;
+        const shown = dispatch(
           api.util.updateQueryData('review', review, ({ limits }) => {
             const limit = limits.find((each) => each.id === id);
-            if (limit) Object.assign(limit, answer.data);
+            if (limit) Object.assign(limit, changed);
           }),
         );
+        await queryFulfilled.catch(() => shown.undo());
       },
       invalidatesTags: limitsChanged,
     }),

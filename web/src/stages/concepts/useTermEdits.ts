@@ -30,7 +30,7 @@ export function useTermEdits() {
 
   /** @returns the problem, when the change was not made */
   const edit = async (term: ReviewTerm, change: TermChange): Promise<Problem | null> => {
-    const result = await changeTerm({ id: term.id, version: term.version, change });
+    const result = await changeTerm({ reviewId: review.id, id: term.id, version: term.version, change });
     return result.data === undefined ? problemOf(result.error) : null;
   };
 
@@ -74,11 +74,7 @@ export function useTermEdits() {
 
     async remove(term: ReviewTerm): Promise<void> {
       const { text } = describeTerm(term.content);
-      const result = await changeTerm({ id: term.id, version: term.version, change: { removed: true } });
-      if (result.data === undefined) {
-        tell(problemOf(result.error));
-        return;
-      }
+      if (!tell(await edit(term, { removed: true }))) return;
       const used = review.ownLines.some((line) => linesReferredTo(line.text).includes(termKey(term.id)));
       const description = used ? 'A line of your own refers to it, and cannot be counted now.' : undefined;
       toast(`Took out ${text}. Ctrl Z puts it back.`, { description });

@@ -126,6 +126,9 @@ test('what is noted and corrected of an entry becomes entries of their own', asy
 });
 
 test('an entry can be run again, in its own release too where the database answers for it', async () => {
+  // Once it is answered the page goes to the new entry, so the answer waits until all is seen.
+  let answer = () => {};
+  const seen = new Promise<void>((resolve) => (answer = resolve));
   const { user, asked } = page(
     {},
     { release: '2026-07-01' },
@@ -135,7 +138,7 @@ test('an entry can be run again, in its own release too where the database answe
         failed: [],
         order: ['db'],
       }),
-      'POST reviews/r1/ledger/entries/2/runs': () => ({ ...run, id: 'again' }),
+      'POST reviews/r1/ledger/entries/2/runs': () => seen.then(() => ({ ...run, id: 'again' })),
     },
   );
   await user.click(
@@ -147,6 +150,7 @@ test('an entry can be run again, in its own release too where the database answe
   expect(
     (screen.getByRole('button', { name: /Run again, release 2026-10-01/ }) as HTMLButtonElement).disabled,
   ).toBe(true);
+  answer();
 });
 
 test('from an entry one begins anew with some of its lanes, or is told why not', async () => {

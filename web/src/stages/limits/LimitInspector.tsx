@@ -19,6 +19,7 @@ import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { Inspector } from '../../parts/Inspector.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
+import { useFollowing } from '../../parts/useFollowing.js';
 import { FilterFigures } from './FilterFigures.js';
 import { OwnWords } from './OwnWords.js';
 import { firstValues, type LimitInHand } from './limitInHand.js';
@@ -93,11 +94,7 @@ export function LimitInspector({
         way={step?.way ?? 'none'}
         onChoose={(way) => database !== null && onChange({ ways: { ...limit.ways, [database.id]: way } })}
       />
-      <Reason
-        key={`${limit.id} ${limit.reason}`}
-        reason={limit.reason}
-        onChange={(reason) => onChange({ reason })}
-      />
+      <Reason reason={limit.reason} onChange={(reason) => onChange({ reason })} />
       {inHand.tried && (
         <div className="flex gap-2">
           <button className="btn btn-primary btn-sm" onClick={onKeep}>
@@ -311,9 +308,11 @@ function Ways({
 
 /** Why the limit is there. Saved when one leaves it. */
 function Reason({ reason, onChange }: { reason: string; onChange: (reason: string) => void }) {
-  const [text, setText] = useState(reason);
+  const { text, setText, send } = useFollowing(reason);
   const commit = () => {
-    if (text.trim() !== reason) onChange(text.trim());
+    if (text.trim() === reason) return;
+    send(text.trim());
+    onChange(text.trim());
   };
   return (
     <label className="flex flex-col gap-1">

@@ -5,7 +5,7 @@ import {
   type OwnWords as OwnWordsOf,
   type ValuesChosen,
 } from '@even-lantern/core';
-import { useState } from 'react';
+import { useFollowing } from '../../parts/useFollowing.js';
 import { SaveFilter, TakeFilter } from './SavedFilters.js';
 
 /** A design filter of one's own: the words that find the design, one on a line, beginning with those of the program. */
@@ -50,18 +50,8 @@ export function OwnWords({
   return (
     <fieldset className="flex flex-col gap-1">
       <legend className="small-head pb-1">Words of your own, one on a line</legend>
-      <Phrases
-        key={`any ${words.any.join()}`}
-        label="Any of these"
-        phrases={words.any}
-        onChange={(any) => put({ any })}
-      />
-      <Phrases
-        key={`without ${words.without.join()}`}
-        label="None of these"
-        phrases={words.without}
-        onChange={(without) => put({ without })}
-      />
+      <Phrases label="Any of these" phrases={words.any} onChange={(any) => put({ any })} />
+      <Phrases label="None of these" phrases={words.without} onChange={(without) => put({ without })} />
       <p className="quiet text-xs">
         A phrase stands in quotation marks, * is any ending, and title: before a word looks in titles alone.{' '}
         <kbd className="font-mono">Ctrl Enter</kbd> measures them; below you see what they find that the
@@ -85,14 +75,16 @@ function Phrases({
   phrases: readonly string[];
   onChange: (phrases: string[]) => void;
 }) {
-  const [text, setText] = useState(phrases.join('\n'));
+  const { text, setText, send } = useFollowing(phrases.join('\n'));
   const lines = text
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
   const problem = lines.map(phraseProblem).find((each) => each !== null) ?? null;
   const commit = () => {
-    if (problem === null && lines.join('\n') !== phrases.join('\n')) onChange(lines);
+    if (problem !== null || lines.join('\n') === phrases.join('\n')) return;
+    send(lines.join('\n'));
+    onChange(lines);
   };
   return (
     <label className="flex flex-col gap-0.5">

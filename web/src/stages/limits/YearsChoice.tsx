@@ -1,6 +1,7 @@
 import { counted, formatCount, valuesProblem, type YearsChosen } from '@even-lantern/core';
 import type { ValueCount } from '@even-lantern/contract';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useFollowing } from '../../parts/useFollowing.js';
 
 const WIDTH = 280;
 const HEIGHT = 76;
@@ -125,14 +126,12 @@ export function YearsChoice({ values, years, thisYear, onChange }: YearsChoicePr
       </svg>
       <div className="flex items-start gap-3">
         <TypedYear
-          key={`from ${shown.from}`}
           label="From"
           year={shown.from}
           problemOf={(year) => valuesProblem('years', { ...values, from: year })}
           onChange={(year) => onChange({ ...values, from: year })}
         />
         <TypedYear
-          key={`to ${shown.to}`}
           label="To"
           year={shown.to}
           problemOf={(year) => valuesProblem('years', { ...values, to: year })}
@@ -154,12 +153,14 @@ function TypedYear({
   problemOf: (year: number | null) => string | null;
   onChange: (year: number | null) => void;
 }) {
-  const [text, setText] = useState(year === null ? '' : String(year));
+  const { text, setText, send } = useFollowing(year === null ? '' : String(year));
   const typed = text.trim() === '' ? null : Number(text);
   const digits = text.trim() === '' || /^\d{4}$/.test(text.trim());
   const problem = digits ? problemOf(typed) : 'A year has four digits, such as 2005; empty for no bound.';
   const commit = () => {
-    if (problem === null && typed !== year) onChange(typed);
+    if (problem !== null || typed === year) return;
+    send(typed === null ? '' : String(typed));
+    onChange(typed);
   };
   return (
     <label className="flex min-w-0 flex-1 flex-col gap-0.5">
