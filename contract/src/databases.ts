@@ -81,6 +81,8 @@ export interface Overlap {
       withEach: Record<string, number>;
       /** why they cannot be compared */
       reason: string | null;
+      /** whether its answer was not waited for any longer; it still comes, so that asking again tells more */
+      late: boolean;
     }
   >;
 }

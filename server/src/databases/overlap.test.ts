@@ -24,7 +24,7 @@ test('what a strategy finds in one database is matched with what it finds in the
   ];
   light = await lightReview({ records, dialect: 'skein', vocabulary: null }, words('light'));
   const { databases } = await overlap();
-  expect(databases.db).toEqual({ works: 3, elsewhere: 2, withEach: { first: 2 }, reason: null });
+  expect(databases.db).toEqual({ works: 3, elsewhere: 2, withEach: { first: 2 }, reason: null, late: false });
   // Of what it finds, asked again, nothing is fetched again.
   const before = light.asked.length;
   await overlap();
@@ -64,5 +64,6 @@ test('a strategy without lines is compared with nothing', async () => {
     elsewhere: null,
     withEach: {},
     reason: 'There is nothing to search yet.',
+    late: false,
   });
 });

@@ -31,6 +31,7 @@ interface Found {
   id: string;
   works: FoundWork[] | null;
   reason: string | null;
+  late?: boolean;
 }
 
 /** What each database finds of a strategy that the others find too. */
@@ -48,7 +49,7 @@ export class OverlapService {
     const { databases } = await this.databases.list();
     const found = await Promise.all(
       databases.map(({ id }) => {
-        const late: Found = { id, works: null, reason: 'It has not answered in time.' };
+        const late: Found = { id, works: null, reason: 'It has not answered in time.', late: true };
         return within(PATIENCE_MS, this.find(reviewId, id), late);
       }),
     );
@@ -56,13 +57,13 @@ export class OverlapService {
     const shared = sharedWorks(compared.map(({ works }) => works));
     return {
       databases: Object.fromEntries(
-        found.map(({ id, reason }) => {
+        found.map(({ id, reason, late = false }) => {
           const at = compared.findIndex((each) => each.id === id);
           const { works, elsewhere, withEach } = shared[at] ?? { works: null, elsewhere: null, withEach: [] };
           const others = withEach.flatMap((count, i): [string, number][] =>
             i === at ? [] : [[compared[i]?.id ?? '', count]],
           );
-          return [id, { works, elsewhere, withEach: Object.fromEntries(others), reason }];
+          return [id, { works, elsewhere, withEach: Object.fromEntries(others), reason, late }];
         }),
       ),
     };

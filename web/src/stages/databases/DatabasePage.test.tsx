@@ -13,7 +13,15 @@ const osier: DatabaseProfile = {
 }; // prettier-ignore
 const skein: DatabaseProfile = { ...database, id: 'skein', name: 'Skein' };
 
-function show(list: Partial<DatabaseList> = {}, overview: () => unknown = () => HOLDINGS) {
+const COMPARED = {
+  databases: { osier: { works: 28, elsewhere: 20, withEach: { skein: 20 }, reason: null, late: false } },
+};
+
+function show(
+  list: Partial<DatabaseList> = {},
+  overview: () => unknown = () => HOLDINGS,
+  overlap: () => unknown = () => COMPARED,
+) {
   const review = reviewWith([]);
   fakeServer({
     'GET databases': () => ({ databases: [osier, skein], failed: [], order: ['osier', 'skein'], ...list }),
@@ -24,9 +32,7 @@ function show(list: Partial<DatabaseList> = {}, overview: () => unknown = () => 
       problems: [],
       lanes: { 'l-p': { hits: 400 }, 'l-i': { hits: null } },
     }),
-    'GET reviews/r1/overlap': () => ({
-      databases: { osier: { works: 28, elsewhere: 20, withEach: { skein: 20 }, reason: null } },
-    }),
+    'GET reviews/r1/overlap': overlap,
     'GET databases/osier/overview': overview,
     'DELETE databases/osier': () => null,
   });
@@ -64,6 +70,21 @@ test('a database has a page: what it is, what it is worth for the question, and 
   expect(await worth.findByText('Of the 28 works that the strategy finds, others have too')).toBeTruthy();
   const holds = within(screen.getByRole('region', { name: 'What it holds' }));
   expect((await holds.findByText('Thesis')).closest('li')?.textContent).toBe('Thesis12');
+});
+
+test('one that is late is told, and compared as soon as it answers', async () => {
+  let asked = 0;
+  const late = {
+    databases: {
+      osier: { works: 28, elsewhere: 0, withEach: {}, reason: null, late: false },
+      skein: { works: null, elsewhere: null, withEach: {}, reason: 'Not in time.', late: true },
+    },
+  };
+  show({}, undefined, () => (++asked === 1 ? late : COMPARED));
+  const worth = within(await screen.findByRole('region', { name: 'For this question' }));
+  expect(await worth.findByText(/Still waiting for Skein/)).toBeTruthy();
+  expect((await worth.findByText('Skein')).closest('li')?.textContent).toBe('Skein20');
+  expect(worth.queryByText(/Still waiting/)).toBeNull();
 });
 
 test('a database that cannot tell what it holds says why', async () => {

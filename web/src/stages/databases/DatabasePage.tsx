@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import { Link, useParams } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { lanesOfReview } from '../../app/lanes.js';
+import { useOverlap } from '../../app/useOverlap.js';
 import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Values } from '../../parts/Values.js';
@@ -43,15 +44,16 @@ interface WholeProps {
 function Whole({ database, others }: WholeProps) {
   const { review } = useReview();
   const { data: rehearsal } = api.useRehearsalQuery({ review: review.id, database: database.id });
-  const { currentData, isFetching } = api.useOverlapQuery(review.id);
+  const { currentData, isFetching } = useOverlap();
   const overlap = currentData?.databases[database.id];
+  const late = others.filter(({ id }) => id !== database.id && currentData?.databases[id]?.late === true);
   return (
     <>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1fr)_17rem]">
         <Description database={database} overlap={overlap} />
         <ForReview database={database} rehearsal={rehearsal} overlap={overlap} comparing={isFetching} />
       </div>
-      <ForQuestion rehearsal={rehearsal} overlap={overlap} others={others} />
+      <ForQuestion rehearsal={rehearsal} overlap={overlap} late={late} others={others} />
       <CallBudgetForm database={database} />
       {database.reached !== 'hand' && <Holdings database={database} />}
       <Events id={database.id} />
@@ -62,11 +64,13 @@ function Whole({ database, others }: WholeProps) {
 interface ForQuestionProps {
   rehearsal: Rehearsal | undefined;
   overlap: Overlap['databases'][string] | undefined;
+  /** those that have not answered yet */
+  late: readonly DatabaseProfile[];
   others: readonly DatabaseProfile[];
 }
 
 /** What each lane finds there, and how much of what all find together each of the other databases has too. */
-function ForQuestion({ rehearsal, overlap, others }: ForQuestionProps) {
+function ForQuestion({ rehearsal, overlap, late, others }: ForQuestionProps) {
   const { review } = useReview();
   const lanes = lanesOfReview(review).flatMap((lane) => {
     const count = rehearsal?.lanes[lane.id]?.hits ?? null;
@@ -88,11 +92,18 @@ function ForQuestion({ rehearsal, overlap, others }: ForQuestionProps) {
           of={Math.max(1, ...lanes.map(({ count }) => count))}
         />
         {works !== null && works > 0 && (
-          <Values
-            name={`Of the ${formatCount(works)} works that the strategy finds, others have too`}
-            values={shared}
-            of={works}
-          />
+          <div className="flex flex-col gap-1">
+            <Values
+              name={`Of the ${formatCount(works)} works that the strategy finds, others have too`}
+              values={shared}
+              of={works}
+            />
+            {late.length > 0 && (
+              <p className="quiet text-sm" role="status">
+                Still waiting for {late.map(({ name }) => name).join(', ')}. It is compared when it answers.
+              </p>
+            )}
+          </div>
         )}
       </div>
     </section>

@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { api, problemOf } from '../../app/api.js';
 import { useEachRehearsal } from '../../app/useEach.js';
+import { useOverlap } from '../../app/useOverlap.js';
 import { useReview } from '../../app/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Description, Failed, ForReview, QUESTIONS, recommendationFor } from './DatabaseParts.js';
@@ -13,7 +14,7 @@ export function DatabasesStage() {
   const { review } = useReview();
   const { data, error } = api.useDatabasesQuery();
   const databases = data?.databases ?? [];
-  const overlap = api.useOverlapQuery(review.id);
+  const overlap = useOverlap();
   const rehearsals = useEachRehearsal(
     review.id,
     databases.map(({ id }) => id),
