@@ -3,10 +3,7 @@ import globals from 'globals';
 import typescript from 'typescript-eslint';
 
 /** What knows the types of every file, tests too. */
-const TYPED = [
-  ...['core', 'contract', 'standins', 'server', 'web', 'e2e'].map((name) => `${name}/tsconfig.test.json`),
-  'bench/tsconfig.json',
-];
+const TYPED = 'tsconfig.test.json';
 
 export default typescript.config(
   { ignores: ['**/dist/', '**/node_modules/', 'data/', 'docs/'] },

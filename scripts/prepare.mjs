@@ -1,5 +1,5 @@
 // What every command needs first: the right Node, the packages, the built programs, and for tests a browser.
-import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -18,9 +18,9 @@ export function run(command, args, options = {}) {
 }
 
 /** Starts a command beside what goes on here; the promise ends the process when the command fails. */
-export function runBeside(command, args) {
+export function runBeside(command, args, options = {}) {
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, stdio: 'inherit' });
+    const child = spawn(command, args, { cwd: root, stdio: 'inherit', ...options });
     child.once('error', (error) => {
       console.error(`${command} cannot be run: ${error.message}`);
       process.exit(1);
@@ -73,8 +73,8 @@ export function buildInterface() {
   run('npm', ['run', 'build', '-w', 'web', '--silent', '--', '--logLevel', 'warn']);
 }
 
-/** Finds Chromium and ChromeDriver, installing Debian's packages when that is allowed. */
-export function prepareBrowser() {
+/** Finds Chromium and ChromeDriver, installing Debian's packages when that is allowed, beside what goes on here. */
+export async function prepareBrowser() {
   const found = (name) => spawnSync('which', [name], { stdio: 'ignore' }).status === 0;
   if (found('chromium') && found('chromedriver')) return;
   if (process.getuid?.() !== 0) {
@@ -87,8 +87,9 @@ export function prepareBrowser() {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   };
-  execFileSync('apt-get', ['update', '-qq'], quiet);
-  execFileSync('apt-get', ['install', '-y', '-qq', 'chromium', 'chromium-driver'], quiet);
+  // One command, so that it goes on by itself while steps here are waited for.
+  const install = 'apt-get update -qq && apt-get install -y -qq chromium chromium-driver';
+  await runBeside('sh', ['-c', install], quiet);
 }
 
 export function dataFolder() {

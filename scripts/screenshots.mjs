@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { buildInterface, buildPrograms, prepareBrowser, preparePackages, root, run } from './prepare.mjs';
 
 preparePackages();
-prepareBrowser();
+await prepareBrowser();
 buildPrograms();
 buildInterface();
 run('node', [

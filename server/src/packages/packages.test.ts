@@ -30,12 +30,11 @@ let server: TestApplication;
 let database: FaultyConnector;
 let review: Review;
 
-beforeEach(async () => {
+const begin = async () => {
   database = faultyConnector(25);
   server = await testApplication({ faulty: database });
   review = await server.reviewWithLane();
-});
-afterEach(() => server.application.close());
+};
 
 const storeOf = ({ application }: TestApplication) => application.get(Store);
 const run = async () => {
@@ -132,59 +131,6 @@ async function fillEmptyTables(of: TestApplication, reviewId: string): Promise<v
   });
 }
 
-test('a review goes into another installation and is the same in every table, with the same hashes', async () => {
-  await run();
-  database.hits = 31;
-  database.release = '2026-11-01';
-  const again = { release: 'present', timeZone: 'UTC' };
-  const repeated = await server.post(`/api/reviews/${review.id}/ledger/entries/1/runs`, again).expect(201);
-  await server.application.get(RunsService).finished((repeated.body as Run).id);
-  await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
-  await enterElsewhere();
-  const records = (await server.get(`/api/reviews/${review.id}/records?limit=3`)).body as {
-    rows: { id: string; version: number }[];
-  };
-  for (const { id, version } of records.rows) {
-    await server.patch(`/api/records/${id}`, { decision: 'keep' }, version).expect(200);
-  }
-  await fillEmptyTables(server, review.id);
-  // States of the strategy are kept a moment after the change that made them.
-  await server.application.get(VersionKeeper).settled();
-  const before = await allRows(server);
-  for (const [name, rows] of Object.entries(before)) expect([name, rows.length > 0]).toEqual([name, true]);
-  const bytes = await packed();
-
-  const other = await testApplication({ faulty: faultyConnector(25) });
-  try {
-    const own = await allRows(other);
-    const taken = (await take(other, bytes).expect(201)).body as PackageTaken;
-    expect(taken).toMatchObject({ id: review.id, title: 'Light', paused: 1 });
-    const after = await allRows(other);
-    // What the other installation had stays; schedules are paused, so that not two of them tell of the same.
-    const expected = Object.fromEntries(
-      Object.entries(before).map(([name, rows]) => {
-        const here =
-          name === 'schedule' ? rows.map((row) => ({ ...row, state: 'paused', nextAt: null })) : rows;
-        const numbered = here.map((row) =>
-          name.startsWith('hand_') || name === 'settlement' ? { ...row, position: 1 } : row,
-        );
-        const all = [...(own[name] ?? []), ...numbered];
-        return [name, all.sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1))];
-      }),
-    );
-    expect(after).toEqual(expected);
-    const ledger = async (of: TestApplication) =>
-      (await of.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
-    const [here, there] = [await ledger(server), await ledger(other)];
-    expect([there.seal, there.brokenAt]).toEqual([here.seal, null]);
-    // Packed again, it is the same again; and a second time it is refused.
-    const twice = (await take(other, bytes).expect(409)).body as Problem;
-    expect(twice.title).toBe('This review is here already: Light.');
-  } finally {
-    await other.application.close();
-  }
-});
-
 /** The files of a package, to be changed. */
 async function unpacked(bytes: Buffer): Promise<Map<string, Buffer>> {
   const path = join(mkdtempSync(join(tmpdir(), 'package-')), 'p.zip');
@@ -261,91 +207,160 @@ const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['a row that stands twice', 'it is there twice', (files) => forge(files, 'element', (text) => text + text)],
 ]; // prettier-ignore
 
-test.each(FORGERIES)(
-  'a package with %s says that %s, and nothing of it is kept',
-  async (_name, told, change) => {
+/** Packages that somebody has changed are tried on the installation they came from, where their review is deleted. */
+describe('a package that was forged', () => {
+  let whole: Buffer;
+  beforeAll(async () => {
+    await begin();
     await run();
     await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
     await enterElsewhere();
-    const files = await unpacked(await packed());
-    change(files);
+    whole = await packed();
     await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);
     await server.application.get(ReviewEndService).settled();
+  });
+  afterAll(() => server.application.close());
+
+  test.each(FORGERIES)('with %s says that %s, and nothing of it is kept', async (_name, told, change) => {
+    const files = await unpacked(whole);
+    change(files);
     const before = await allRows(server);
     const { title, errors = [] } = (await take(server, await repacked(files)).expect(400)).body as Problem;
     expect([title, ...errors.map(({ message }) => message)].join('\n')).toContain(told);
     expect(await allRows(server)).toEqual(before);
-  },
-);
-
-test('what is no zip, is cut off, or names paths that climb out, is refused', async () => {
-  const bytes = await packed();
-  const title = async (file: Buffer) => ((await take(server, file).expect(400)).body as Problem).title;
-  expect(await title(Buffer.from('no zip at all'))).toContain('damaged, or no package');
-  expect(await title(bytes.subarray(0, bytes.length / 2))).toContain('damaged, or no package');
-  const climbing = await repacked(new Map([['aaaaaaaaa/x', Buffer.from('x')]]));
-  const path = Buffer.from(climbing.toString('latin1').replaceAll('aaaaaaaaa/x', '../../../xy'), 'latin1');
-  expect(await title(path)).toMatch(/invalid relative path|damaged/);
-  const damaged = Buffer.from(bytes);
-  damaged.fill(7, 200, 400);
-  expect(await title(damaged)).toContain('damaged, or no package');
-  expect(await titles(server)).toEqual(['Light']);
+  });
 });
 
-test('a package that is stopped while it is taken in leaves nothing behind', async () => {
-  database.hits = 3000;
-  database.explain = ((explain) => async () => ({ ...(await explain()), pageCap: 1000 }))(database.explain);
-  await run();
-  const bytes = await packed();
-  const other = await testApplication({});
-  try {
-    const before = await allRows(other);
-    const job = randomUUID();
-    const taking = take(other, bytes, job).then((answer) => answer);
-    const { read } = storeOf(other);
-    for (let tries = 0; tries < 2000; tries += 1) {
-      if ((await read.count(PACKAGE_TABLES['record']?.entity ?? '')) > 0) break;
-      await new Promise((next) => setTimeout(next, 5));
+describe('the package of a review', () => {
+  beforeEach(begin);
+  afterEach(() => server.application.close());
+
+  test('a review goes into another installation and is the same in every table, with the same hashes', async () => {
+    await run();
+    database.hits = 31;
+    database.release = '2026-11-01';
+    const again = { release: 'present', timeZone: 'UTC' };
+    const repeated = await server.post(`/api/reviews/${review.id}/ledger/entries/1/runs`, again).expect(201);
+    await server.application.get(RunsService).finished((repeated.body as Run).id);
+    await server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: 'x', timeZone: 'UTC' });
+    await enterElsewhere();
+    const records = (await server.get(`/api/reviews/${review.id}/records?limit=3`)).body as {
+      rows: { id: string; version: number }[];
+    };
+    for (const { id, version } of records.rows) {
+      await server.patch(`/api/records/${id}`, { decision: 'keep' }, version).expect(200);
     }
-    // Nobody sees it before all of it is there.
-    expect(await titles(other)).toEqual([]);
-    await other.post(`/api/files/${job}/stop`, {}).expect(204);
-    expect((await taking).status).toBe(409);
-    await other.application.get(ReviewEndService).settled();
-    const { person, ...after } = await allRows(other);
-    expect(person?.length).toBeGreaterThan(0);
-    const { person: _person, ...rest } = before;
-    expect(after).toEqual(rest);
-    // And then it can be taken in whole.
-    await take(other, bytes).expect(201);
-    expect(await titles(other)).toEqual(['Light']);
-  } finally {
-    await other.application.close();
-  }
-});
+    await fillEmptyTables(server, review.id);
+    // States of the strategy are kept a moment after the change that made them.
+    await server.application.get(VersionKeeper).settled();
+    const before = await allRows(server);
+    for (const [name, rows] of Object.entries(before)) expect([name, rows.length > 0]).toEqual([name, true]);
+    const bytes = await packed();
 
-test('what is changed while a package is written is no part of it', async () => {
-  await run();
-  const [bytes] = await Promise.all([
-    packed(),
-    ...Array.from({ length: 30 }, (_, i) =>
-      server.post(`/api/reviews/${review.id}/ledger/notes`, { about: 1, text: `note ${i}`, timeZone: 'UTC' }),
-    ),
-  ]);
-  await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);
-  await server.application.get(ReviewEndService).settled();
-  await take(server, bytes).expect(201);
-});
+    const other = await testApplication({ faulty: faultyConnector(25) });
+    try {
+      const own = await allRows(other);
+      const taken = (await take(other, bytes).expect(201)).body as PackageTaken;
+      expect(taken).toMatchObject({ id: review.id, title: 'Light', paused: 1 });
+      const after = await allRows(other);
+      // What the other installation had stays; schedules are paused, so that not two of them tell of the same.
+      const expected = Object.fromEntries(
+        Object.entries(before).map(([name, rows]) => {
+          const here =
+            name === 'schedule' ? rows.map((row) => ({ ...row, state: 'paused', nextAt: null })) : rows;
+          const numbered = here.map((row) =>
+            name.startsWith('hand_') || name === 'settlement' ? { ...row, position: 1 } : row,
+          );
+          const all = [...(own[name] ?? []), ...numbered];
+          return [name, all.sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1))];
+        }),
+      );
+      expect(after).toEqual(expected);
+      const ledger = async (of: TestApplication) =>
+        (await of.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
+      const [here, there] = [await ledger(server), await ledger(other)];
+      expect([there.seal, there.brokenAt]).toEqual([here.seal, null]);
+      // Packed again, it is the same again; and a second time it is refused.
+      const twice = (await take(other, bytes).expect(409)).body as Problem;
+      expect(twice.title).toBe('This review is here already: Light.');
+    } finally {
+      await other.application.close();
+    }
+  });
 
-test('a review in which a search runs is packed when that has ended', async () => {
-  let open: () => void = () => undefined;
-  database.gate = new Promise((resolve) => (open = resolve));
-  const { id } = (
-    await server.post(`/api/reviews/${review.id}/runs`, { database: 'faulty', timeZone: 'UTC' })
-  ).body as Run;
-  await server.get(`/api/reviews/${review.id}/package.zip`).expect(409);
-  open();
-  await server.application.get(RunsService).finished(id);
-  await packed();
-  await server.get('/api/reviews/nowhere/package.zip').expect(404);
+  test('what is no zip, is cut off, or names paths that climb out, is refused', async () => {
+    const bytes = await packed();
+    const title = async (file: Buffer) => ((await take(server, file).expect(400)).body as Problem).title;
+    expect(await title(Buffer.from('no zip at all'))).toContain('damaged, or no package');
+    expect(await title(bytes.subarray(0, bytes.length / 2))).toContain('damaged, or no package');
+    const climbing = await repacked(new Map([['aaaaaaaaa/x', Buffer.from('x')]]));
+    const path = Buffer.from(climbing.toString('latin1').replaceAll('aaaaaaaaa/x', '../../../xy'), 'latin1');
+    expect(await title(path)).toMatch(/invalid relative path|damaged/);
+    const damaged = Buffer.from(bytes);
+    damaged.fill(7, 200, 400);
+    expect(await title(damaged)).toContain('damaged, or no package');
+    expect(await titles(server)).toEqual(['Light']);
+  });
+
+  test('a package that is stopped while it is taken in leaves nothing behind', async () => {
+    database.hits = 3000;
+    database.explain = ((explain) => async () => ({ ...(await explain()), pageCap: 1000 }))(database.explain);
+    await run();
+    const bytes = await packed();
+    const other = await testApplication({});
+    try {
+      const before = await allRows(other);
+      const job = randomUUID();
+      const taking = take(other, bytes, job).then((answer) => answer);
+      const { read } = storeOf(other);
+      for (let tries = 0; tries < 2000; tries += 1) {
+        if ((await read.count(PACKAGE_TABLES['record']?.entity ?? '')) > 0) break;
+        await new Promise((next) => setTimeout(next, 5));
+      }
+      // Nobody sees it before all of it is there.
+      expect(await titles(other)).toEqual([]);
+      await other.post(`/api/files/${job}/stop`, {}).expect(204);
+      expect((await taking).status).toBe(409);
+      await other.application.get(ReviewEndService).settled();
+      const { person, ...after } = await allRows(other);
+      expect(person?.length).toBeGreaterThan(0);
+      const { person: _person, ...rest } = before;
+      expect(after).toEqual(rest);
+      // And then it can be taken in whole.
+      await take(other, bytes).expect(201);
+      expect(await titles(other)).toEqual(['Light']);
+    } finally {
+      await other.application.close();
+    }
+  });
+
+  test('what is changed while a package is written is no part of it', async () => {
+    await run();
+    const [bytes] = await Promise.all([
+      packed(),
+      ...Array.from({ length: 30 }, (_, i) =>
+        server.post(`/api/reviews/${review.id}/ledger/notes`, {
+          about: 1,
+          text: `note ${i}`,
+          timeZone: 'UTC',
+        }),
+      ),
+    ]);
+    await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);
+    await server.application.get(ReviewEndService).settled();
+    await take(server, bytes).expect(201);
+  });
+
+  test('a review in which a search runs is packed when that has ended', async () => {
+    let open: () => void = () => undefined;
+    database.gate = new Promise((resolve) => (open = resolve));
+    const { id } = (
+      await server.post(`/api/reviews/${review.id}/runs`, { database: 'faulty', timeZone: 'UTC' })
+    ).body as Run;
+    await server.get(`/api/reviews/${review.id}/package.zip`).expect(409);
+    open();
+    await server.application.get(RunsService).finished(id);
+    await packed();
+    await server.get('/api/reviews/nowhere/package.zip').expect(404);
+  });
 });
