@@ -1,4 +1,5 @@
 /** People at work while everything goes wrong: each edits and runs a review, and remembers what was acknowledged. */
+import { setTimeout as pause } from 'node:timers/promises';
 import { isRun, type LedgerFile } from '@even-lantern/core';
 import type { Ledger, Run, Review, StartedRuns } from '@even-lantern/contract';
 
@@ -35,6 +36,8 @@ export function asker(address: string, person: string): Ask {
       });
       return { status: response.status, body: await response.json() };
     } catch {
+      // It is being started again, and not sooner for being asked at every moment.
+      await pause(60);
       return null;
     }
   };

@@ -1,13 +1,5 @@
 import { browserTrial } from './browserTrial.js';
-import { fullDiskTrial, killTrial, lockTrial, rushTrial } from './trials.js';
-
-test('thirty kills of server and stand-ins lose nothing that was acknowledged', async () => {
-  const { missing, acknowledged, refused } = await killTrial(30, 11);
-  expect(missing).toEqual([]);
-  expect(acknowledged).toBeGreaterThan(100);
-  // nobody was answered that the application failed
-  expect(refused[500]).toBeUndefined();
-}, 600_000);
+import { fullDiskTrial, lockTrial, rushTrial } from './trials.js';
 
 test('a browser that is killed takes nothing with it that it showed as done', async () => {
   expect(await browserTrial(4, 5)).toEqual([]);

@@ -6,6 +6,9 @@ import { naiveMatches, naiveWords } from '../../testing/naive.js';
 import { matchesPattern, normaliseQuery, textFieldsOf, type Query } from '../index.js';
 import type { DialectContext } from './index.js';
 
+/** Of each property in each dialect, with other examples in every run of the tests. */
+const RUNS = 800;
+
 describe.each(EVERY)('in the dialect of %s', (id) => {
   test('what is printed without a loss is read as the same query', () => {
     let without = 0;
@@ -18,7 +21,7 @@ describe.each(EVERY)('in the dialect of %s', (id) => {
         without += 1;
         expect(result).toEqual({ ok: true, query: normaliseQuery(query), cautions: [] });
       }),
-      { numRuns: 1500 },
+      { numRuns: RUNS },
     );
     expect(without).toBeGreaterThan(50);
   });
@@ -57,7 +60,7 @@ describe.each(EVERY)('in the dialect of %s', (id) => {
           }
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: RUNS },
     );
     expect(compared).toBeGreaterThan(50);
   });
@@ -139,7 +142,7 @@ describe.each(EVERY)('in the dialect of %s', (id) => {
         expect(result.error.at).toBeLessThanOrEqual(any.length);
         expect(result.error.message).not.toBe('');
       }),
-      { numRuns: 1500 },
+      { numRuns: RUNS },
     );
   });
 
