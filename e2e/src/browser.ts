@@ -8,6 +8,8 @@ import chrome from 'selenium-webdriver/chrome.js';
 
 const WAIT_MS = 30_000;
 const POLL_MS = 100;
+/** What is in the same place after that long stands still. */
+const STILL_MS = 250;
 
 /** What the page is asked with: whether an element is seen, and its text as a person reads it. */
 const IN_PAGE = `
@@ -32,6 +34,8 @@ export interface Browser {
   saying(selector: string, text: string): Promise<WebElement>;
   /** the first button, link or other element with exactly this accessible text */
   named(name: string): Promise<WebElement>;
+  /** the same, in the middle of the screen, once it moves no more: what is pressed on must be where it was seen */
+  standingStill(name: string): Promise<WebElement>;
   /** waits until the text of the page holds this */
   sees(text: string): Promise<void>;
   textOf(selector: string): Promise<string>;
@@ -126,6 +130,11 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     visible(BY_SELECTOR, `no element ${selector} is there and visible`, selector);
   const textIn = (selector: string) => inPage<string>(`textOf(seen(${BY_SELECTOR}))`, selector);
   const pageText = async () => (await textIn('body')) ?? '';
+  const named = (name: string) => {
+    const literal = name.includes('"') ? `'${name}'` : `"${name}"`;
+    const path = `//*[self::button or self::a or self::summary or @role="option"][normalize-space(.)=${literal} or starts-with(normalize-space(.), ${literal}) or @aria-label=${literal}]`;
+    return visible(BY_PATH, `nothing that is visible is named ${name}`, path);
+  };
   return {
     driver,
     downloads,
@@ -133,10 +142,19 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     find,
     saying: (selector, text) =>
       visible(BY_TEXT, `no ${selector} that is visible begins with ${text}`, selector, text),
-    async named(name) {
-      const literal = name.includes('"') ? `'${name}'` : `"${name}"`;
-      const path = `//*[self::button or self::a or self::summary or @role="option"][normalize-space(.)=${literal} or starts-with(normalize-space(.), ${literal}) or @aria-label=${literal}]`;
-      return visible(BY_PATH, `nothing that is visible is named ${name}`, path);
+    named,
+    async standingStill(name) {
+      const place = `arguments[0].scrollIntoView({ block: 'center' });
+        const { x, y } = arguments[0].getBoundingClientRect(); return arguments[0].isConnected ? x + ' ' + y : null`;
+      const look = async () => {
+        const element = await named(name);
+        const before = await driver.executeScript(place, element);
+        await driver.sleep(STILL_MS);
+        return before !== null && before === (await driver.executeScript(place, element)) ? element : null;
+      };
+      const still = await driver.wait(look, WAIT_MS, `${name} never stood still`, POLL_MS);
+      if (still === null) throw new Error(`${name} never stood still`);
+      return still;
     },
     async sees(text) {
       let last = '';
@@ -147,8 +165,12 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
       }
     },
     async textOf(selector) {
-      await find(selector);
-      return (await textIn(selector)) ?? '';
+      const look = async () => {
+        const text = await textIn(selector);
+        return text === null ? null : [text];
+      };
+      const seen = await driver.wait(look, WAIT_MS, `no element ${selector} is there and visible`, POLL_MS);
+      return seen?.[0] ?? '';
     },
     async textWhen(selector, passes) {
       let last = '';

@@ -46,8 +46,7 @@ const pick = (menu: string, text: string) => browser.pick(menu, text);
 
 /** Presses on a term and begins to drag it. */
 async function lift(name: string): Promise<void> {
-  const row = await browser.named(name);
-  await browser.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', row);
+  const row = await browser.standingStill(name);
   const actions = browser.driver.actions();
   await actions.move({ origin: row }).press().move({ origin: row, x: 4, y: 12 }).pause(50).perform();
 }

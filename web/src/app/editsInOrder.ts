@@ -36,7 +36,7 @@ export function editsInOrder(send: Send): Send {
     const edit: Edit = { seen, sent: seen, left: null, ended: Promise.resolve() };
     latest.set(args.url, edit);
     const answer = sending();
-    edit.ended = answer;
+    edit.ended = answer.catch(() => undefined);
     return answer;
   };
 }
