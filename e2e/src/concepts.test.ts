@@ -77,6 +77,28 @@ test('three of five narrower headings are chosen, and each effect is shown befor
   expect(await browser.seriousFindings()).toEqual([]);
 });
 
+test('quick clicks are changes one after the other, and no conflict with oneself', async () => {
+  const boxes = `${inspector} [aria-label="Narrower headings"] input`;
+  await browser.driver.executeAsyncScript(
+    `const [boxes, done] = arguments;
+    const click = (i) => document.querySelectorAll(boxes)[i].click();
+    click(0);
+    setTimeout(() => { click(1); setTimeout(() => { click(0); done(); }, 15); }, 15);`,
+    boxes,
+  );
+  const checked = () =>
+    browser.driver.executeScript<boolean[]>(
+      'return [...document.querySelectorAll(arguments[0])].map((box) => box.checked)',
+      boxes,
+    );
+  const [first, second] = await checked();
+  await browser.textWhen('main', (text) => !text.includes('counting …'));
+  await browser.driver.navigate().refresh();
+  await browser.find(boxes);
+  expect((await checked()).slice(0, 2)).toEqual([first, second]);
+  expect(await browser.textOf('body')).not.toContain('Somebody else');
+});
+
 test('one goes up, down and across in the tree and comes back, and adds several headings at once', async () => {
   await browser.sees('Directly below');
   await (await browser.named('Working hours')).click();

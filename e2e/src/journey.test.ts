@@ -113,8 +113,11 @@ test('Enter in an empty lane says what to do', async () => {
   );
 });
 
+/** What all lanes find together before terms are tried. */
+let original = 0;
+
 test('a term is taken out and undone, and edited beside the lanes with its count following', async () => {
-  const before = await whole();
+  const before = (original = await whole());
   await (await browser.named('“on call”')).click();
   await browser.sees('Take out of the lane');
   await accessible('concepts with the inspector');
@@ -155,6 +158,7 @@ test('when somebody else changed the term, both versions are shown and one is ta
   await browser.textWhen(lane('volunteers'), (text) => /volunteers\s+adds\s+\d/.test(text));
   await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'volunteer*', Key.ENTER);
   await browser.textWhen(lane('volunteers'), (text) => text.includes('volunteer*'));
+  await browser.driver.wait(async () => (await whole()) === original, 10_000, 'the count did not come back');
 });
 
 test('the strategy is numbered, run and logged by key', async () => {

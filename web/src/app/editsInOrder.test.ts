@@ -49,6 +49,18 @@ test('what somebody else did in between is still a conflict, for this edit and t
   expect(await Promise.all(others)).toEqual([false, false]);
 });
 
+test('once both versions were seen and one was taken, what is typed next stands on that', async () => {
+  const { server, edit, answerAll } = serverWith(2);
+  const refused = edit(1);
+  await answerAll();
+  expect(await refused).toBe(false);
+  // Taken on the version that the refusal told of; the page still shows the first.
+  const edits = [edit(2), edit(1)];
+  await answerAll();
+  expect(await Promise.all(edits)).toEqual([true, true]);
+  expect(server.asked).toEqual(['"1"', '"2"', '"3"']);
+});
+
 test('edits of different things do not wait for each other', async () => {
   const { server, edit, answerAll } = serverWith(1);
   const both = [edit(1), edit(1, 'terms/b')];

@@ -22,6 +22,7 @@ import { LimitRow } from './LimitRow.js';
 import { asTried, firstValues, isFilled, type Draft, type LimitInHand } from './limitInHand.js';
 import { SavePicture } from './SavePicture.js';
 import { useDrafts } from './useDrafts.js';
+import { useEditsUnderWay } from '../../app/useEditsUnderWay.js';
 import { useLimitEdits } from '../../app/useLimitEdits.js';
 
 const IN_ALL = 'all';
@@ -61,7 +62,8 @@ export function LimitsStage() {
   const at = databases.findIndex(({ id }) => id === database?.id);
   const answer = answers[at];
   const profile = each[at]?.profile;
-  const stale = answer?.isLoading === true || answer?.data === undefined;
+  const editsUnderWay = useEditsUnderWay();
+  const stale = editsUnderWay || answer?.isLoading === true || answer?.data === undefined;
   const selected = inHand.find(({ limit }) => limit.id === params.get('limit'));
   const findings = limitFindings(
     inHand.map(({ limit }): Limit => limit),
