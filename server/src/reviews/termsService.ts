@@ -52,7 +52,10 @@ export class TermsService {
       }
       const columns = {
         ...(content === undefined ? {} : { content: JSON.stringify(content) }),
-        ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
+        // Taken out a second time, by a key that was pressed twice, it went at the first.
+        ...(removed === undefined
+          ? {}
+          : { removedAt: removed ? (before.removedAt ?? new Date().toISOString()) : null }),
         ...(heldBack === undefined ? {} : { heldBack }),
         ...(moves ? { laneId, position: await nextTermPosition(manager, laneId) } : {}),
       };

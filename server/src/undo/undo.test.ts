@@ -6,6 +6,7 @@ import {
   type Person,
   type Problem,
   type Review,
+  type ReviewTerm,
 } from '@even-lantern/contract';
 import request from 'supertest';
 import { indexedConnector } from '../testing/indexedConnector.js';
@@ -246,6 +247,16 @@ test('an edit that was refused is no step', async () => {
   expect((await ada().add('night')).status).toBe(409);
   await ada().undo();
   expect(await texts()).toEqual(['light']);
+});
+
+test('what a key that was pressed twice took out comes back with one undo', async () => {
+  await ada().add('night');
+  const { id: term, version } = (await terms()).at(-1) as ReviewTerm;
+  const out = (on: number) => light.server.patch(`/api/terms/${term}`, { removed: true }, on).expect(200);
+  await out(((await out(version)).body as ReviewTerm).version);
+  expect(await texts()).toEqual(['light']);
+  await ada().undo();
+  expect(await texts()).toEqual(['light', 'night']);
 });
 
 test('twenty edits of two people at the same moment: each is a step of the one who made it', async () => {
