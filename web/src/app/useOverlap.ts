@@ -12,5 +12,5 @@ export function useOverlap() {
   const answer = api.useOverlapQuery(review.id, { pollingInterval: late ? AGAIN_MS : 0 });
   const isLate = Object.values(answer.currentData?.databases ?? {}).some((each) => each.late);
   if (isLate !== late) setLate(isLate);
-  return answer;
+  return { ...answer, waiting: isLate };
 }

@@ -83,6 +83,8 @@ test('one that is late is told, and compared as soon as it answers', async () =>
   show({}, undefined, () => (++asked === 1 ? late : COMPARED));
   const worth = within(await screen.findByRole('region', { name: 'For this question' }));
   expect(await worth.findByText(/Still waiting for Skein/)).toBeTruthy();
+  // What is in none of the others is not told before all have answered.
+  expect(screen.queryByText(/in none of the others/)).toBeNull();
   expect((await worth.findByText('Skein')).closest('li')?.textContent).toBe('Skein20');
   expect(worth.queryByText(/Still waiting/)).toBeNull();
 });

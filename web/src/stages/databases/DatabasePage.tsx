@@ -44,13 +44,13 @@ interface WholeProps {
 function Whole({ database, others }: WholeProps) {
   const { review } = useReview();
   const { data: rehearsal } = api.useRehearsalQuery({ review: review.id, database: database.id });
-  const { currentData, isFetching } = useOverlap();
+  const { currentData, isFetching, waiting } = useOverlap();
   const overlap = currentData?.databases[database.id];
   const late = others.filter(({ id }) => id !== database.id && currentData?.databases[id]?.late === true);
   return (
     <>
       <div className="grid gap-x-8 gap-y-4 md:grid-cols-[minmax(0,1fr)_17rem]">
-        <Description database={database} overlap={overlap} />
+        <Description database={database} overlap={waiting ? undefined : overlap} />
         <ForReview database={database} rehearsal={rehearsal} overlap={overlap} comparing={isFetching} />
       </div>
       <ForQuestion rehearsal={rehearsal} overlap={overlap} late={late} others={others} />

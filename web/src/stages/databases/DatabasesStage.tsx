@@ -30,7 +30,9 @@ export function DatabasesStage() {
     .sort((a, b) => degree(b.database) - degree(a.database));
   const advised = (advice: Advice) =>
     rows.flatMap(({ database, overlap: found }) =>
-      recommendationFor(database, type, found).advice === advice ? [database.name] : [],
+      recommendationFor(database, type, overlap.waiting ? undefined : found).advice === advice
+        ? [database.name]
+        : [],
     );
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
@@ -55,7 +57,7 @@ export function DatabasesStage() {
       <ul className="rule divide-y divide-[var(--rule)] border-y">
         {rows.map(({ database, rehearsal, overlap: found }) => (
           <li key={database.id} className="grid gap-x-8 gap-y-2 py-4 md:grid-cols-[minmax(0,1fr)_17rem]">
-            <Description database={database} overlap={found} linked />
+            <Description database={database} overlap={overlap.waiting ? undefined : found} linked />
             <ForReview
               database={database}
               rehearsal={rehearsal}
