@@ -1,7 +1,6 @@
 /** Everything the interface asks of the server. */
 import type { LanesDocument, Vocabulary } from '@even-lantern/core';
 import {
-  EDIT_HEADER,
   PERSON_HEADER,
   type Candidates,
   type ChoiceChange,
@@ -27,7 +26,6 @@ import {
   type LineWritten,
   type NewDatabase,
   type NewSettlement,
-  type NewTerm,
   type Overlap,
   type Overview,
   type Person,
@@ -43,14 +41,12 @@ import {
   type ReviewRecord,
   type ReviewHoldings,
   ReviewSummary,
-  type ReviewTerm,
   type SaidOfDatabase,
   type Sample,
   type SampleRequest,
   type SettledStep,
   type TermCount,
   type RunMark,
-  type TermChange,
   type Translation,
   type VocabularyFormat,
   type VocabularySummary,
@@ -140,39 +136,6 @@ export const api = createApi({
       },
       // The review too: one that was fetched meanwhile may have come after the answer, with what was before.
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts', 'Wordings']),
-    }),
-    /** @param edit the same for terms that are added as one edit */
-    addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm; edit: string }>({
-      query: ({ reviewId, term, edit }) => ({
-        url: `reviews/${reviewId}/terms`,
-        method: 'POST',
-        body: term,
-        headers: { [EDIT_HEADER]: edit },
-      }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
-    }),
-    changeTerm: build.mutation<
-      ReviewTerm,
-      { reviewId: string; id: string; version: number; change: TermChange }
-    >({
-      query: ({ id, version, change }) => ({
-        url: `terms/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
-      // Shown at once, so that the next change is made of what one sees.
-      async onQueryStarted({ reviewId, id, change: { content } }, { dispatch, queryFulfilled }) {
-        if (content === undefined) return;
-        const shown = dispatch(
-          api.util.updateQueryData('review', reviewId, ({ lanes }) => {
-            const term = lanes.flatMap(({ terms }) => terms).find((each) => each.id === id);
-            if (term) term.content = content;
-          }),
-        );
-        await queryFulfilled.catch(() => shown.undo());
-      },
-      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
     readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({
       query: ({ reviewId, lanes }) => ({

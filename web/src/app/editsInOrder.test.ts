@@ -2,7 +2,7 @@ import type { BaseQueryApi, FetchArgs } from '@reduxjs/toolkit/query';
 import { editsInOrder } from './editsInOrder.js';
 
 /** A server with one thing at a version, which refuses what was made on another; answers come when they are let. */
-function serverWith(version: number) {
+function serverWith(version: number, inList = false) {
   const server = { version, asked: [] as string[], answers: [] as (() => void)[] };
   const send = editsInOrder(async (args) => {
     const on = (args as FetchArgs).headers as Record<string, string>;
@@ -10,7 +10,8 @@ function serverWith(version: number) {
     await new Promise<void>((resolve) => server.answers.push(resolve));
     if (on['If-Match'] !== `"${server.version}"`) return { error: { status: 412, data: null } };
     server.version += 1;
-    return { data: { version: server.version } };
+    const thing = { id: 'a', version: server.version };
+    return { data: inList ? { id: 'r', version: 70, lanes: [{ id: 'b' }, thing] } : thing };
   });
   const edit = async (seen: number, url = 'terms/a') => {
     const headers = { 'If-Match': `"${seen}"` };
@@ -36,6 +37,14 @@ test('edits made before the answer came follow each other, each on what the one 
   const later = [edit(3), edit(4)];
   await answerAll();
   expect(await Promise.all(later)).toEqual([true, true]);
+});
+
+test('the version is that of the thing, also where a whole review is the answer', async () => {
+  const { server, edit, answerAll } = serverWith(1, true);
+  const edits = [edit(1), edit(1)];
+  await answerAll();
+  expect(await Promise.all(edits)).toEqual([true, true]);
+  expect(server.asked).toEqual(['"1"', '"2"']);
 });
 
 test('what somebody else did in between is still a conflict, for this edit and those behind it', async () => {

@@ -12,6 +12,14 @@ interface Edits {
   ended: Promise<unknown>;
 }
 
+/** The version of a thing in an answer, which is the thing itself or holds it in a list, as a review holds its lanes. */
+function versionIn(data: unknown, id: string | undefined): number | undefined {
+  if (typeof data !== 'object' || data === null) return undefined;
+  const lists = [data, ...Object.values(data)].filter((value): value is unknown[] => Array.isArray(value));
+  const thing = [data, ...lists.flat()].find((each) => (each as { id?: unknown } | null)?.id === id);
+  return (thing as { version?: number } | undefined)?.version;
+}
+
 /**
  * A person's edits of one thing go out one after the other. One that is made before the page has what the one before has
  * left stands on that: two quick keys are not an edit conflict with oneself. What others did meanwhile still is one, since
@@ -34,7 +42,7 @@ export function editsInOrder(send: Send): Send {
       edits.known.add(seen).add(sent);
       const headers = { ...(args.headers as Record<string, string>), 'If-Match': sent };
       const answer = await send({ ...args, headers }, api, extra);
-      const version = (answer.data as { version?: number } | undefined)?.version;
+      const version = versionIn(answer.data, args.url.split('/').at(-1));
       if (version !== undefined) edits.left = `"${version}"`;
       else if (answer.error?.status === 412) edits.left = null;
       return answer;

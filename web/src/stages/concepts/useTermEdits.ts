@@ -9,6 +9,7 @@ import {
 import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { api, problemOf } from '../../app/api.js';
+import { termApi } from '../../app/termApi.js';
 import { useReview } from '../../app/useReview.js';
 
 const SHOWN_MS = 2500;
@@ -24,8 +25,8 @@ function showTerm(id: string): void {
 /** Adding, changing, moving, holding back and taking out terms. The server keeps each as a step that can be taken back. */
 export function useTermEdits() {
   const { review } = useReview();
-  const [addTerm] = api.useAddTermMutation();
-  const [changeTerm] = api.useChangeTermMutation();
+  const [addTerm] = termApi.useAddTermMutation();
+  const [changeTerm] = termApi.useChangeTermMutation();
   const [refresh] = api.useLazyReviewQuery();
 
   /** @returns the problem, when the change was not made */
