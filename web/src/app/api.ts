@@ -55,6 +55,7 @@ import {
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 import { outOfDateBy } from './databaseChanges.js';
 import { editsInOrder } from './editsInOrder.js';
+import { withEditsShown } from './editsShown.js';
 import { personId } from './person.js';
 
 export const ifMatch = (version: number) => ({ 'If-Match': `"${version}"` });
@@ -98,7 +99,11 @@ export const api = createApi({
       query: (title) => ({ url: 'reviews', method: 'POST', body: { title } }),
       invalidatesTags: ['Reviews'],
     }),
-    review: build.query<Review, string>({ query: (id) => `reviews/${id}`, providesTags: ['Review'] }),
+    review: build.query<Review, string>({
+      query: (id) => `reviews/${id}`,
+      transformResponse: withEditsShown,
+      providesTags: ['Review'],
+    }),
     changeReview: build.mutation<Review, { id: string; version: number } & ReviewChange>({
       query: ({ id, version, ...change }) => ({
         url: `reviews/${id}`,

@@ -11,6 +11,7 @@ import type {
   StepSampleRequest,
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { showUntilAnswered } from './editsShown.js';
 
 const limitsChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
   error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
@@ -46,7 +47,7 @@ export const limitApi = api.injectEndpoints({
             if (limit) Object.assign(limit, changed);
           }),
         );
-        await queryFulfilled.catch(() => shown.undo());
+        await showUntilAnswered(id, changed, queryFulfilled).catch(() => shown.undo());
       },
       invalidatesTags: limitsChanged,
     }),

@@ -1,6 +1,7 @@
 /** What the interface asks of the server about terms. */
 import { EDIT_HEADER, type NewTerm, type ReviewTerm, type TermChange } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { showUntilAnswered } from './editsShown.js';
 
 export const termApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -33,7 +34,7 @@ export const termApi = api.injectEndpoints({
             if (term) term.content = content;
           }),
         );
-        await queryFulfilled.catch(() => shown.undo());
+        await showUntilAnswered(id, { content }, queryFulfilled).catch(() => shown.undo());
       },
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
