@@ -1,5 +1,5 @@
 export { createApplication } from './application/application.js';
-export type { ApplicationOptions } from './application/application.js';
-export type { DatabaseConnector } from './databases/databaseConnector.js';
-export { shippedServer, sruConnector } from './databases/sru/connector.js';
+export type { Settings } from './configuration/configuration.js';
+export type { DatabaseConnector } from './connectors/databaseConnector.js';
+export { shippedServer, sruConnector } from './connectors/sru/connector.js';
 export { DemoService } from './demo/demoService.js';

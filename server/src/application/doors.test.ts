@@ -1,7 +1,7 @@
 /** What somebody could send who means no good, or does not know better. */
 import type { DatabaseEvent, Problem, Rehearsal, Review } from '@even-lantern/contract';
 import request from 'supertest';
-import { isPublicAddress } from '../databases/sru/publicAddresses.js';
+import { isPublicAddress } from '../connectors/sru/publicAddresses.js';
 import { TermRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector } from '../testing/faultyConnector.js';

@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { AcceptedFinding, FindingAcceptance, Person } from '@even-lantern/contract';
-import { acceptedFindings, ReviewsService } from '../reviews/reviewsService.js';
+import { acceptedFindings, letStand } from '../reviews/acceptedFindings.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
 import { Store } from '../store/store.js';
-import { letStand } from './letStand.js';
 
 /** What people let stand of what checks found. */
 @Injectable()

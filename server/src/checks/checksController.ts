@@ -7,8 +7,9 @@ import {
   type MendsRequest,
   type Person,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { AcceptedFindingsService } from './acceptedFindingsService.js';
 import { MendEffectsService } from './mendEffectsService.js';
@@ -23,6 +24,7 @@ export class ChecksController {
   ) {}
 
   @Post('accepted-findings')
+  @EditsReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'Let a finding of a check stand, with a reason; or no longer' })
   @ApiBody(bodyOf(findingAcceptanceSchema))
@@ -35,6 +37,7 @@ export class ChecksController {
   }
 
   @Post('mends')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'What mends would do in a database, in records; nothing is changed' })
   @ApiBody(bodyOf(mendsRequestSchema))

@@ -14,10 +14,10 @@ import {
   type Mendable,
 } from '@even-lantern/core';
 import type { MendEffect, MendEffects, MendsRequest } from '@even-lantern/contract';
-import { AskingService } from '../databases/askingService.js';
+import { AskingService } from '../counting/countCache.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import { inTurns } from '../databases/inTurns.js';
-import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { inTurns } from '../counting/inTurns.js';
+import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
 
 /** What mends would do, in records. Nothing is changed by asking. */
 @Injectable()

@@ -8,7 +8,7 @@ import {
   type VocabularySummary,
 } from '@even-lantern/contract';
 import request from 'supertest';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';

@@ -2,8 +2,9 @@ import { Body, Controller, Get, Header, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { crosswalkToCsv } from '@even-lantern/core';
 import { newSettlementSchema, type NewSettlement, type Person } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { CrosswalkService } from './crosswalkService.js';
 
@@ -19,6 +20,7 @@ export class CrosswalkController {
   }
 
   @Post('crosswalk')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'Confirm or refuse a heading, choose words instead, or take that back' })
   @ApiBody(bodyOf(newSettlementSchema))

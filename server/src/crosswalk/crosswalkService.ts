@@ -13,7 +13,7 @@ import {
   type VocabularyTree,
 } from '@even-lantern/core';
 import type { NewSettlement, Person, SettledStep } from '@even-lantern/contract';
-import { badInput } from '../application/problem.js';
+import { badInput } from '../http/problem.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { SettlementRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';

@@ -1,7 +1,7 @@
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import type { CallBudget, Person } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
-import { notFound } from '../application/problem.js';
+import { notFound } from '../http/problem.js';
 import { CallBudgetRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { DatabaseEventsService } from './databaseEventsService.js';

@@ -6,8 +6,13 @@
  */
 import type { Vocabulary } from '@even-lantern/core';
 import type { CallBudget, DatabaseState } from '@even-lantern/contract';
-import { within } from './patience.js';
-import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
+import { within } from '../connectors/patience.js';
+import { WATCH_TIMES, type WatchTimes } from '../configuration/watchTimes.js';
+import {
+  DatabaseError,
+  type DatabaseConnector,
+  type DatabaseDescription,
+} from '../connectors/databaseConnector.js';
 
 /** As a database described itself last. */
 export interface KnownDatabase {
@@ -16,26 +21,6 @@ export interface KnownDatabase {
   vocabulary: Vocabulary | null;
 }
 
-export interface WatchTimes {
-  /** a call that takes longer makes a database slow */
-  slowMs: number;
-  /** how long calls must have failed for it to be away */
-  awayMs: number;
-  /** between two descriptions of a database that answers */
-  everyMs: number;
-  /** between two tries of one that does not */
-  againMs: number;
-  /** how long one that moved to another release is waited for */
-  movingMs: number;
-}
-
-export const WATCH_TIMES: WatchTimes = {
-  slowMs: 2000,
-  awayMs: 2500,
-  everyMs: 30_000,
-  againMs: 1000,
-  movingMs: 5000,
-};
 /** So many calls in a row. */
 const AWAY_AFTER = 3;
 /** Tries of one that stays away come less and less often, up to so many times apart. */

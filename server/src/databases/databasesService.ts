@@ -9,12 +9,17 @@ import {
   type Vocabulary,
 } from '@even-lantern/core';
 import type { CallBudget, DatabaseList, DatabaseProfile, DatabaseState } from '@even-lantern/contract';
-import { conflict, databaseTrouble, notFound } from '../application/problem.js';
-import { within } from './patience.js';
-import { DatabaseWatch, WATCH_TIMES, type KnownDatabase, type WatchTimes } from './databaseWatch.js';
-import { OWN_BUDGET } from './proposedBudget.js';
-import { describedAddress } from './described.js';
-import { DatabaseError, type DatabaseConnector, type DatabaseDescription } from './databaseConnector.js';
+import { conflict, databaseTrouble, notFound } from '../http/problem.js';
+import { within } from '../connectors/patience.js';
+import { Configuration } from '../configuration/configuration.js';
+import { DatabaseWatch, type KnownDatabase } from './databaseWatch.js';
+import { OWN_BUDGET } from '../connectors/proposedBudget.js';
+import { describedAddress } from '../connectors/described.js';
+import {
+  DatabaseError,
+  type DatabaseConnector,
+  type DatabaseDescription,
+} from '../connectors/databaseConnector.js';
 
 /** A database as it is known now: the connector to it and how it describes itself. */
 export interface OpenDatabase {
@@ -52,12 +57,12 @@ export class DatabasesService implements OnApplicationShutdown {
   /** what each is called, as far as it was told */
   private readonly names = new Map<string, string>();
 
-  /** @param shipped the databases that ship with the program; others are connected later */
-  constructor(
-    private readonly shipped: ReadonlyMap<string, DatabaseConnector>,
-    private readonly times: WatchTimes = WATCH_TIMES,
-  ) {
-    for (const [id, connector] of shipped) this.watch(id, connector);
+  /** those that ship with the program; others are connected later */
+  private readonly shipped: ReadonlyMap<string, DatabaseConnector>;
+
+  constructor(private readonly configuration: Configuration) {
+    this.shipped = configuration.shippedDatabases;
+    for (const [id, connector] of this.shipped) this.watch(id, connector);
   }
 
   onApplicationShutdown(): void {
@@ -86,7 +91,7 @@ export class DatabasesService implements OnApplicationShutdown {
     this.watches.get(id)?.stop();
     const read = (direct: DatabaseConnector, description: DatabaseDescription) =>
       this.vocabularyOf(direct, description);
-    const watch = new DatabaseWatch(connector, read, this.times);
+    const watch = new DatabaseWatch(connector, read, this.configuration.watchTimes);
     watch.keepTo(this.budgets.get(id) ?? OWN_BUDGET);
     this.watches.set(id, watch);
     return watch;

@@ -1,7 +1,7 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { vocabularyToTurtle } from '@even-lantern/core';
 import type { DatabaseList, Rehearsal, Review, TermCount } from '@even-lantern/contract';
-import { DatabaseError, type DatabaseConnector } from './databaseConnector.js';
+import { DatabaseError, type DatabaseConnector } from '../connectors/databaseConnector.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';

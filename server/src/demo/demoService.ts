@@ -5,7 +5,7 @@ import { PeopleService } from '../people/people.js';
 import { RecordsService } from '../records/recordsService.js';
 import { ReviewListService } from '../reviews/reviewListService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { ShelfService } from '../reviews/shelfService.js';
+import { ShelfService } from '../shelf/shelfService.js';
 import { RunsService } from '../runs/runsService.js';
 import { demoReview, emptyReviewTitle } from './demoReview.js';
 

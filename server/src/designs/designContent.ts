@@ -1,12 +1,11 @@
 /** The study designs as files, read when they are first wanted. */
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Inject, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import { designTree, vocabularyFromTurtle } from '@even-lantern/core';
 import type { MeasuredFilter, StudyDesigns } from '@even-lantern/contract';
-
-/** Where the files are. */
-export const CONTENT_FOLDER = Symbol('folder of the content files');
+import { Configuration } from '../configuration/configuration.js';
+import { expectDesigns } from './expectDesigns.js';
 
 /** What is known of a database: the designs of all its records of some years. */
 export interface KnownDesigns {
@@ -26,7 +25,7 @@ export interface DesignFiles extends StudyDesigns {
 export class DesignContent {
   private known: Promise<DesignFiles> | null = null;
 
-  constructor(@Inject(CONTENT_FOLDER) private readonly folder: string) {}
+  constructor(private readonly configuration: Configuration) {}
 
   get(): Promise<DesignFiles> {
     this.known ??= this.read();
@@ -38,8 +37,13 @@ export class DesignContent {
     return [design, ...designTree((await this.get()).taxonomy).below(design)];
   }
 
+  /** @throws ProblemException for a label that no design has */
+  async expect(designs: readonly string[], path: string): Promise<void> {
+    expectDesigns(designs, designTree((await this.get()).taxonomy), path);
+  }
+
   private async read(): Promise<DesignFiles> {
-    const file = (name: string) => readFile(join(this.folder, name), 'utf8');
+    const file = (name: string) => readFile(join(this.configuration.contentFolder, name), 'utf8');
     const [turtle, rules, figures, known] = await Promise.all([
       file('study-designs.ttl'),
       file('design-rules.txt'),

@@ -3,18 +3,17 @@ import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   filterFiguresSchema,
   ladderChangeSchema,
-  newDesignJudgementSchema,
   newSavedFilterSchema,
   savedFilterChangeSchema,
   type FilterFiguresRequest,
   type LadderChange,
-  type NewDesignJudgement,
   type NewSavedFilter,
   type Person,
   type SavedFilterChange,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { DesignsService } from './designsService.js';
 import { FilterFiguresService } from './filterFiguresService.js';
@@ -43,18 +42,6 @@ export class DesignsController {
     return this.designs.turtle();
   }
 
-  @Post('records/:id/design')
-  @HttpCode(200)
-  @ApiOperation({ summary: 'Judge the design of a record, or take the judgement back' })
-  @ApiBody(bodyOf(newDesignJudgementSchema))
-  judge(
-    @Param('id') id: string,
-    @Body(new Validated(newDesignJudgementSchema)) { design }: NewDesignJudgement,
-    @Actor() person: Person,
-  ) {
-    return this.designs.judge(id, design, person);
-  }
-
   @Get('filters')
   @ApiOperation({ summary: 'Design filters that people saved, for all reviews' })
   savedFilters() {
@@ -62,6 +49,7 @@ export class DesignsController {
   }
 
   @Post('filters')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Save a design filter under a name of its own' })
   @ApiBody(bodyOf(newSavedFilterSchema))
   saveFilter(@Body(new Validated(newSavedFilterSchema)) filter: NewSavedFilter, @Actor() person: Person) {
@@ -69,6 +57,7 @@ export class DesignsController {
   }
 
   @Patch('filters/:id')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Change, rename, take away or bring back a saved filter' })
   @ApiBody(bodyOf(savedFilterChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -82,6 +71,7 @@ export class DesignsController {
   }
 
   @Post('reviews/:id/filter-figures')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'How filters of a design do on records whose designs are known' })
   @ApiBody(bodyOf(filterFiguresSchema))
@@ -93,6 +83,7 @@ export class DesignsController {
   }
 
   @Put('reviews/:id/ladder')
+  @EditsReview()
   @ApiOperation({ summary: 'Change the ladder of evidence of a review, or go back to what is proposed' })
   @ApiBody(bodyOf(ladderChangeSchema))
   @ApiHeader(VERSION_HEADER)

@@ -1,21 +1,19 @@
 import { Injectable } from '@nestjs/common';
 import { designTree, type DesignTree } from '@even-lantern/core';
-import type { LadderChange, Person, Review, ReviewRecord, Rung, StudyDesigns } from '@even-lantern/contract';
-import { badInput } from '../application/problem.js';
-import { RecordsService } from '../records/recordsService.js';
+import type { LadderChange, Review, Rung, StudyDesigns } from '@even-lantern/contract';
+import { badInput } from '../http/problem.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { changeVersion } from '../store/changeVersion.js';
+import { changeVersion } from '../edits/changeVersion.js';
 import { ReviewRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { DesignContent } from './designContent.js';
 import { expectDesigns } from './expectDesigns.js';
 
-/** Study designs: what they are, what a person judges a record to be, and the ladder of a review. */
+/** Study designs: what they are, and the ladder of a review. */
 @Injectable()
 export class DesignsService {
   constructor(
     private readonly store: Store,
-    private readonly records: RecordsService,
     private readonly reviews: ReviewsService,
     private readonly content: DesignContent,
   ) {}
@@ -27,12 +25,6 @@ export class DesignsService {
 
   async turtle(): Promise<string> {
     return (await this.content.get()).turtle;
-  }
-
-  /** @throws ProblemException for what is no design */
-  async judge(recordId: string, design: string | null, person: Person): Promise<ReviewRecord> {
-    if (design !== null) expectDesigns([design], await this.tree(), 'design');
-    return this.records.judge(recordId, design, person);
   }
 
   /** @throws ProblemException for what is no design, or stands on two rungs; or when somebody changed the review meanwhile */

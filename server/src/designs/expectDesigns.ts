@@ -1,5 +1,5 @@
 import type { DesignTree } from '@even-lantern/core';
-import { badInput } from '../application/problem.js';
+import { badInput } from '../http/problem.js';
 
 /** @throws ProblemException for a label that no design has, with those there are */
 export function expectDesigns(designs: readonly string[], tree: DesignTree, path: string): void {

@@ -14,8 +14,8 @@ import {
   type Strength,
 } from '@even-lantern/core';
 import type { FilterFiguresAnswer, FilterFiguresRequest, MeasuredOnKnown } from '@even-lantern/contract';
-import { badInput, ProblemException } from '../application/problem.js';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { badInput, ProblemException } from '../http/problem.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { evaluationContextOf } from '../databases/evaluationContext.js';
 import { ReviewsService } from '../reviews/reviewsService.js';

@@ -8,7 +8,7 @@ import type {
   Run,
   SavedFilter,
 } from '@even-lantern/contract';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { RunsService } from '../runs/runsService.js';
 import { indexedConnector } from '../testing/indexedConnector.js';
 import { lightReview, vocabulary, words, type LightReview } from '../testing/lightReview.js';

@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { buildIndex, type BibRecord, type SearchIndex } from '@even-lantern/core';
 import { LRUCache } from 'lru-cache';
-import { DatabaseError } from '../databases/databaseConnector.js';
-import { askedText } from '../databases/askingService.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
+import { askedText } from '../counting/countCache.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { DesignJudgementRow, RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';

@@ -1,6 +1,6 @@
 import { Controller, Get } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
-import { APPLICATION_VERSION } from '../application/version.js';
+import { APPLICATION_VERSION } from '../http/version.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { Store } from '../store/store.js';
 

@@ -1,43 +1,22 @@
-import {
-  Body,
-  Controller,
-  Get,
-  Header,
-  HttpCode,
-  Param,
-  ParseIntPipe,
-  Post,
-  Query,
-  Req,
-} from '@nestjs/common';
-import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Body, Controller, Get, Header, HttpCode, Param, ParseIntPipe, Post, Query } from '@nestjs/common';
+import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { ledgerToCsv, ledgerToJson, ledgerToMarkdown } from '@even-lantern/core';
 import {
-  driftQuerySchema,
   ledgerCorrectionSchema,
   ledgerNoteSchema,
   ledgerQuerySchema,
   sealToVerifySchema,
-  searchElsewhereSchema,
-  waitingFileQuerySchema,
-  type DriftQuery,
-  type Ledger,
   type LedgerCorrection,
   type LedgerNote,
   type LedgerQuery,
   type Person,
   type SealToVerify,
-  type SearchElsewhere,
-  type WaitingFileQuery,
 } from '@even-lantern/contract';
-import type { Request } from 'express';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { RunsService } from '../runs/runsService.js';
-import { DriftService } from './driftService.js';
-import { ElsewhereService } from './elsewhereService.js';
 import { LedgerService } from './ledgerService.js';
 
 /** What was run, noted and entered. Entries are added, and never changed. */
@@ -46,23 +25,8 @@ import { LedgerService } from './ledgerService.js';
 export class LedgerController {
   constructor(
     private readonly ledger: LedgerService,
-    private readonly drift: DriftService,
-    private readonly searches: ElsewhereService,
-    private readonly runs: RunsService,
     private readonly reviews: ReviewsService,
   ) {}
-
-  @Get('ledger')
-  @ApiOperation({ summary: 'How the ledger of a review stands: its seal, its last run, what goes on' })
-  async standing(@Param('id') id: string): Promise<Ledger> {
-    const { seal, brokenAt } = await this.ledger.standing(id);
-    return {
-      seal,
-      brokenAt,
-      lastRun: await this.ledger.lastRun(id),
-      running: await this.runs.running(id),
-    };
-  }
 
   @Get('ledger/entries')
   @ApiOperation({ summary: 'Entries, the latest first, a page at a time' })
@@ -76,17 +40,8 @@ export class LedgerController {
     return this.ledger.detail(id, entry);
   }
 
-  @Get('ledger/entries/:entry/drift')
-  @ApiOperation({ summary: 'How an entry differs from the one that it repeats, record by record' })
-  driftOf(
-    @Param('id') id: string,
-    @Param('entry', ParseIntPipe) entry: number,
-    @Query(new Validated(driftQuerySchema)) query: DriftQuery,
-  ) {
-    return this.drift.of(id, entry, query);
-  }
-
   @Post('ledger/notes')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Add a note about an entry, as an entry of its own' })
   @ApiBody(bodyOf(ledgerNoteSchema))
   note(
@@ -98,6 +53,7 @@ export class LedgerController {
   }
 
   @Post('ledger/corrections')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Correct an entry by another one that says what is right' })
   @ApiBody(bodyOf(ledgerCorrectionSchema))
   correct(
@@ -108,34 +64,8 @@ export class LedgerController {
     return this.ledger.correct(id, body, person);
   }
 
-  @Post('ledger/elsewhere')
-  @ApiOperation({ summary: 'Enter a search that was made elsewhere' })
-  @ApiBody(bodyOf(searchElsewhereSchema))
-  elsewhere(
-    @Param('id') id: string,
-    @Body(new Validated(searchElsewhereSchema)) body: SearchElsewhere,
-    @Actor() person: Person,
-  ) {
-    return this.searches.enter(id, body, person);
-  }
-
-  @Post('ledger/files')
-  @HttpCode(200)
-  @ApiOperation({
-    summary: 'Read a file of records, to be entered with the search made elsewhere that brought it',
-  })
-  @ApiConsumes('text/plain')
-  @ApiBody({ schema: { type: 'string' } })
-  readFile(
-    @Param('id') id: string,
-    @Req() request: Request,
-    @Query(new Validated(waitingFileQuerySchema)) query: WaitingFileQuery,
-    @Actor() _person: Person,
-  ) {
-    return this.searches.read(id, request, query);
-  }
-
   @Post('ledger/verification')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'Verify all of the chain, and whether it goes on from a seal that was kept' })
   @ApiBody(bodyOf(sealToVerifySchema))

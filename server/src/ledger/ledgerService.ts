@@ -28,8 +28,8 @@ import type {
   Person,
 } from '@even-lantern/contract';
 import { In, LessThan, Like, type EntityManager, type FindOptionsWhere } from 'typeorm';
-import { badInput, notFound } from '../application/problem.js';
-import { APPLICATION_VERSION } from '../application/version.js';
+import { badInput, notFound } from '../http/problem.js';
+import { APPLICATION_VERSION } from '../http/version.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LedgerEntryRow, RunRow, StrategyVersionRow } from '../store/entities.js';
 import { Store } from '../store/store.js';

@@ -13,8 +13,9 @@ import {
   type ProfileRequest,
   type StepSampleRequest,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { LimitsService } from './limitsService.js';
 import { ProfileService } from './profileService.js';
@@ -29,6 +30,7 @@ export class LimitsController {
   ) {}
 
   @Post('reviews/:id/limits')
+  @EditsReview()
   @ApiOperation({ summary: 'Add limits behind those there are; all of them, or none' })
   @ApiBody(bodyOf(newLimitsSchema))
   add(
@@ -40,6 +42,7 @@ export class LimitsController {
   }
 
   @Patch('limits/:id')
+  @EditsReview({ of: 'limit' })
   @ApiOperation({ summary: 'Change, switch, move, take away or bring back a limit' })
   @ApiBody(bodyOf(limitChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -53,6 +56,7 @@ export class LimitsController {
   }
 
   @Post('reviews/:id/profile')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'What each limit takes away in one database, also of limits that are only tried' })
   @ApiBody(bodyOf(profileRequestSchema))
@@ -61,6 +65,7 @@ export class LimitsController {
   }
 
   @Post('reviews/:id/profile/sample')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'Some of the records that a limit loses or leaves' })
   @ApiBody(bodyOf(stepSampleSchema))
@@ -69,6 +74,7 @@ export class LimitsController {
   }
 
   @Post('reviews/:id/profile/values')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'The values that a limit can have, with what all other limits leave of each' })
   @ApiBody(bodyOf(limitValuesSchema))

@@ -9,12 +9,13 @@ import {
   type ReviewLimit,
 } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
-import { badInput, conflict, notFound } from '../application/problem.js';
-import { limitOf, limitsInOrder, ReviewsService } from '../reviews/reviewsService.js';
+import { badInput, conflict, notFound } from '../http/problem.js';
+import { limitOf, limitsInOrder } from '../reviews/limitRows.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
-import { changeVersion } from '../store/changeVersion.js';
+import { changeVersion } from '../edits/changeVersion.js';
 import { LimitRow } from '../store/entities.js';
-import { placeBefore } from '../store/placeBefore.js';
+import { placeBefore } from '../edits/placeBefore.js';
 import { Store } from '../store/store.js';
 
 /** The limits of a review: their making, changing and moving. One that is taken away is kept, and can come back. */

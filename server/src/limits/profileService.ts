@@ -24,15 +24,15 @@ import type {
   ValueCount,
 } from '@even-lantern/contract';
 import { In } from 'typeorm';
-import { ProblemException, notFound } from '../application/problem.js';
-import { AskingService } from '../databases/askingService.js';
+import { ProblemException, notFound } from '../http/problem.js';
+import { AskingService } from '../counting/countCache.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import {
   appliedIn,
   ReadingService,
   type LimitInUse,
   type ReviewReading,
-} from '../databases/readingService.js';
+} from '../strategies/compiledStrategies.js';
 import { RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { KeptRecords } from './keptRecords.js';

@@ -9,8 +9,9 @@ import {
   type OwnLineMerge,
   type Person,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { OwnLinesService } from './ownLinesService.js';
 
@@ -21,6 +22,7 @@ export class OwnLinesController {
   constructor(private readonly lines: OwnLinesService) {}
 
   @Post('reviews/:id/own-lines')
+  @EditsReview()
   @ApiOperation({ summary: 'Add lines of one’s own; all of them, or none' })
   @ApiBody(bodyOf(newOwnLinesSchema))
   add(
@@ -32,6 +34,7 @@ export class OwnLinesController {
   }
 
   @Patch('own-lines/:id')
+  @EditsReview({ of: 'ownLine' })
   @ApiOperation({ summary: 'Change, switch, move, annotate, take away or bring back a line' })
   @ApiBody(bodyOf(ownLineChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -45,6 +48,7 @@ export class OwnLinesController {
   }
 
   @Post('own-lines/:id/merge')
+  @EditsReview({ of: 'ownLine' })
   @HttpCode(200)
   @ApiOperation({ summary: 'Make two lines one; what referred to either refers to it' })
   @ApiBody(bodyOf(ownLineMergeSchema))
@@ -59,6 +63,7 @@ export class OwnLinesController {
   }
 
   @Post('own-lines/:id/split')
+  @EditsReview({ of: 'ownLine' })
   @HttpCode(200)
   @ApiOperation({ summary: 'Make the parts that a line joins lines of their own, which it then joins' })
   @ApiHeader(VERSION_HEADER)

@@ -18,12 +18,13 @@ import {
   type ReviewOwnLine,
 } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
-import { badInput, changedMeanwhile, conflict, notFound } from '../application/problem.js';
+import { badInput, changedMeanwhile, conflict, notFound } from '../http/problem.js';
 import { PeopleService } from '../people/people.js';
-import { ownLineOf, ownLinesInOrder, ReviewsService } from '../reviews/reviewsService.js';
-import { changeVersion } from '../store/changeVersion.js';
+import { ownLineOf, ownLinesInOrder } from '../reviews/ownLineRows.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
+import { changeVersion } from '../edits/changeVersion.js';
 import { OwnLineRow } from '../store/entities.js';
-import { placeBefore } from '../store/placeBefore.js';
+import { placeBefore } from '../edits/placeBefore.js';
 import { Store } from '../store/store.js';
 
 /** Lines of people’s own: their making, changing, moving, merging and splitting. One that is taken away is kept. */

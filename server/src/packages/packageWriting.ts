@@ -22,7 +22,7 @@ import {
   type ObjectLiteral,
 } from 'typeorm';
 import { ZipFile } from 'yazl';
-import { APPLICATION_VERSION } from '../application/version.js';
+import { APPLICATION_VERSION } from '../http/version.js';
 import { LedgerEntryRow, PersonRow, ReviewRow } from '../store/entities.js';
 import { ownersOf, PACKAGE_TABLES, PERSON_COLUMNS, TABLES_AS_OF, type Owners } from './packageTables.js';
 

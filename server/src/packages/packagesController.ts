@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Controller, Get, Logger, Param, Post, Query, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import type { Person } from '@even-lantern/contract';
+import { EditsNoReview } from '../edits/reviewEdit.js';
 import type { Request, Response } from 'express';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
@@ -43,6 +44,7 @@ export class PackagesController {
   }
 
   @Post('packages')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Take in a review from its package; all of it or nothing' })
   @ApiConsumes('application/zip')
   @ApiBody({ schema: { type: 'string', format: 'binary' } })

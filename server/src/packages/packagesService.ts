@@ -1,16 +1,16 @@
-import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import type { FileProgress, PackageTaken } from '@even-lantern/contract';
-import { Piscina } from 'piscina';
 import { In, type EntityManager } from 'typeorm';
-import { badInput, conflict } from '../application/problem.js';
-import { IncomingFiles } from '../reading/incomingFiles.js';
+import { Configuration } from '../configuration/configuration.js';
+import { badInput, conflict } from '../http/problem.js';
+import { IncomingFiles } from '../files/incomingFiles.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { ReviewRow, RunRow, ScheduleRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { OutOfMemory, WorkerPool } from '../workers/workerPool.js';
 import { pathOf, type PackageRead, type PackageTask } from './packageInFile.js';
 import { PACKAGE_TABLES, TABLES_AS_OF, tableShapes } from './packageTables.js';
 import { packageOf } from './packageWriting.js';
@@ -18,7 +18,6 @@ import { entriesIn, linesIn, openZip } from './zip.js';
 
 const MOST_MEMORY_MB = 900;
 const MOST_FILES = 100;
-const IDLE_MS = 5000;
 /** Rows that are kept in one change, so that others are served in between. */
 const BATCH = 60;
 
@@ -27,26 +26,20 @@ type Row = Record<string, unknown>;
 /** A whole review as one file, and back again. */
 @Injectable()
 export class PackagesService implements OnApplicationShutdown {
-  private readonly pool: Piscina<PackageTask, PackageRead>;
+  private readonly pool: WorkerPool<PackageTask, PackageRead>;
 
   constructor(
-    programs: string,
+    configuration: Configuration,
     private readonly store: Store,
     private readonly reviews: ReviewsService,
     private readonly reviewEnd: ReviewEndService,
     private readonly files: IncomingFiles,
   ) {
-    this.pool = new Piscina<PackageTask, PackageRead>({
-      filename: join(programs, 'packages', 'packageTask.js'),
-      maxThreads: 1,
-      minThreads: 0,
-      idleTimeout: IDLE_MS,
-      resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
-    });
+    this.pool = new WorkerPool(configuration.program('packages/packageTask'), { memoryMb: MOST_MEMORY_MB });
   }
 
   onApplicationShutdown(): Promise<void> {
-    return this.pool.destroy();
+    return this.pool.close();
   }
 
   /**
@@ -107,8 +100,7 @@ export class PackagesService implements OnApplicationShutdown {
     try {
       return await this.pool.run(task, { signal });
     } catch (error) {
-      const code = error instanceof Error && 'code' in error ? error.code : null;
-      if (code !== 'ERR_WORKER_OUT_OF_MEMORY') throw error;
+      if (!(error instanceof OutOfMemory)) throw error;
       const message = `It takes more than ${MOST_MEMORY_MB} MB of memory to look through.`;
       throw badInput([{ path: 'file', message }]);
     }

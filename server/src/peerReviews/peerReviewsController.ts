@@ -13,8 +13,9 @@ import {
   type Person,
   type PointJudgement,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { PeerReviewsService } from './peerReviewsService.js';
 
@@ -31,6 +32,7 @@ export class PeerReviewsController {
   }
 
   @Post('reviews/:id/peer-reviews')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Ask for the present strategy to be looked over; it is kept as a version' })
   @ApiBody(bodyOf(newPeerReviewSchema))
   ask(
@@ -42,6 +44,7 @@ export class PeerReviewsController {
   }
 
   @Put('peer-reviews/:id/points/:point')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Judge a point, as somebody else than the one who asked' })
   @ApiBody(bodyOf(pointJudgementSchema))
   judge(
@@ -54,6 +57,7 @@ export class PeerReviewsController {
   }
 
   @Post('peer-reviews/:id/comments')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Comment on a line or the whole, or answer a comment' })
   @ApiBody(bodyOf(newPeerCommentSchema))
   comment(
@@ -65,6 +69,7 @@ export class PeerReviewsController {
   }
 
   @Put('peer-reviews/:id/comments/:comment/settled')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Settle a comment, or open it again' })
   @ApiBody(bodyOf(commentSettlingSchema))
   settle(
@@ -77,6 +82,7 @@ export class PeerReviewsController {
   }
 
   @Post('peer-reviews/:id/end')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'Finish a peer review with what it comes to, or take it up again' })
   @ApiBody(bodyOf(peerReviewEndSchema))

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Inject, Injectable } from '@nestjs/common';
+import { Injectable } from '@nestjs/common';
 import {
   peerReviewMarkdown,
   type JudgedPoint,
@@ -19,8 +19,8 @@ import type {
   PointJudgement,
 } from '@even-lantern/contract';
 import { In, type EntityManager } from 'typeorm';
-import { badInput, conflict, notFound } from '../application/problem.js';
-import { CONTENT_FOLDER } from '../designs/designContent.js';
+import { badInput, conflict, notFound } from '../http/problem.js';
+import { Configuration } from '../configuration/configuration.js';
 import { PeopleService } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { PeerCommentRow, PeerReviewRow, PointJudgementRow, StrategyVersionRow } from '../store/entities.js';
@@ -36,7 +36,7 @@ export class PeerReviewsService {
     private readonly store: Store,
     private readonly reviews: ReviewsService,
     private readonly people: PeopleService,
-    @Inject(CONTENT_FOLDER) private readonly folder: string,
+    private readonly configuration: Configuration,
   ) {}
 
   /** The latest first. */
@@ -156,7 +156,7 @@ export class PeerReviewsService {
   }
 
   private checklist(): Promise<PeerReviewPoint[]> {
-    this.points ??= readFile(join(this.folder, 'peer-review-points.json'), 'utf8').then(
+    this.points ??= readFile(join(this.configuration.contentFolder, 'peer-review-points.json'), 'utf8').then(
       (text) => JSON.parse(text) as PeerReviewPoint[],
     );
     return this.points;

@@ -12,9 +12,10 @@ import {
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { newPersonSchema, PERSON_HEADER, type NewPerson, type Person } from '@even-lantern/contract';
 import type { Request } from 'express';
-import { bodyOf } from '../application/openApi.js';
-import { whoAreYou } from '../application/problem.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { whoAreYou } from '../http/problem.js';
+import { Validated } from '../http/validated.js';
 import { In } from 'typeorm';
 import { PersonRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
@@ -83,6 +84,7 @@ export class PeopleController {
   }
 
   @Post()
+  @EditsNoReview()
   @ApiOperation({ summary: 'Name a person' })
   @ApiBody(bodyOf(newPersonSchema))
   add(@Body(new Validated(newPersonSchema)) body: NewPerson): Promise<Person> {

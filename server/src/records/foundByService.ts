@@ -11,12 +11,12 @@ import {
 } from '@even-lantern/core';
 import type { FoundBy } from '@even-lantern/contract';
 import { In } from 'typeorm';
-import { notFound } from '../application/problem.js';
+import { notFound } from '../http/problem.js';
 import { contextOf, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { evaluationContextOf } from '../databases/evaluationContext.js';
 import { LedgerEntryRow, RecordRow, RecordStateRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
-import { stateDigest } from '../runs/keepRecords.js';
+import { stateDigest } from './keepRecords.js';
 
 /** Which runs found a record, and which of their lines. */
 @Injectable()

@@ -1,19 +1,22 @@
 import { Readable } from 'node:stream';
-import { Body, Controller, Get, Param, Patch, Query, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Param, Patch, Post, Query, StreamableFile } from '@nestjs/common';
 import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { RECORD_FORMATS, type RecordFormat } from '@even-lantern/core';
 import {
   decisionChangeSchema,
+  newDesignJudgementSchema,
   recordQuerySchema,
   type DecisionChange,
+  type NewDesignJudgement,
   type Person,
   type RecordQuery,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { notFound } from '../application/problem.js';
-import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { notFound } from '../http/problem.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
-import { RecordDesignsService } from '../designs/recordDesignsService.js';
+import { RecordDesignsService } from './recordDesignsService.js';
 import { FoundByService } from './foundByService.js';
 import { RecordsService } from './recordsService.js';
 
@@ -57,6 +60,7 @@ export class RecordsController {
   }
 
   @Patch('records/:id')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Decide on a record' })
   @ApiBody(bodyOf(decisionChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -67,6 +71,19 @@ export class RecordsController {
     @Actor() person: Person,
   ) {
     return this.records.decide(id, body.decision, version, person);
+  }
+
+  @Post('records/:id/design')
+  @EditsNoReview()
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Judge the design of a record, or take the judgement back' })
+  @ApiBody(bodyOf(newDesignJudgementSchema))
+  judge(
+    @Param('id') id: string,
+    @Body(new Validated(newDesignJudgementSchema)) { design }: NewDesignJudgement,
+    @Actor() person: Person,
+  ) {
+    return this.records.judge(id, design, person);
   }
 
   @Get('reviews/:id/kept.:extension')

@@ -14,8 +14,8 @@ import {
   type ReviewRecord,
 } from '@even-lantern/contract';
 import { In, type EntityManager } from 'typeorm';
-import { badInput, notFound } from '../application/problem.js';
-import { changeVersion } from '../store/changeVersion.js';
+import { badInput, notFound } from '../http/problem.js';
+import { changeVersion } from '../edits/changeVersion.js';
 import { DesignContent } from '../designs/designContent.js';
 import { PeopleService } from '../people/people.js';
 import { DesignJudgementRow, RecordRow, RunRow } from '../store/entities.js';
@@ -110,8 +110,12 @@ export class RecordsService {
     return { design: last.design, person: nameOf(last.personId), at: last.at };
   }
 
-  /** Judges the design of a record, or takes the judgement back. What was judged before is kept. */
+  /**
+   * Judges the design of a record, or takes the judgement back. What was judged before is kept.
+   * @throws ProblemException for what is no design
+   */
   async judge(id: string, design: string | null, person: Person): Promise<ReviewRecord> {
+    if (design !== null) await this.designs.expect([design], 'design');
     await this.store.write(async (manager) => {
       const record = await manager.findOne(RecordRow, {
         where: { id },

@@ -2,7 +2,7 @@ import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, Logger, type OnApplicationBootstrap } from '@nestjs/common';
 import type { ReviewDeletion, ReviewHoldings } from '@even-lantern/contract';
 import { In, IsNull, Not, type EntityManager, type EntityTarget } from 'typeorm';
-import { badInput, conflict } from '../application/problem.js';
+import { badInput, conflict } from '../http/problem.js';
 import {
   AcceptedFindingRow,
   DatabaseChoiceRow,

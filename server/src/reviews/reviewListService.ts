@@ -10,6 +10,7 @@ import type { ReviewSummary, RunStatus } from '@even-lantern/contract';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { PeopleService } from '../people/people.js';
 import {
+  ELSEWHERE,
   ElementRow,
   LaneEventRow,
   LaneRow,
@@ -23,7 +24,6 @@ import {
   TermRow,
   WordingRow,
 } from '../store/entities.js';
-import { ELSEWHERE } from '../runs/runState.js';
 import { Store } from '../store/store.js';
 
 interface Step {

@@ -8,7 +8,7 @@ import {
   type ReviewTerm,
   type Wording,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
+import { bodyOf } from '../http/openApi.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';

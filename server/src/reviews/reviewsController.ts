@@ -3,32 +3,27 @@ import { ApiBody, ApiHeader, ApiOperation, ApiTags } from '@nestjs/swagger';
 import {
   elementChangeSchema,
   newReviewSchema,
-  newTermSchema,
   reviewChangeSchema,
   reviewDeletionSchema,
-  termChangeSchema,
   type ElementChange,
   type NewReview,
-  type NewTerm,
   type Person,
   type ReviewChange,
   type ReviewDeletion,
-  type TermChange,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewEndService } from './reviewEndService.js';
 import { ReviewListService } from './reviewListService.js';
 import { ReviewsService } from './reviewsService.js';
-import { TermsService } from './termsService.js';
 
 @ApiTags('reviews')
 @Controller()
 export class ReviewsController {
   constructor(
     private readonly reviews: ReviewsService,
-    private readonly terms: TermsService,
     private readonly reviewList: ReviewListService,
     private readonly ends: ReviewEndService,
   ) {}
@@ -40,6 +35,7 @@ export class ReviewsController {
   }
 
   @Post('reviews')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Begin a review' })
   @ApiBody(bodyOf(newReviewSchema))
   create(@Body(new Validated(newReviewSchema)) body: NewReview, @Actor() person: Person) {
@@ -53,6 +49,7 @@ export class ReviewsController {
   }
 
   @Patch('reviews/:id')
+  @EditsReview()
   @ApiOperation({ summary: 'Rename a review, or frame its question in another way' })
   @ApiBody(bodyOf(reviewChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -72,6 +69,7 @@ export class ReviewsController {
   }
 
   @Post('reviews/:id/deletion')
+  @EditsNoReview()
   @HttpCode(204)
   @ApiOperation({ summary: 'Delete a review with all that it holds; its title says that it is meant' })
   @ApiBody(bodyOf(reviewDeletionSchema))
@@ -84,6 +82,7 @@ export class ReviewsController {
   }
 
   @Patch('elements/:id')
+  @EditsReview({ of: 'element' })
   @ApiOperation({ summary: 'Write an element of the question, or switch searching on it' })
   @ApiBody(bodyOf(elementChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -100,29 +99,5 @@ export class ReviewsController {
   @ApiOperation({ summary: 'Earlier wordings of an element' })
   wordings(@Param('id') id: string) {
     return this.reviews.wordings(id);
-  }
-
-  @Post('reviews/:id/terms')
-  @ApiOperation({ summary: 'Add a heading or words to a lane' })
-  @ApiBody(bodyOf(newTermSchema))
-  addTerm(
-    @Param('id') id: string,
-    @Body(new Validated(newTermSchema)) body: NewTerm,
-    @Actor() person: Person,
-  ) {
-    return this.terms.add(id, body, person);
-  }
-
-  @Patch('terms/:id')
-  @ApiOperation({ summary: 'Change a term, hold it back, move it, take it out of its lane, or put it back' })
-  @ApiBody(bodyOf(termChangeSchema))
-  @ApiHeader(VERSION_HEADER)
-  changeTerm(
-    @Param('id') id: string,
-    @Body(new Validated(termChangeSchema)) body: TermChange,
-    @IfMatch() version: number,
-    @Actor() person: Person,
-  ) {
-    return this.terms.change(id, body, version, person);
   }
 }

@@ -1,48 +1,36 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import {
-  ELEMENT_KEYS,
   frameworkOf,
   lanesOfQuestion,
-  type ElementKey,
   type Framework,
   type FrameworkId,
   type LaneOfQuestion,
-  type TermContent,
-  type TermOrigin,
 } from '@even-lantern/core';
-import {
-  MOST_LANES,
-  type AcceptedFinding,
-  type ElementChange,
-  type KeptReviewLane,
-  type NewReview,
-  type Person,
-  type Review,
-  type ReviewChange,
-  type ReviewElement,
-  type ReviewLimit,
-  type ReviewOwnLine,
-  type ReviewTerm,
-  type ShelfItem,
-  type Wording,
+import type {
+  ElementChange,
+  KeptReviewLane,
+  NewReview,
+  Person,
+  Review,
+  ReviewChange,
+  ReviewElement,
+  ReviewLimit,
+  ReviewOwnLine,
+  Wording,
 } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
-import { conflict, notFound } from '../application/problem.js';
-import { standing } from '../checks/letStand.js';
+import { changeVersion } from '../edits/changeVersion.js';
+import { notFound } from '../http/problem.js';
 import { PeopleService } from '../people/people.js';
-import { changeVersion } from '../store/changeVersion.js';
-import {
-  ElementRow,
-  LaneRow,
-  LimitRow,
-  OwnLineRow,
-  ReviewRow,
-  ShelfItemRow,
-  TermRow,
-  WordingRow,
-} from '../store/entities.js';
+import { ElementRow, ReviewRow, TermRow, WordingRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { acceptedFindings } from './acceptedFindings.js';
+import { addElement, elementOf, elementRows, keepWording } from './elementRows.js';
+import { laneOf, lanesInOrder } from './laneRows.js';
+import { limitOf, limitsInOrder } from './limitRows.js';
+import { ownLineOf, ownLinesInOrder } from './ownLineRows.js';
+import { itemsOnShelf, shelfItemOf } from './shelfItemRows.js';
 
 const FIRST_FRAMEWORK = 'pico';
 
@@ -207,167 +195,9 @@ export class ReviewsService {
   }
 }
 
-function elementRows(manager: EntityManager, reviewId: string): Promise<ElementRow[]> {
-  return manager.find(ElementRow, { where: { reviewId }, order: { position: 'ASC' } });
-}
-
 /** A lane that is searched. */
 export type ReviewLane = LaneOfQuestion<ReviewElement, KeptReviewLane>;
 
 export function lanesOf(review: Review): ReviewLane[] {
   return lanesOfQuestion(review.elements, review.lanes);
-}
-
-/** Adds an element, with its first lane. */
-export async function addElement(
-  manager: EntityManager,
-  reviewId: string,
-  key: ElementKey,
-  searched: boolean,
-): Promise<ElementRow> {
-  const position = ELEMENT_KEYS.indexOf(key);
-  const element = { id: randomUUID(), reviewId, key, position, text: '', note: '', searched, version: 1 };
-  await manager.insert(ElementRow, element);
-  await addLane(manager, { reviewId, elementId: element.id, name: '', leftOut: false });
-  return element;
-}
-
-/** Adds a lane behind all others. */
-export async function addLane(
-  manager: EntityManager,
-  parts: Pick<LaneRow, 'reviewId' | 'elementId' | 'name' | 'leftOut'>,
-): Promise<LaneRow> {
-  const last = (await manager.maximum(LaneRow, 'position', { reviewId: parts.reviewId })) ?? 0;
-  const lane = { ...parts, id: randomUUID(), position: last + 1, removedAt: null, version: 1 };
-  await manager.insert(LaneRow, lane);
-  return lane;
-}
-
-/** @throws ProblemException when a review has as many lanes as it may */
-export async function expectRoom(manager: EntityManager, reviewId: string): Promise<void> {
-  const filled = await manager.countBy(LaneRow, { reviewId, removedAt: IsNull(), elementId: IsNull() });
-  const inAll = await manager.countBy(LaneRow, { reviewId, removedAt: IsNull() });
-  // Each element has a lane from the first, which need not be used.
-  if (filled < MOST_LANES && inAll < MOST_LANES + ELEMENT_KEYS.length) return;
-  throw conflict(
-    `A review has at most ${MOST_LANES} lanes.`,
-    'Nothing was changed. Join lanes, or put what is not searched on the shelf.',
-  );
-}
-
-export function lanesInOrder(manager: EntityManager, reviewId: string): Promise<LaneRow[]> {
-  return manager.find(LaneRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
-}
-
-/** Writing that goes on within this time of the last is one wording. */
-const ONE_WORDING_MS = 60_000;
-
-export async function keepWording(
-  manager: EntityManager,
-  elementId: string,
-  text: string,
-  person: Person,
-): Promise<void> {
-  const [last] = await manager.find(WordingRow, {
-    where: { elementId },
-    order: { position: 'DESC' },
-    take: 1,
-  });
-  const at = new Date().toISOString();
-  if (last?.text === text) return;
-  if (last?.personId === person.id && Date.now() - Date.parse(last.at) < ONE_WORDING_MS) {
-    await manager.update(WordingRow, { id: last.id }, { text, at });
-    return;
-  }
-  const position = (last?.position ?? 0) + 1;
-  await manager.insert(WordingRow, { id: randomUUID(), elementId, position, text, at, personId: person.id });
-}
-
-function elementOf(row: ElementRow): ReviewElement {
-  const { id, key, text, note, searched, version } = row;
-  return { id, key: key as ElementKey, text, note, searched, version };
-}
-
-/** What is on the shelf of a review, the earliest first. */
-export function itemsOnShelf(manager: EntityManager, reviewId: string): Promise<ShelfItemRow[]> {
-  return manager.find(ShelfItemRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
-}
-
-export function shelfItemOf(row: ShelfItemRow): ShelfItem {
-  const { id, name, contents, origin, source, version } = row;
-  return {
-    id,
-    name,
-    contents: JSON.parse(contents) as TermContent[],
-    origin: origin as TermOrigin,
-    source,
-    version,
-  };
-}
-
-export function limitsInOrder(manager: EntityManager, reviewId: string): Promise<LimitRow[]> {
-  return manager.find(LimitRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
-}
-
-export function ownLinesInOrder(manager: EntityManager, reviewId: string): Promise<OwnLineRow[]> {
-  return manager.find(OwnLineRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
-}
-
-export function ownLineOf(row: OwnLineRow, changedBy: string): ReviewOwnLine {
-  const { id, role, on, text, note, changedAt, version } = row;
-  return { id, role, on, text, note, changedAt, changedBy, version };
-}
-
-/** What is let stand now of what checks found, the latest about each finding. */
-export async function acceptedFindings(
-  manager: EntityManager,
-  people: PeopleService,
-  reviewId: string,
-): Promise<AcceptedFinding[]> {
-  const rows = await standing(manager, reviewId);
-  if (rows.length === 0) return [];
-  const nameOf = await people.namesOf(
-    rows.map(({ personId }) => personId),
-    manager,
-  );
-  return rows.map(({ check, place, detail, message, reason, at, personId }) => ({
-    check,
-    at: place,
-    detail,
-    message,
-    reason,
-    acceptedAt: at,
-    acceptedBy: nameOf(personId),
-  }));
-}
-
-export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {
-  const { id, kind, content, reason, on, ways, changedAt, version } = row;
-  return {
-    id,
-    kind,
-    values: JSON.parse(content) as ReviewLimit['values'],
-    reason,
-    on,
-    ways: JSON.parse(ways) as ReviewLimit['ways'],
-    changedAt,
-    changedBy,
-    version,
-  };
-}
-
-export function laneOf(row: LaneRow, terms: readonly TermRow[]): KeptReviewLane {
-  const { id, elementId, name, leftOut, version } = row;
-  return { id, elementId, name, leftOut, version, terms: terms.map(termOf) };
-}
-
-export function termOf(row: TermRow): ReviewTerm {
-  return {
-    id: row.id,
-    laneId: row.laneId,
-    content: JSON.parse(row.content) as TermContent,
-    origin: row.origin as TermOrigin,
-    heldBack: row.heldBack,
-    version: row.version,
-  };
 }

@@ -3,11 +3,11 @@ import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/comm
 import { DIALECTS, resultFingerprint, type LedgerLimit, type LedgerLine } from '@even-lantern/core';
 import type { NewDatabase, RunStatus } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
-import { APPLICATION_VERSION } from '../application/version.js';
+import { APPLICATION_VERSION } from '../http/version.js';
 import { AddedDatabaseRow, PersonRow, RunRecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
-import type { FoundRecords } from './foundRecords.js';
+import type { FoundRecords } from '../records/foundRecords.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { begunOf, linesOf } from './runState.js';
 

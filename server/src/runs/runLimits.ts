@@ -1,8 +1,8 @@
 /** The limits of a run, as its ledger entry holds them. */
 import { limitText, wayText, type LedgerLimit } from '@even-lantern/core';
 import type { ReviewLimit } from '@even-lantern/contract';
-import { badInput } from '../application/problem.js';
-import type { ReviewReading } from '../databases/readingService.js';
+import { badInput } from '../http/problem.js';
+import type { ReviewReading } from '../strategies/compiledStrategies.js';
 
 /**
  * The limits as they are logged, before anything is counted; those that are switched off are not.

@@ -31,15 +31,16 @@ import {
   type RepeatedRun,
   type RunMark,
 } from '@even-lantern/contract';
-import { badInput, notFound } from '../application/problem.js';
+import { badInput, notFound } from '../http/problem.js';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { contextOf, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { within } from '../databases/patience.js';
-import { ReadingService, type ReviewReading } from '../databases/readingService.js';
+import { within } from '../connectors/patience.js';
+import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
 import { LedgerService, runOfEntry } from '../ledger/ledgerService.js';
-import { acceptedFindings, ReviewsService } from '../reviews/reviewsService.js';
+import { acceptedFindings } from '../reviews/acceptedFindings.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
 import { StrategyVersionRow, type RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';

@@ -13,7 +13,7 @@ import {
   type Strategy,
 } from '@even-lantern/core';
 import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
-import type { Asking } from '../databases/databaseConnector.js';
+import type { Asking } from '../connectors/databaseConnector.js';
 import type { RunRow } from '../store/entities.js';
 
 /** What an entry tells of how its run was begun, beside its lines and limits. */
@@ -28,9 +28,6 @@ export interface Begun {
   repeats: EntryReference | null;
   renamed: Renamed[];
 }
-
-/** The language of the lines where no database was asked: the records are those of a search made elsewhere. */
-export const ELSEWHERE = 'elsewhere';
 
 export function askingOf({ queryType, release }: RunRow): Asking {
   // A database that has but one release may give it no date.

@@ -1,6 +1,6 @@
 import { resultFingerprint } from '@even-lantern/core';
 import type { Ledger, RecordCounts, RecordPage, Review, Run } from '@even-lantern/contract';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';

@@ -4,23 +4,30 @@ import {
   newRunSchema,
   newRunsSchema,
   repeatedRunSchema,
+  type Ledger,
   type NewRun,
   type NewRuns,
   type Person,
   type RepeatedRun,
 } from '@even-lantern/contract';
 import { map, type Observable } from 'rxjs';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
+import { LedgerService } from '../ledger/ledgerService.js';
 import { Actor } from '../people/people.js';
 import { RunsService } from './runsService.js';
 
 @ApiTags('runs')
 @Controller()
 export class RunsController {
-  constructor(private readonly runs: RunsService) {}
+  constructor(
+    private readonly runs: RunsService,
+    private readonly ledger: LedgerService,
+  ) {}
 
   @Post('reviews/:id/runs')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Run and log a review’s strategy in a database' })
   @ApiBody(bodyOf(newRunSchema))
   start(@Param('id') id: string, @Body(new Validated(newRunSchema)) body: NewRun, @Actor() person: Person) {
@@ -28,6 +35,7 @@ export class RunsController {
   }
 
   @Post('reviews/:id/runs/together')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Run and log a review’s strategy in several databases, side by side' })
   @ApiBody(bodyOf(newRunsSchema))
   startTogether(
@@ -39,6 +47,7 @@ export class RunsController {
   }
 
   @Post('reviews/:id/ledger/entries/:entry/runs')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Run an entry again, against the release of then or the present one' })
   @ApiBody(bodyOf(repeatedRunSchema))
   repeat(
@@ -69,6 +78,7 @@ export class RunsController {
   }
 
   @Post('runs/:id/stop')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Stop a run; what it had is kept and logged' })
   stop(@Param('id') id: string, @Actor() _person: Person) {
     return this.runs.stop(id);
@@ -78,5 +88,17 @@ export class RunsController {
   @ApiOperation({ summary: 'What marks the records that each run of a review found' })
   marks(@Param('id') id: string) {
     return this.runs.marks(id);
+  }
+
+  @Get('reviews/:id/ledger')
+  @ApiOperation({ summary: 'How the ledger of a review stands: its seal, its last run, what goes on' })
+  async standing(@Param('id') id: string): Promise<Ledger> {
+    const { seal, brokenAt } = await this.ledger.standing(id);
+    return {
+      seal,
+      brokenAt,
+      lastRun: await this.ledger.lastRun(id),
+      running: await this.runs.running(id),
+    };
   }
 }

@@ -18,14 +18,14 @@ import type {
 } from '@even-lantern/contract';
 import { BehaviorSubject, merge, of, type Observable } from 'rxjs';
 import { IsNull, type EntityManager } from 'typeorm';
-import { conflict, notFound, problemOf } from '../application/problem.js';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { conflict, notFound, problemOf } from '../http/problem.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { LedgerEntryRow, ReviewRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
-import { FoundRecords, type RankedRecord } from './foundRecords.js';
-import { keepRecords } from './keepRecords.js';
+import { FoundRecords, type RankedRecord } from '../records/foundRecords.js';
+import { keepRecords } from '../records/keepRecords.js';
 import { PATIENT, RunClosing } from './runClosing.js';
 import { RunPlanning, tooManyText, type PlannedRun } from './runPlanning.js';
 import { askingOf, linesOf, runOf } from './runState.js';

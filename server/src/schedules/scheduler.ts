@@ -7,7 +7,7 @@ import {
 } from '@nestjs/common';
 import type { Person, Recurrence } from '@even-lantern/contract';
 import { In, IsNull, LessThanOrEqual, Not } from 'typeorm';
-import { problemOf } from '../application/problem.js';
+import { problemOf } from '../http/problem.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { runContent } from '../runs/runPlanning.js';
 import { RunsService } from '../runs/runsService.js';

@@ -1,5 +1,5 @@
 import type { NewSchedule, Problem, Review, Run, Schedule } from '@even-lantern/contract';
-import { DatabaseError } from '../databases/databaseConnector.js';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { RunsService } from '../runs/runsService.js';
 import { FiringRow, RunRow, ScheduleRow } from '../store/entities.js';
 import { Store } from '../store/store.js';

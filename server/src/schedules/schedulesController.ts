@@ -9,9 +9,10 @@ import {
   type ScheduleChange,
 } from '@even-lantern/contract';
 import type { Request } from 'express';
-import { bodyOf } from '../application/openApi.js';
-import { notFound } from '../application/problem.js';
-import { IfMatch, Validated, VERSION_HEADER } from '../application/validated.js';
+import { EditsNoReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { notFound } from '../http/problem.js';
+import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { FiringRow } from '../store/entities.js';
@@ -40,6 +41,7 @@ export class SchedulesController {
   }
 
   @Post('reviews/:id/schedules')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Run entries again on a schedule' })
   @ApiBody(bodyOf(newScheduleSchema))
   add(
@@ -51,6 +53,7 @@ export class SchedulesController {
   }
 
   @Patch('schedules/:id')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Change, pause, go on with or end a schedule' })
   @ApiHeader(VERSION_HEADER)
   @ApiBody(bodyOf(scheduleChangeSchema))
@@ -64,6 +67,7 @@ export class SchedulesController {
   }
 
   @Post('schedules/:id/seen')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'Note that somebody has looked at what a schedule brought' })
   see(@Param('id') id: string, @Actor() _person: Person) {

@@ -10,7 +10,7 @@ import type {
   ScheduleChange,
 } from '@even-lantern/contract';
 import { In, Not, type EntityManager } from 'typeorm';
-import { badInput, changedMeanwhile, notFound } from '../application/problem.js';
+import { badInput, changedMeanwhile, notFound } from '../http/problem.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { PeopleService } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';

@@ -1,5 +1,5 @@
 import { emptyRecord, type BibRecord } from '@even-lantern/core';
-import { DatabaseError, type DatabaseConnector } from '../databases/databaseConnector.js';
+import { DatabaseError, type DatabaseConnector } from '../connectors/databaseConnector.js';
 
 export interface FaultyConnector extends DatabaseConnector {
   /** how many more calls succeed before the database goes away; Infinity for good behaviour */

@@ -14,7 +14,7 @@ import {
   type Query,
   type Vocabulary,
 } from '@even-lantern/core';
-import { DatabaseError, type DatabaseConnector } from '../databases/databaseConnector.js';
+import { DatabaseError, type DatabaseConnector } from '../connectors/databaseConnector.js';
 
 export interface IndexedDatabase {
   name: string;

@@ -4,9 +4,10 @@ import { join } from 'node:path';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { PERSON_HEADER, type Review } from '@even-lantern/contract';
 import request from 'supertest';
-import { createApplication, type ApplicationOptions } from '../application/application.js';
+import { createApplication } from '../application/application.js';
+import type { Settings } from '../configuration/configuration.js';
 import { openStore } from '../store/store.js';
-import type { DatabaseConnector } from '../databases/databaseConnector.js';
+import type { DatabaseConnector } from '../connectors/databaseConnector.js';
 
 export interface TestApplication {
   application: NestExpressApplication;
@@ -39,7 +40,7 @@ async function emptyStore(): Promise<string> {
 export async function testApplication(
   connectors: Record<string, DatabaseConnector>,
   storePath: string | null = null,
-  options: Pick<ApplicationOptions, 'privateAddresses' | 'watchTimes'> = {},
+  options: Pick<Settings, 'privateAddresses' | 'watchTimes'> = {},
 ): Promise<TestApplication> {
   const path = storePath ?? (await emptyStore());
   const application = await createApplication({

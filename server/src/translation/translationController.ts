@@ -7,8 +7,9 @@ import {
   type LineTextChange,
   type Person,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { TranslationService } from './translationService.js';
 
@@ -24,6 +25,7 @@ export class TranslationController {
   }
 
   @Post(':id/lines/conversion')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'How a text would stand in a database’s other language, and what would be lost' })
   @ApiBody(bodyOf(lineConversionSchema))
@@ -32,6 +34,7 @@ export class TranslationController {
   }
 
   @Put(':id/lines')
+  @EditsReview()
   @ApiOperation({
     summary: 'Writes a line by hand for one database, or takes it back to what the lanes give',
   })

@@ -26,13 +26,13 @@ import type {
   TranslatedLoss,
   Translation,
 } from '@even-lantern/contract';
-import { askedText, AskingService } from '../databases/askingService.js';
-import { wanted } from '../databases/callQueue.js';
+import { askedText, AskingService } from '../counting/countCache.js';
+import { wanted } from '../connectors/callQueue.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { inTurns } from '../databases/inTurns.js';
-import { callsAffordable, spendingAtMost } from '../databases/spending.js';
-import { ReadingService, type ReadLine, type ReviewReading } from '../databases/readingService.js';
-import { LineTextsService } from '../lines/lineTextsService.js';
+import { inTurns } from '../counting/inTurns.js';
+import { callsAffordable, spendingAtMost } from '../counting/spending.js';
+import { ReadingService, type ReadLine, type ReviewReading } from '../strategies/compiledStrategies.js';
+import { LineTextsService } from '../strategies/lineTextsService.js';
 
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
 @Injectable()

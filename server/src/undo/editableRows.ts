@@ -9,8 +9,9 @@ import {
 } from '@even-lantern/core';
 import type { Person } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
-import { letStand, standing } from '../checks/letStand.js';
-import { itemsOnShelf, keepWording } from '../reviews/reviewsService.js';
+import { letStand, standing } from '../reviews/acceptedFindings.js';
+import { itemsOnShelf } from '../reviews/shelfItemRows.js';
+import { keepWording } from '../reviews/elementRows.js';
 import { ElementRow, ReviewRow, ShelfItemRow } from '../store/entities.js';
 import { restore, restoreRows } from '../versions/restore.js';
 import { stateOf } from '../versions/versionsService.js';

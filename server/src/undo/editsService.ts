@@ -14,21 +14,12 @@ import {
 } from '@even-lantern/core';
 import type { EditTaken, Person } from '@even-lantern/contract';
 import { IsNull, LessThanOrEqual, type EntityManager } from 'typeorm';
-import { conflict } from '../application/problem.js';
+import type { EditUnderWay } from '../edits/reviewEdit.js';
+import { conflict } from '../http/problem.js';
 import { EditStepRow, ReviewRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { editableStateOf, restoreEditable } from './editableRows.js';
-
-/** Who edits which review. */
-export interface Editing {
-  reviewId: string;
-  personId: string;
-  /** the same for changes that are one edit; null for one by itself */
-  edit: string | null;
-  /** what it does, where that is known beforehand */
-  words: string | null;
-}
 
 /** How many steps of a person in a review can be taken back. */
 const MOST_STEPS = 300;
@@ -47,7 +38,7 @@ export class EditsService {
   ) {}
 
   /** Looks at what stands before a change, and keeps what it did. */
-  async watch(manager: EntityManager, editing: Editing): Promise<() => Promise<void>> {
+  async watch(manager: EntityManager, editing: EditUnderWay): Promise<() => Promise<void>> {
     const before = await thingsIn(manager, editing.reviewId);
     return async () => {
       const after = await thingsIn(manager, editing.reviewId);
@@ -123,7 +114,7 @@ async function thingsIn(manager: EntityManager, reviewId: string) {
 /** Adds a step to those of a person. What the person had taken back can no longer be done again. */
 async function keep(
   manager: EntityManager,
-  { reviewId, personId, edit, words }: Editing,
+  { reviewId, personId, edit, words }: EditUnderWay,
   step: EditStep,
   before: Things,
   after: Things,

@@ -1,8 +1,9 @@
 import { Body, Controller, HttpCode, Param, Post } from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { undoSchema, type EditTaken, type Person, type UndoRequest } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { EditsService } from './editsService.js';
 
@@ -13,6 +14,7 @@ export class UndoController {
   constructor(private readonly edits: EditsService) {}
 
   @Post('undo')
+  @EditsReview({ undoable: false })
   @HttpCode(200)
   @ApiOperation({ summary: 'Take back what this person did last; what others did stays' })
   @ApiBody(bodyOf(undoSchema))
@@ -25,6 +27,7 @@ export class UndoController {
   }
 
   @Post('redo')
+  @EditsReview({ undoable: false })
   @HttpCode(200)
   @ApiOperation({ summary: 'Do again what this person took back last' })
   redo(@Param('id') id: string, @Actor() person: Person): Promise<EditTaken> {

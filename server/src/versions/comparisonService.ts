@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { compareStates, foundLine, standaloneQuery, type Query } from '@even-lantern/core';
 import type { OnlyFound, VersionComparison, VersionComparisonRequest } from '@even-lantern/contract';
-import { AskingService } from '../databases/askingService.js';
+import { AskingService } from '../counting/countCache.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { ReadingService } from '../databases/readingService.js';
+import { ReadingService } from '../strategies/compiledStrategies.js';
 import { VersionsService } from './versionsService.js';
 
 const NONE: OnlyFound = { records: null, sample: [] };

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { StrategyState } from '@even-lantern/core';
 import type { Person } from '@even-lantern/contract';
 import { In, type EntityManager, type EntityTarget } from 'typeorm';
-import { note, type Step } from '../reviews/termSteps.js';
+import { note, type Step } from '../lanes/termSteps.js';
 import { ElementRow, LaneRow, LimitRow, LineTextRow, OwnLineRow, TermRow } from '../store/entities.js';
 
 interface Placed {

@@ -1,10 +1,9 @@
 import { Injectable, Logger, type BeforeApplicationShutdown, type NestInterceptor } from '@nestjs/common';
 import type { CallHandler, ExecutionContext } from '@nestjs/common';
-import { PERSON_HEADER } from '@even-lantern/contract';
-import type { Request } from 'express';
+import { Reflector } from '@nestjs/core';
 import { tap, type Observable } from 'rxjs';
+import { editUnderWay, type EditUnderWay } from '../edits/reviewEdit.js';
 import { Store } from '../store/store.js';
-import { changedReview } from './changedReview.js';
 import { VersionsService } from './versionsService.js';
 
 /** Changes that come within this time of each other are kept together. */
@@ -23,13 +22,13 @@ export class VersionKeeper implements NestInterceptor, BeforeApplicationShutdown
   constructor(
     private readonly store: Store,
     private readonly versions: VersionsService,
+    private readonly reflector: Reflector,
   ) {}
 
-  intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
-    const { method, path, headers } = context.switchToHttp().getRequest<Request>();
-    const personId = headers[PERSON_HEADER];
-    if (method === 'GET' || typeof personId !== 'string') return next.handle();
-    return next.handle().pipe(tap({ complete: () => void this.changed(path, personId) }));
+  async intercept(context: ExecutionContext, next: CallHandler): Promise<Observable<unknown>> {
+    const edit = await editUnderWay(context, this.reflector, this.store.read);
+    if (edit === null) return next.handle();
+    return next.handle().pipe(tap({ complete: () => this.changed(edit) }));
   }
 
   async beforeApplicationShutdown(): Promise<void> {
@@ -42,20 +41,14 @@ export class VersionKeeper implements NestInterceptor, BeforeApplicationShutdown
     await this.beforeApplicationShutdown();
   }
 
-  private async changed(path: string, personId: string): Promise<void> {
-    try {
-      const reviewId = await changedReview(this.store.read, path);
-      if (reviewId === null) return;
-      const before = this.waiting.get(reviewId);
-      // What another person changed is a state of its own.
-      if (before !== undefined && before.personId !== personId) this.keepNow(reviewId);
-      clearTimeout(before?.timer);
-      const timer = setTimeout(() => this.keepNow(reviewId), PAUSE_MS);
-      timer.unref();
-      this.waiting.set(reviewId, { timer, personId });
-    } catch (error) {
-      this.tell(error);
-    }
+  private changed({ reviewId, personId }: EditUnderWay): void {
+    const before = this.waiting.get(reviewId);
+    // What another person changed is a state of its own.
+    if (before !== undefined && before.personId !== personId) this.keepNow(reviewId);
+    clearTimeout(before?.timer);
+    const timer = setTimeout(() => this.keepNow(reviewId), PAUSE_MS);
+    timer.unref();
+    this.waiting.set(reviewId, { timer, personId });
   }
 
   private keepNow(reviewId: string): void {

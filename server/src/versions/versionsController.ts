@@ -9,8 +9,9 @@ import {
   type VersionComparisonRequest,
   type VersionName,
 } from '@even-lantern/contract';
-import { bodyOf } from '../application/openApi.js';
-import { Validated } from '../application/validated.js';
+import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { ComparisonService } from './comparisonService.js';
 import { VersionsService } from './versionsService.js';
@@ -31,6 +32,7 @@ export class VersionsController {
   }
 
   @Post()
+  @EditsNoReview()
   @ApiOperation({
     summary: 'Keep the present state now, if it is not kept yet; the versions, the latest first',
   })
@@ -40,6 +42,7 @@ export class VersionsController {
   }
 
   @Post('compare')
+  @EditsNoReview()
   @HttpCode(200)
   @ApiOperation({ summary: 'What was changed between two versions, and which records that gained and lost' })
   @ApiBody(bodyOf(versionComparisonSchema))
@@ -57,6 +60,7 @@ export class VersionsController {
   }
 
   @Put(':version/name')
+  @EditsNoReview()
   @ApiOperation({ summary: 'Name a version; without a name it has none' })
   @ApiBody(bodyOf(versionNameSchema))
   name(
@@ -68,6 +72,7 @@ export class VersionsController {
   }
 
   @Post(':version/go-back')
+  @EditsReview({ words: 'went back to a version' })
   @HttpCode(200)
   @ApiOperation({
     summary: 'Make the strategy, or some of its lanes, what it was; what it is now is kept as a version',

@@ -10,10 +10,13 @@ import {
 } from '@even-lantern/core';
 import type { Person, StrategyVersion, StrategyVersionWithState } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
-import { badInput, notFound } from '../application/problem.js';
-import { writtenLines } from '../lines/writtenLines.js';
+import { badInput, notFound } from '../http/problem.js';
+import { writtenLines } from '../strategies/writtenLines.js';
 import { PeopleService } from '../people/people.js';
-import { lanesInOrder, limitsInOrder, ownLinesInOrder, ReviewsService } from '../reviews/reviewsService.js';
+import { lanesInOrder } from '../reviews/laneRows.js';
+import { limitsInOrder } from '../reviews/limitRows.js';
+import { ownLinesInOrder } from '../reviews/ownLineRows.js';
+import { ReviewsService } from '../reviews/reviewsService.js';
 import { ElementRow, ReviewRow, StrategyVersionRow, TermRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { restore } from './restore.js';

@@ -3,8 +3,9 @@ import { Controller, Get, Header, Headers, Param, Post, Query, Req } from '@nest
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { vocabularyToJsonLd, vocabularyToTurtle } from '@even-lantern/core';
 import { VOCABULARY_FORMATS, type Person } from '@even-lantern/contract';
+import { EditsNoReview } from '../edits/reviewEdit.js';
 import type { Request } from 'express';
-import { badInput } from '../application/problem.js';
+import { badInput } from '../http/problem.js';
 import { Actor } from '../people/people.js';
 import { VocabulariesService } from './vocabulariesService.js';
 
@@ -42,6 +43,7 @@ export class VocabulariesController {
   }
 
   @Post()
+  @EditsNoReview()
   @ApiOperation({ summary: 'Read a vocabulary from SKOS' })
   @ApiConsumes(...VOCABULARY_FORMATS)
   @ApiBody({ schema: { type: 'string' } })

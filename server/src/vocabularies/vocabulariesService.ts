@@ -11,12 +11,12 @@ import {
 } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { In, IsNull } from 'typeorm';
-import { badInput, conflict, notFound } from '../application/problem.js';
+import { badInput, conflict, notFound } from '../http/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedHeadingsRow, ImportedVocabularyRow, TermRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';
-import { IncomingFiles } from '../reading/incomingFiles.js';
-import { headingLines, type VocabularyRead } from '../reading/vocabularyInFile.js';
+import { IncomingFiles } from '../files/incomingFiles.js';
+import { headingLines, type VocabularyRead } from '../files/vocabularyInFile.js';
 import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
 

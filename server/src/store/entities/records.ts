@@ -1,6 +1,9 @@
 /** Tables of runs, the ledger and the records that were found. */
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
+/** The language of the lines where no database was asked: the records are those of a search made elsewhere. */
+export const ELSEWHERE = 'elsewhere';
+
 @Entity({ name: 'run' })
 export class RunRow {
   @PrimaryColumn('varchar') id: string;

@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { FilesModule } from '../files/filesModule.js';
+import { PeopleModule } from '../people/peopleModule.js';
+import { ReviewsModule } from '../reviews/reviewsModule.js';
+import { StoreModule } from '../store/storeModule.js';
+import { PackagesController } from './packagesController.js';
+import { PackagesService } from './packagesService.js';
+
+@Module({
+  imports: [FilesModule, PeopleModule, ReviewsModule, StoreModule],
+  controllers: [PackagesController],
+  providers: [PackagesService],
+})
+export class PackagesModule {}

@@ -1,0 +1,174 @@
+import { Injectable } from '@nestjs/common';
+import {
+  addsQuery,
+  childrenOf,
+  foundLine,
+  joinParts,
+  linesIn,
+  queryWithout,
+  searchedTerms,
+  standaloneQuery,
+  type Line,
+  type Query,
+} from '@even-lantern/core';
+import type { Counted, FallStep, LaneOverlap, LeftOut, StrategyEffects } from '@even-lantern/contract';
+import { KeptRecords } from '../limits/keptRecords.js';
+import { AskingService } from '../counting/countCache.js';
+import { DatabasesService } from '../databases/databasesService.js';
+import { wanted } from '../connectors/callQueue.js';
+import { inTurns } from '../counting/inTurns.js';
+import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
+import { callsAffordable, spendingAtMost } from '../counting/spending.js';
+import { partsOfLines, type PartOfLine } from '../strategies/parts.js';
+
+/** Parts of queries, in all, that are counted without being asked for. The demo strategy has some hundreds. */
+const MOST_AT_ONCE = 60_000;
+
+const NOT_COUNTED: Counted = { hits: null, error: null };
+const NOTHING_FOUND: Counted = { hits: 0, error: null };
+
+/** What each part of a strategy does to the whole. All of it is counts of queries, so any database can tell it. */
+@Injectable()
+export class EffectsService {
+  constructor(
+    private readonly databases: DatabasesService,
+    private readonly asking: AskingService,
+    private readonly readings: ReadingService,
+    private readonly kept: KeptRecords,
+  ) {}
+
+  /** @param all whether everything is counted, however large the strategy is */
+  of(reviewId: string, databaseId: string, all = false): Promise<StrategyEffects> {
+    return this.databases.inOneRelease(databaseId, async () => {
+      const reading = await this.readings.ofReview(reviewId, databaseId);
+      const affordable = callsAffordable(reading.database.budget);
+      const { result, uncounted } = await spendingAtMost(affordable, () =>
+        wanted('later', () => this.inReading(reviewId, reading, all)),
+      );
+      return { ...result, unasked: uncounted };
+    });
+  }
+
+  private async inReading(
+    reviewId: string,
+    reading: ReviewReading,
+    all: boolean,
+  ): Promise<Omit<StrategyEffects, 'unasked'>> {
+    const { database, lanes, ownLines, strategies } = reading;
+    const { lines } = strategies.said;
+    const parts = partsOfLines(lanes, ownLines, lines);
+    const wholeLine = foundLine(lines.filter(({ kind }) => kind === 'whole'));
+    const whole =
+      wholeLine === undefined
+        ? NOT_COUNTED
+        : await this.asking.count(database, standaloneQuery(wholeLine, lines));
+    // Each of these counts asks for nearly the whole strategy, so that their cost grows with its square.
+    const size = wholeLine === undefined ? 0 : sizeOf(standaloneQuery(wholeLine, lines));
+    const termsInAll = lines.filter(({ kind }) => kind === 'term').length;
+    const ownInAll = parts.filter(({ ownId }) => ownId !== null).length;
+    const fits = (number: number) => all || number * size <= MOST_AT_ONCE;
+    const [countTerms, countOwn] = [fits(termsInAll), fits(2 * ownInAll)];
+    const [terms, own, leftOut, overlaps, fall] = await Promise.all([
+      wholeLine === undefined || !countTerms ? {} : this.withoutTerms(reading, wholeLine, whole),
+      countOwn ? this.withoutOwn(reading, parts) : {},
+      countOwn ? this.leftOut(reviewId, reading, parts) : {},
+      this.overlaps(reading, parts),
+      countOwn ? this.fall(reading, parts) : [],
+    ]);
+    const { release } = database.description;
+    const uncounted = (countTerms ? 0 : termsInAll) + (countOwn ? 0 : ownInAll);
+    return { database: database.id, release, whole, terms, own, leftOut, overlaps, fall, uncounted };
+  }
+
+  /** A term that adds nothing to its lane adds nothing to the whole, so that need not be asked. */
+  private async withoutTerms(
+    { database, lanes, said, edits, strategies }: ReviewReading,
+    whole: Line,
+    counted: Counted,
+  ): Promise<Record<string, Counted>> {
+    const { lines } = strategies.said;
+    const usedByOthers = new Set(
+      lines.filter(({ kind, edited }) => kind !== 'lane' || edited).flatMap(({ query }) => linesIn(query)),
+    );
+    const told = await inTurns(
+      lines.filter(({ kind }) => kind === 'term'),
+      async (line): Promise<[string, Counted][]> => {
+        if (line.termId === null) return [];
+        const lane = lanes.find(({ id }) => id === line.laneId);
+        const term =
+          lane === undefined ? undefined : searchedTerms(lane).find(({ id }) => id === line.termId);
+        const adds = lane && term ? addsQuery(term, lane, said, edits) : null;
+        if (adds !== null && !usedByOthers.has(line.number)) {
+          const { hits } = await this.asking.count(database, adds);
+          if (hits === 0) return [[line.termId, counted]];
+        }
+        const without = queryWithout(whole, lines, line.number);
+        return [[line.termId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
+      },
+    );
+    return Object.fromEntries(told.flat());
+  }
+
+  private async withoutOwn(
+    { database }: ReviewReading,
+    parts: readonly PartOfLine[],
+  ): Promise<Record<string, Counted>> {
+    const told = await inTurns(parts, async (part): Promise<[string, Counted][]> => {
+      if (part.ownId === null) return [];
+      const without = joinParts(parts.filter((each) => each !== part));
+      return [[part.ownId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
+    });
+    return Object.fromEntries(told.flat());
+  }
+
+  private async leftOut(
+    reviewId: string,
+    { database }: ReviewReading,
+    parts: readonly PartOfLine[],
+  ): Promise<Record<string, LeftOut>> {
+    const out = parts.filter(({ role }) => role === 'leavesOut');
+    const thrown = out.map((part): Query | null => {
+      const without = joinParts(parts.filter((each) => each !== part));
+      return without === null ? null : { kind: 'and', operands: [without, part.query] };
+    });
+    const [records, kept] = await Promise.all([
+      inTurns(thrown, async (query) =>
+        query === null ? 0 : (await this.asking.count(database, query)).hits,
+      ),
+      this.kept.among(reviewId, database, thrown),
+    ]);
+    return Object.fromEntries(
+      out.map(({ key }, i) => [key, { records: records[i] ?? null, kept: kept[i] ?? null }]),
+    );
+  }
+
+  private overlaps({ database }: ReviewReading, parts: readonly PartOfLine[]): Promise<LaneOverlap[]> {
+    const asked = parts.flatMap(({ laneId, role, query }) =>
+      laneId === null || role === 'leavesOut' ? [] : [{ laneId, query }],
+    );
+    const pairs = asked.flatMap((a, i) => asked.slice(i + 1).map((b) => [a, b] as const));
+    return inTurns(pairs, async ([a, b]): Promise<LaneOverlap> => ({
+      laneIds: [a.laneId, b.laneId],
+      ...(await this.asking.count(database, { kind: 'and', operands: [a.query, b.query] })),
+    }));
+  }
+
+  /** What is left as one part after the other is joined: those that narrow, then those added, then those left out. */
+  private fall({ database }: ReviewReading, parts: readonly PartOfLine[]): Promise<FallStep[]> {
+    const inOrder = (['narrows', 'adds', 'leavesOut'] as const).flatMap((role) =>
+      parts.filter((part) => part.role === role),
+    );
+    return inTurns(inOrder, async ({ key, query }, i): Promise<FallStep> => {
+      const joined = joinParts(inOrder.slice(0, i + 1));
+      const [alone, left] = await Promise.all([
+        this.asking.count(database, query),
+        joined === null ? NOTHING_FOUND : this.asking.count(database, joined),
+      ]);
+      return { part: key, alone: alone.hits, ...left };
+    });
+  }
+}
+
+function sizeOf(query: Query): number {
+  return childrenOf(query).reduce((sum, part) => sum + sizeOf(part), 1);
+}

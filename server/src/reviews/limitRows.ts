@@ -1,0 +1,23 @@
+/** Rows of limits. */
+import type { ReviewLimit } from '@even-lantern/contract';
+import { IsNull, type EntityManager } from 'typeorm';
+import { LimitRow } from '../store/entities.js';
+
+export function limitsInOrder(manager: EntityManager, reviewId: string): Promise<LimitRow[]> {
+  return manager.find(LimitRow, { where: { reviewId, removedAt: IsNull() }, order: { position: 'ASC' } });
+}
+
+export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {
+  const { id, kind, content, reason, on, ways, changedAt, version } = row;
+  return {
+    id,
+    kind,
+    values: JSON.parse(content) as ReviewLimit['values'],
+    reason,
+    on,
+    ways: JSON.parse(ways) as ReviewLimit['ways'],
+    changedAt,
+    changedBy,
+    version,
+  };
+}
