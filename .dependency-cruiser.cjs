@@ -29,6 +29,12 @@ module.exports = {
       to: { path: '^core/src/([^/]+)/.+', pathNot: '^core/src/(testing/|$1/|[^/]+/index\\.ts$)' },
     },
     {
+      name: 'nothing-imports-the-roof-of-the-server',
+      severity: 'error',
+      from: { path: '^server/src/', pathNot: '^server/src/(application/|main\\.ts$|index\\.ts$|testing/)|\\.test\\.ts$' },
+      to: { path: '^server/src/application/' },
+    },
+    {
       name: 'no-circles',
       severity: 'error',
       from: {},

@@ -1,5 +1,5 @@
 export { createApplication } from './application/application.js';
 export type { Settings } from './configuration/configuration.js';
 export type { DatabaseConnector } from './connectors/databaseConnector.js';
-export { shippedServer, sruConnector } from './connectors/sru/connector.js';
+export { shippedConnector } from './connectors/sru/shippedConnector.js';
 export { DemoService } from './demo/demoService.js';

@@ -2,9 +2,9 @@
 import { join } from 'node:path';
 import { createApplication } from './application/application.js';
 import { DatabasesService } from './databases/databasesService.js';
-import { shippedServer, sruConnector } from './connectors/sru/connector.js';
+import { shippedConnector } from './connectors/sru/shippedConnector.js';
 import { DemoService } from './demo/demoService.js';
-import { openXmlParser } from './connectors/xml/xmlParser.js';
+import { openXmlParser } from './connectors/sru/xmlParser.js';
 import { storeTroubleIn } from './store/storeTrouble.js';
 
 /** The databases that ship with the program. */
@@ -22,14 +22,14 @@ if (process.connected === false) leave();
 else process.once('disconnect', leave);
 
 try {
-  const xml = openXmlParser(join(import.meta.dirname, 'connectors', 'xml', 'xmlTask.js'));
+  const xml = openXmlParser(join(import.meta.dirname, 'connectors', 'sru', 'xmlTask.js'));
   const application = await createApplication({
     xml,
     storePath: join(dataFolder, 'even-lantern.sqlite'),
     connectors: new Map(
       STAND_INS.map((id) => [
         id,
-        sruConnector(shippedServer(`http://127.0.0.1:${standInsPort}/sru/${id}`), { xml }),
+        shippedConnector(`http://127.0.0.1:${standInsPort}/sru/${id}`, { xml }),
       ]),
     ),
     privateAddresses: process.env.EVEN_LANTERN_PRIVATE_ADDRESSES === 'yes',

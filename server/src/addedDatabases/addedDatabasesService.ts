@@ -21,7 +21,7 @@ import { HandAnswersService } from './handAnswersService.js';
 import { handConnector, type HandDatabase } from '../connectors/handConnector.js';
 import { proposedBudget } from '../connectors/proposedBudget.js';
 import { exploreServer } from '../connectors/sru/explorer.js';
-import { sruConnector } from '../connectors/sru/connector.js';
+import { addedConnector } from '../connectors/sru/addedConnector.js';
 import { Configuration } from '../configuration/configuration.js';
 import { Store } from '../store/store.js';
 
@@ -186,8 +186,8 @@ export class AddedDatabasesService implements OnModuleInit {
       vocabulary === null ? '' : vocabularyToTurtle(await this.vocabularies.get(vocabulary.id));
     if (database.how === 'address') {
       const { address, version, recordSchema, name, description, dialect } = database;
-      const added = { name, description, dialect, vocabulary, turtle };
-      return sruConnector({ address, version, recordSchema, added }, this.configuration.addedServers);
+      const said = { name, description, dialect, vocabulary, turtle, limits: database.limits };
+      return addedConnector({ address, version, recordSchema }, said, this.configuration.addedServers);
     }
     return handConnector(database, this.hand.connect(id, database), turtle);
   }

@@ -1,7 +1,7 @@
 /** How this program is set up: where its files are, and what it works with. Given once, when it starts. */
 import { dirname, join } from 'node:path';
 import type { DatabaseConnector } from '../connectors/databaseConnector.js';
-import type { XmlParser } from '../connectors/xml/xmlParser.js';
+import type { XmlParser } from '../connectors/sru/xmlParser.js';
 import { WATCH_TIMES, type WatchTimes } from './watchTimes.js';
 
 export interface Settings {

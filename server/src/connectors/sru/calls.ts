@@ -6,7 +6,7 @@ import type { CallBudget } from '@even-lantern/contract';
 import { CallQueue } from '../callQueue.js';
 import { DatabaseError, type CallObserver } from '../databaseConnector.js';
 import { textOf } from './encoding.js';
-import type { XmlParser } from '../xml/xmlParser.js';
+import type { XmlParser } from './xmlParser.js';
 import { isPublicAddress, publicAddressesOnly } from './publicAddresses.js';
 
 export interface SruOptions {

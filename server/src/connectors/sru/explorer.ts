@@ -11,10 +11,10 @@ import {
 import { textAt, type XmlElement } from '@even-lantern/core';
 import { SRU_VERSIONS, type ExploredServer, type SruVersion } from '@even-lantern/contract';
 import { DatabaseError, type DatabaseConnector } from '../databaseConnector.js';
-import { XML_AT_ONCE } from '../xml/xmlParser.js';
+import { XML_AT_ONCE } from './xmlParser.js';
 import { proposedBudget } from '../proposedBudget.js';
 import { sruCalls, type SruOptions } from './calls.js';
-import { sruConnector } from './connector.js';
+import { addedConnector } from './addedConnector.js';
 import { describe, explainIn, indexesIn, schemasIn } from './explain.js';
 
 /** Words that hardly any database of the health sciences lacks. */
@@ -37,8 +37,8 @@ export async function exploreServer(
   const server = { address, version, recordSchema: recordSchemas[0]?.name ?? 'mods' };
   const connectorWith = (lacks: readonly Lack[]) => {
     const dialect: DialectDescription = { kind: 'cql', names, lacks };
-    const added = { name, description, dialect, vocabulary: null, turtle: () => Promise.resolve('') };
-    return sruConnector({ ...server, added }, options);
+    const said = { name, description, dialect, vocabulary: null, turtle: () => Promise.resolve('') };
+    return addedConnector(server, said, options);
   };
   const lacks = await lacksOf(connectorWith([]), { kind: 'cql', names, lacks: [] });
   return {

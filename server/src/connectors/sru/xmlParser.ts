@@ -4,7 +4,7 @@
  */
 import { parseXml, type XmlBounds, type XmlResult } from '@even-lantern/core';
 import { OutOfMemory, WorkerPool } from '../../workers/workerPool.js';
-import { readSearchAnswer, type SearchAnswerResult } from '../sru/searchAnswer.js';
+import { readSearchAnswer, type SearchAnswerResult } from './searchAnswer.js';
 import type { XmlTask } from './xmlTask.js';
 
 export interface XmlParser {

@@ -1,6 +1,6 @@
 /** Reads XML from outside in a worker thread. Loaded by path, not imported. */
 import { parseXml, type XmlBounds, type XmlResult } from '@even-lantern/core';
-import { readSearchAnswer, type SearchAnswerResult } from '../sru/searchAnswer.js';
+import { readSearchAnswer, type SearchAnswerResult } from './searchAnswer.js';
 
 export type XmlTask =
   { kind: 'answer'; text: string; withRecords: boolean } | { kind: 'xml'; text: string; bounds: XmlBounds };

@@ -1,13 +1,9 @@
 import { join } from 'node:path';
 import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { shippedServer, sruConnector as connectorOf } from './connector.js';
+import { shippedConnector } from './shippedConnector.js';
 import { emptyRecord, recordToMods } from '@even-lantern/core';
-import { openXmlParser } from '../xml/xmlParser.js';
-import type { SruOptions } from './calls.js';
-
-const sruConnector = (address: string, options?: Partial<SruOptions>) =>
-  connectorOf(shippedServer(address), options);
+import { openXmlParser } from './xmlParser.js';
 
 let server: Server;
 
@@ -30,7 +26,7 @@ test('redirects, cut answers and broken compression are told apart', async () =>
   const moved = await serving((_request, response) => {
     response.writeHead(302, { Location: '/elsewhere' }).end();
   });
-  await expect(sruConnector(moved).count('light')).rejects.toThrow(
+  await expect(shippedConnector(moved).count('light')).rejects.toThrow(
     /sends on to http:.*\/elsewhere, which is not followed/,
   );
   server.close();
@@ -38,12 +34,12 @@ test('redirects, cut answers and broken compression are told apart', async () =>
     response.writeHead(200, { 'Content-Length': '5000' });
     response.write(count('7').slice(0, 40), () => response.destroy());
   });
-  await expect(sruConnector(cut, { retries: 0 }).count('light')).rejects.toThrow('broke off in the middle');
+  await expect(shippedConnector(cut, { retries: 0 }).count('light')).rejects.toThrow('broke off in the middle');
   server.close();
   const zipped = await serving((_request, response) => {
     response.writeHead(200, { 'Content-Encoding': 'gzip' }).end('this is no gzip');
   });
-  await expect(sruConnector(zipped, { retries: 0 }).count('light')).rejects.toThrow('compression is broken');
+  await expect(shippedConnector(zipped, { retries: 0 }).count('light')).rejects.toThrow('compression is broken');
 });
 
 test.each([
@@ -56,25 +52,25 @@ test.each([
     const text = before + answer(`<numberOfRecords>7</numberOfRecords>${echo}`);
     response.writeHead(200, { 'Content-Type': type }).end(Buffer.from(text, encoding as BufferEncoding));
   });
-  expect(await sruConnector(address).count('x')).toMatchObject({ hits: 7, understood: 'Schläfrigkeit' });
+  expect(await shippedConnector(address).count('x')).toMatchObject({ hits: 7, understood: 'Schläfrigkeit' });
 });
 
 test('a number of records that cannot be is told, not taken', async () => {
   const address = await serving((_request, response) => response.end(count('9'.repeat(400))));
-  await expect(sruConnector(address).count('x')).rejects.toThrow('cannot be, of 400 digits');
+  await expect(shippedConnector(address).count('x')).rejects.toThrow('cannot be, of 400 digits');
 });
 
 test('an answer of millions of empty elements is refused before any of them is read', async () => {
-  const xml = openXmlParser(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'xml', 'xmlTask.js'));
+  const xml = openXmlParser(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
   const many = answer(`<numberOfRecords>1</numberOfRecords>${'<a/>'.repeat(10_000_000)}`);
   const address = await serving((_request, response) => response.end(many));
-  const asked = sruConnector(address, { xml, retries: 0 }).search('x', { start: 1, size: 10 });
+  const asked = shippedConnector(address, { xml, retries: 0 }).search('x', { start: 1, size: 10 });
   await expect(asked).rejects.toThrow(/more than \d+ elements/);
   await xml.close();
 });
 
 test('what is deep, and what is large but good, is read in its bounds', async () => {
-  const xml = openXmlParser(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'xml', 'xmlTask.js'));
+  const xml = openXmlParser(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
   expect(await xml.xml('<a>'.repeat(50_000) + '</a>'.repeat(50_000))).toMatchObject({
     ok: false,
     message: expect.stringContaining('deep'),
@@ -99,7 +95,7 @@ test('a failure that may pass is tried again', async () => {
     response.statusCode = calls < 3 ? 503 : 200;
     response.end(answer('<numberOfRecords>7</numberOfRecords>'));
   });
-  expect((await sruConnector(address).count('light')).hits).toBe(7);
+  expect((await shippedConnector(address).count('light')).hits).toBe(7);
   expect(calls).toBe(3);
 });
 
@@ -110,7 +106,7 @@ test('a refusal is not tried again', async () => {
     response.statusCode = 404;
     response.end();
   });
-  await expect(sruConnector(address).count('light')).rejects.toThrow(
+  await expect(shippedConnector(address).count('light')).rejects.toThrow(
     'has nothing at this address (status 404)',
   );
   expect(calls).toBe(1);
@@ -122,7 +118,7 @@ test('what the database finds wrong with a query reaches the person in its own w
   const address = await serving((_request, response) => {
     response.end(answer(`<numberOfRecords>0</numberOfRecords>${diagnostic}`));
   });
-  await expect(sruConnector(address).count('((')).rejects.toMatchObject({
+  await expect(shippedConnector(address).count('((')).rejects.toMatchObject({
     message: 'Not like this.',
     refused: true,
   });
@@ -154,7 +150,7 @@ test.each([
 ])('%s becomes an error that says so', async (_, listener, message) => {
   const address = await serving(listener as RequestListener);
   const timeoutMs = message.includes('0.2 seconds') ? 200 : 10_000;
-  const connector = sruConnector(address, { timeoutMs, retries: 0 });
+  const connector = shippedConnector(address, { timeoutMs, retries: 0 });
   await expect(connector.count('light')).rejects.toThrow(message);
 });
 
@@ -169,7 +165,7 @@ test('no more calls are in flight than allowed', async () => {
       response.end(answer('<numberOfRecords>1</numberOfRecords>'));
     }, 20);
   });
-  const connector = sruConnector(address, { budget: { atOnce: 3, perSecond: null } });
+  const connector = shippedConnector(address, { budget: { atOnce: 3, perSecond: null } });
   await Promise.all(Array.from({ length: 12 }, (_, i) => connector.count(`word${i}`)));
   expect(most).toBe(3);
 });
@@ -181,7 +177,7 @@ test('a long query goes by POST', async () => {
     request.resume();
     response.end(answer('<numberOfRecords>1</numberOfRecords>'));
   });
-  await sruConnector(address).count('word '.repeat(1000));
+  await shippedConnector(address).count('word '.repeat(1000));
   expect(method).toBe('POST');
 });
 
@@ -192,7 +188,7 @@ test('a dialect and an earlier release are asked for as the standard and the pro
     asked.push(parameters.get('queryType'), parameters.get('release'));
     response.end(answer('<numberOfRecords>1</numberOfRecords>'));
   });
-  const connector = sruConnector(address);
+  const connector = shippedConnector(address);
   await connector.count('light');
   await connector.count('words("light")', undefined, { queryType: 'corvane', release: '2026-04-01' });
   expect(asked).toEqual(['cql', null, 'corvane', '2026-04-01']);
@@ -210,7 +206,7 @@ describe('going on to the next release', () => {
       response.statusCode = posts.length === 1 ? 200 : 503;
       response.end('{}');
     });
-    const connector = sruConnector(address, { retries: 2 });
+    const connector = shippedConnector(address, { retries: 2 });
     await connector.advance();
     expect(posts).toEqual(['/control/db/advance']);
     await expect(connector.advance()).rejects.toThrow('is not available just now (status 503)');
@@ -220,8 +216,8 @@ describe('going on to the next release', () => {
   test('is not asked of another server, nor of one that is no stand-in', async () => {
     let control = '<control href="http://elsewhere.test/control"/>';
     const address = await serving((_request, response) => void response.end(explaining(control)));
-    await expect(sruConnector(address).advance()).rejects.toThrow('another server, elsewhere.test');
+    await expect(shippedConnector(address).advance()).rejects.toThrow('another server, elsewhere.test');
     control = '';
-    await expect(sruConnector(address).advance()).rejects.toThrow('it is no stand-in');
+    await expect(shippedConnector(address).advance()).rejects.toThrow('it is no stand-in');
   });
 });
