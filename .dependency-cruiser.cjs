@@ -31,8 +31,29 @@ module.exports = {
     {
       name: 'nothing-imports-the-roof-of-the-server',
       severity: 'error',
-      from: { path: '^server/src/', pathNot: '^server/src/(application/|main\\.ts$|index\\.ts$|testing/)|\\.test\\.ts$' },
+      from: {
+        path: '^server/src/',
+        pathNot: '^server/src/(application/|main\\.ts$|index\\.ts$|testing/)|\\.test\\.ts$',
+      },
       to: { path: '^server/src/application/' },
+    },
+    {
+      name: 'pieces-of-interface-know-no-review',
+      severity: 'error',
+      from: { path: '^web/src/parts/' },
+      to: { path: '^web/src/(review|stages|app)/' },
+    },
+    {
+      name: 'what-is-known-of-a-review-knows-no-screen',
+      severity: 'error',
+      from: { path: '^web/src/review/' },
+      to: { path: '^web/src/(stages|app)/' },
+    },
+    {
+      name: 'stages-know-neither-each-other-nor-the-shell',
+      severity: 'error',
+      from: { path: '^web/src/stages/([^/]+)/' },
+      to: { path: '^web/src/(stages|app)/', pathNot: '^web/src/stages/$1/' },
     },
     {
       name: 'no-circles',

@@ -49,7 +49,8 @@ export interface RecordRow {
   /** of the decision */
   version: number;
   /** the run that found it last */
-  runId: string;
+  /** the run that found it last; null where a search made elsewhere brought it */
+  runId: string | null;
   /** the study design that is likely or was judged; empty where nothing tells of any, null until that is worked out */
   design: string | null;
   /** whether a person judged the design */
@@ -86,7 +87,8 @@ export interface Decided {
 export interface ReviewRecord extends Decided {
   database: string;
   /** the run that found it last */
-  runId: string;
+  /** the run that found it last; null where a search made elsewhere brought it */
+  runId: string | null;
   record: BibRecord;
   /** what a person judged its design to be; null where nobody did */
   judged: DesignJudgement | null;

@@ -27,10 +27,7 @@ try {
     xml,
     storePath: join(dataFolder, 'even-lantern.sqlite'),
     connectors: new Map(
-      STAND_INS.map((id) => [
-        id,
-        shippedConnector(`http://127.0.0.1:${standInsPort}/sru/${id}`, { xml }),
-      ]),
+      STAND_INS.map((id) => [id, shippedConnector(`http://127.0.0.1:${standInsPort}/sru/${id}`, { xml })]),
     ),
     privateAddresses: process.env.EVEN_LANTERN_PRIVATE_ADDRESSES === 'yes',
     programs: import.meta.dirname,

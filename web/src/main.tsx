@@ -8,7 +8,7 @@ import { Provider } from 'react-redux';
 import { BrowserRouter } from 'react-router';
 import { App } from './app/App.js';
 import { prefetch } from './app/prefetch.js';
-import { store } from './app/store.js';
+import { store } from './review/api/store.js';
 import { restoreTheme } from './app/theme.js';
 
 restoreTheme();

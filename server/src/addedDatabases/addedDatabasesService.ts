@@ -10,7 +10,7 @@ import type {
 } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
 import { badInput, conflict, databaseTrouble, notFound } from '../http/problem.js';
-import { AddedDatabaseRow } from '../store/entities.js';
+import { AddedDatabaseRow, type KeptDatabase } from '../store/entities.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError, type DatabaseConnector } from '../connectors/databaseConnector.js';
 import { BudgetsService } from '../databases/budgetsService.js';
@@ -23,10 +23,8 @@ import { proposedBudget } from '../connectors/proposedBudget.js';
 import { exploreServer } from '../connectors/sru/explorer.js';
 import { addedConnector } from '../connectors/sru/addedConnector.js';
 import { Configuration } from '../configuration/configuration.js';
+import { UnreadableColumn } from '../store/description.js';
 import { Store } from '../store/store.js';
-
-/** What is kept of an added database. */
-type KeptDatabase = Described<NewSruDatabase> | HandDatabase;
 
 /** Databases that people add: SRU servers by their address, and databases that they ask by hand. */
 @Injectable()
@@ -47,10 +45,11 @@ export class AddedDatabasesService implements OnModuleInit {
     const rows = await this.store.read.getRepository(AddedDatabaseRow).find({
       where: { removedAt: IsNull() },
       order: { addedAt: 'ASC' },
+      select: { id: true },
     });
     for (const row of rows) {
       try {
-        this.connect(row.id, keptIn(row));
+        this.connect(row.id, await this.kept(row.id));
       } catch (error) {
         // One that cannot be used must not keep the program from starting.
         this.logger.error(
@@ -89,7 +88,7 @@ export class AddedDatabasesService implements OnModuleInit {
       this.connectorOf(id, described);
       await manager.insert(AddedDatabaseRow, {
         id,
-        content: JSON.stringify(described),
+        content: described,
         addedAt: new Date().toISOString(),
         addedBy: person.id,
         removedAt: null,
@@ -125,10 +124,9 @@ export class AddedDatabasesService implements OnModuleInit {
     }
     checkNames(database);
     const described = await this.described(database, before.vocabulary);
-    const content = JSON.stringify(described);
     this.connectorOf(id, described);
     await this.store.write(async (manager) => {
-      await manager.update(AddedDatabaseRow, { id }, { content });
+      await manager.update(AddedDatabaseRow, { id }, { content: described });
       await this.events.noteWithin(manager, id, 'changed', described.name, person);
     });
     this.connect(id, described);
@@ -158,10 +156,19 @@ export class AddedDatabasesService implements OnModuleInit {
     return saidOf(id, kept);
   }
 
+  /** @throws ProblemException for one that is not there, or cannot be read */
   private async kept(id: string): Promise<KeptDatabase> {
-    const row = await this.store.read.getRepository(AddedDatabaseRow).findOneBy({ id });
-    if (row === null) throw notFound(`The added database “${id}”`);
-    return keptIn(row);
+    try {
+      const row = await this.store.read.findOneBy(AddedDatabaseRow, { id });
+      if (row !== null) return row.content;
+    } catch (error) {
+      if (!(error instanceof UnreadableColumn)) throw error;
+      throw conflict(
+        'What is kept of this database cannot be read.',
+        'Take it from the list and add it again.',
+      );
+    }
+    throw notFound(`The added database “${id}”`);
   }
 
   /**
@@ -204,17 +211,6 @@ export class AddedDatabasesService implements OnModuleInit {
       const id = i === 1 ? stem : `${stem}-${i}`;
       if (!this.databases.knows(id) && !(await manager.existsBy(AddedDatabaseRow, { id }))) return id;
     }
-  }
-}
-
-function keptIn({ content }: AddedDatabaseRow): KeptDatabase {
-  try {
-    return JSON.parse(content) as KeptDatabase;
-  } catch {
-    throw conflict(
-      'What is kept of this database cannot be read.',
-      'Take it from the list and add it again.',
-    );
   }
 }
 

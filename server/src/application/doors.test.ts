@@ -43,7 +43,7 @@ test('a heading without a letter is refused, and breaks nothing that is there', 
   await server.application
     .get(Store)
     .write((manager) =>
-      manager.update(TermRow, { id }, { content: JSON.stringify({ ...content, label: '—' }) }),
+      manager.update(TermRow, { id }, { content: { ...content, kind: 'heading', label: '—' } }),
     );
   const { terms } = (await server.get(`/api/reviews/${review.id}/rehearsal?database=faulty`))
     .body as Rehearsal;

@@ -31,7 +31,7 @@ export class DesignsService {
   async changeLadder(reviewId: string, { rungs }: LadderChange, version: number): Promise<Review> {
     if (rungs !== null) expectLadder(rungs, await this.tree());
     return this.store.write(async (manager) => {
-      const columns = { ladder: rungs === null ? null : JSON.stringify(rungs) };
+      const columns = { ladder: rungs };
       await changeVersion(manager, ReviewRow, { id: reviewId, version }, columns, 'review', (row) => row);
       return this.reviews.get(reviewId, manager);
     });

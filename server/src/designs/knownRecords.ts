@@ -62,10 +62,11 @@ export class KnownRecordsService {
       .select('judgement.recordId', 'recordId')
       .addSelect('judgement.design', 'design')
       .addSelect('record.lastRunId', 'lastRunId')
+      .addSelect('record.lastSearchId', 'lastSearchId')
       .where('judgement.reviewId = :reviewId AND record.database = :database', { reviewId, database })
       .orderBy('judgement.at', 'ASC')
       .addOrderBy('judgement.position', 'ASC')
-      .getRawMany<{ recordId: string; design: string | null; lastRunId: string }>();
+      .getRawMany<{ recordId: string; design: string | null; lastRunId: string | null }>();
     const last = new Map(rows.map((row) => [row.recordId, row]));
     const now = [...last.values()].filter(({ design }) => design !== null).slice(-MOST_JUDGED);
     const key = JSON.stringify([reviewId, database, now]);

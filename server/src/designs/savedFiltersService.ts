@@ -44,8 +44,8 @@ export class SavedFiltersService {
       const row: SavedFilterRow = {
         id: randomUUID(),
         name: filter.name,
-        designs: JSON.stringify(filter.designs),
-        words: wordsText(filter.words),
+        designs: filter.designs,
+        words: wordsOf(filter.words),
         ...now(person),
         removedAt: null,
         version: 1,
@@ -101,13 +101,13 @@ async function expectOwnName(manager: EntityManager, name: string, id: string | 
 function columnsOf({ name, designs, words }: Partial<NewSavedFilter>) {
   return {
     ...(name === undefined ? {} : { name }),
-    ...(designs === undefined ? {} : { designs: JSON.stringify(designs) }),
-    ...(words === undefined ? {} : { words: wordsText(words) }),
+    ...(designs === undefined ? {} : { designs }),
+    ...(words === undefined ? {} : { words: wordsOf(words) }),
   };
 }
 
-function wordsText({ any, without }: SavedFilter['words']): string {
-  return JSON.stringify({ any, without });
+function wordsOf({ any, without }: SavedFilter['words']): SavedFilter['words'] {
+  return { any, without };
 }
 
 function now(person: Person): Pick<SavedFilterRow, 'changedAt' | 'changedBy'> {
@@ -119,8 +119,8 @@ function filterOf(row: SavedFilterRow, changedBy: string): SavedFilter {
   return {
     id,
     name,
-    designs: JSON.parse(row.designs) as string[],
-    words: JSON.parse(row.words) as SavedFilter['words'],
+    designs: row.designs,
+    words: row.words,
     changedAt,
     changedBy,
     version,

@@ -16,7 +16,14 @@ import { In } from 'typeorm';
 import { badInput, databaseTrouble } from '../http/problem.js';
 import { DatabaseError } from '../connectors/databaseConnector.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { DriftRow, RecordRow, RecordStateRow, RunRecordRow, type RunRow } from '../store/entities.js';
+import {
+  DriftRow,
+  type KeptDrift,
+  RecordRow,
+  RecordStateRow,
+  RunRecordRow,
+  type RunRow,
+} from '../store/entities.js';
 import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
 import { stateDigest } from '../records/keepRecords.js';
@@ -27,12 +34,6 @@ const PAGE = 200;
 const MOST_AT_A_TIME = 50;
 const EXPLAINED_AT_A_TIME = 100;
 const READ_AT_A_TIME = 2000;
-
-/** What is kept of a drift: all but what the entries tell. */
-interface KeptDrift {
-  records: DriftedRecord[];
-  same: number;
-}
 
 /** An end of a drift: an entry with its run. */
 interface End {
@@ -85,7 +86,7 @@ export class DriftService {
 
   private async kept(reviewId: string, entry: number, against: number): Promise<KeptDrift> {
     const row = await this.store.read.findOneBy(DriftRow, { reviewId, entry, against });
-    if (row !== null) return JSON.parse(row.content) as KeptDrift;
+    if (row !== null) return row.content;
     const key = `${reviewId} ${entry} ${against}`;
     const before = this.going.get(key);
     if (before !== undefined) return before;
@@ -121,7 +122,7 @@ export class DriftService {
       const key = { reviewId, entry, against };
       if (await manager.existsBy(DriftRow, key)) return;
       const at = new Date().toISOString();
-      await manager.insert(DriftRow, { id: randomUUID(), ...key, content: JSON.stringify(drift), at });
+      await manager.insert(DriftRow, { id: randomUUID(), ...key, content: drift, at });
     });
     return drift;
   }

@@ -12,7 +12,7 @@ export async function changeVersion<Row extends { id: string; version: number },
   manager: EntityManager,
   entity: EntityTarget<Row>,
   { id, version }: { id: string; version: number },
-  change: object,
+  change: Partial<Row>,
   what: string,
   show: (row: Row) => Shown,
 ): Promise<Shown> {

@@ -8,11 +8,12 @@ import type { Reflector } from '@nestjs/core';
 import { EDIT_HEADER, PERSON_HEADER } from '@even-lantern/contract';
 import type { Request } from 'express';
 import type { EntityManager } from 'typeorm';
-import { reviewHolding, type PartOfReview } from './reviewHolding.js';
+import type { EntityClass } from '../store/description.js';
+import { reviewOfRow } from '../store/tables.js';
 
 export interface ReviewEdit {
-  /** what the parameter `id` is the id of: the review itself, where nothing is said, or something that it holds */
-  of?: PartOfReview;
+  /** of which rows the parameter `id` is an id: those of reviews, where nothing is said, or of something that they hold */
+  of?: EntityClass;
   /** whether undo takes it back; taking back is itself no such step */
   undoable?: boolean;
   /** what undo calls it, where the step alone would not tell */
@@ -50,7 +51,7 @@ export async function editUnderWay(
   if (typeof personId !== 'string') return null;
   const { of, undoable = true, words = null } = said;
   const id = String(params['id']);
-  const reviewId = of === undefined ? id : await reviewHolding(read, of, id);
+  const reviewId = of === undefined ? id : await reviewOfRow(read, of, id);
   if (reviewId === null) return null;
   return { reviewId, personId, edit: typeof edit === 'string' ? edit : null, words, undoable };
 }

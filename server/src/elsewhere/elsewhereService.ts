@@ -15,7 +15,7 @@ import { APPLICATION_VERSION } from '../http/version.js';
 import { WaitingFiles } from '../files/waitingFiles.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { keepRecords } from '../records/keepRecords.js';
-import { ELSEWHERE, RunRow } from '../store/entities.js';
+import { ElsewhereSearchRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 
@@ -54,63 +54,56 @@ export class ElsewhereService {
     if (id === null) {
       return this.store.write(async (manager) => {
         await this.reviews.expect(reviewId, manager);
-        return this.ledger.append(manager, reviewId, null, content(null));
+        return this.ledger.append(manager, reviewId, {}, content(null));
       });
     }
     return this.waiting.use(reviewId, id, ({ name, bytes, sha256, records, troubles }, found) =>
       this.store.write(async (manager) => {
         await this.reviews.expect(reviewId, manager);
-        const run = runFor(reviewId, search, found.length, person);
-        await manager.insert(RunRow, {
-          ...run,
-          remarks: JSON.stringify(troubles.map((each) => each.message)),
-        });
-        await keepAll(manager, run, found);
-        return this.ledger.append(manager, reviewId, run.id, content({ name, bytes, sha256, records }));
+        const made = searchRow(reviewId, search, found.length, person);
+        await manager.insert(ElsewhereSearchRow, { ...made, remarks: troubles.map((each) => each.message) });
+        await keepAll(manager, made, found);
+        return this.ledger.append(
+          manager,
+          reviewId,
+          { searchId: made.id },
+          content({ name, bytes, sha256, records }),
+        );
       }),
     );
   }
 }
 
 /** The records of one place are known by their numbers there, as those of a database are. */
-function runFor(
+function searchRow(
   reviewId: string,
-  { way, place, count, timeZone }: SearchElsewhere,
-  found: number,
+  { way, place }: SearchElsewhere,
+  records: number,
   person: Person,
-): RunRow {
-  const at = new Date().toISOString();
+): ElsewhereSearchRow {
   const source = createHash('sha256').update(`${way}\n${place}`).digest('hex').slice(0, 16);
   return {
     id: randomUUID(),
     reviewId,
-    database: `${ELSEWHERE}-${source}`,
-    databaseName: `${way[0]?.toUpperCase()}${way.slice(1)}: ${place}`,
-    queryType: ELSEWHERE,
-    release: '',
-    status: 'complete',
-    startedAt: at,
-    lastAt: at,
-    timeZone,
-    ranBy: person.id,
-    lines: '[]',
-    hits: count,
-    fetched: found,
-    most: found,
-    reason: null,
-    remarks: '[]',
-    marks: null,
-    limits: null,
-    begun: null,
+    source: `elsewhere-${source}`,
+    name: `${way[0]?.toUpperCase()}${way.slice(1)}: ${place}`,
+    enteredAt: new Date().toISOString(),
+    enteredBy: person.id,
+    records,
+    remarks: [],
   };
 }
 
-async function keepAll(manager: EntityManager, run: RunRow, found: readonly BibRecord[]): Promise<void> {
+async function keepAll(
+  manager: EntityManager,
+  { id, reviewId, source: database }: ElsewhereSearchRow,
+  found: readonly BibRecord[],
+): Promise<void> {
   for (let i = 0; i < found.length; i += AT_A_TIME) {
     const batch = found.slice(i, i + AT_A_TIME);
     await keepRecords(
       manager,
-      run,
+      { kind: 'search', id, reviewId, database },
       batch.map((record, k) => ({ record, rank: i + k + 1 })),
     );
     // Whoever reads is answered meanwhile.

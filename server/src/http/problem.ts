@@ -2,6 +2,7 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import { PROBLEM_TYPE, type Problem } from '@even-lantern/contract';
 import type { Response } from 'express';
+import { UnreadableColumn } from '../store/description.js';
 import { storeTroubleIn, type StoreTrouble } from '../store/storeTrouble.js';
 
 export class ProblemException extends HttpException {
@@ -85,6 +86,15 @@ export function problemOf(error: unknown): Problem {
       title: 'The request cannot be read.',
       status,
       detail: error.message,
+    };
+  }
+  if (error instanceof UnreadableColumn) {
+    logger.error(error.message);
+    return {
+      type: `${PROBLEM_TYPE}unreadable-row`,
+      title: error.message,
+      status: 500,
+      detail: 'Nothing was changed. Everything else can be read as before.',
     };
   }
   const trouble = storeTroubleIn(error);

@@ -12,6 +12,7 @@ import {
 import { EditsReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
+import { LaneRow } from '../store/entities.js';
 import { Actor } from '../people/people.js';
 import { LanesService } from './lanesService.js';
 import { TermsService } from './termsService.js';
@@ -38,7 +39,7 @@ export class LanesController {
   }
 
   @Patch('lanes/:id')
-  @EditsReview({ of: 'lane' })
+  @EditsReview({ of: LaneRow })
   @ApiOperation({ summary: 'Name a lane, leave out what it finds, or move it' })
   @ApiBody(bodyOf(laneChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -52,7 +53,7 @@ export class LanesController {
   }
 
   @Post('lanes/:id/merge')
-  @EditsReview({ of: 'lane' })
+  @EditsReview({ of: LaneRow })
   @HttpCode(200)
   @ApiOperation({ summary: 'Join a lane to another: its terms go there, and it ends' })
   @ApiBody(bodyOf(laneMergeSchema))
@@ -67,7 +68,7 @@ export class LanesController {
   }
 
   @Delete('lanes/:id')
-  @EditsReview({ of: 'lane' })
+  @EditsReview({ of: LaneRow })
   @ApiOperation({ summary: 'End a lane with its terms; it can be brought back' })
   @ApiHeader(VERSION_HEADER)
   remove(@Param('id') id: string, @IfMatch() version: number, @Actor() _person: Person) {

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { nameOfLane, type ElementKey } from '@even-lantern/core';
+import { nameOfLane, type ElementKey, sameTerm } from '@even-lantern/core';
 import type { KeptReviewLane, LaneChange, MergedLane, NewLane, Person, Review } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { badInput, changedMeanwhile, conflict, notFound } from '../http/problem.js';
@@ -74,10 +74,11 @@ export class LanesService {
       const other = await expectLane(manager, into, lane.reviewId);
       if (id === into) throw badInput([{ path: 'into', message: 'A lane cannot be joined to itself.' }]);
       await this.raise(manager, lane, version);
-      const there = new Set((await termsIn(manager, into)).map(({ content }) => content));
+      const there = await termsIn(manager, into);
+      const isThere = ({ content }: TermRow) => there.some((other) => sameTerm(other.content, content));
       const terms = await termsIn(manager, id);
-      const takenOut = terms.filter(({ content }) => there.has(content));
-      const moved = terms.filter(({ content }) => !there.has(content));
+      const takenOut = terms.filter(isThere);
+      const moved = terms.filter((term) => !isThere(term));
       for (const term of takenOut) {
         const columns = { removedAt: new Date().toISOString(), version: term.version + 1 };
         await manager.update(TermRow, { id: term.id }, columns);

@@ -38,14 +38,12 @@ export async function addMissing(
   person: Person,
 ): Promise<TermRow[]> {
   const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
-  const known = there.map(({ content }) => JSON.parse(content) as TermContent);
+  const known = there.map(({ content }) => content);
   const added: TermRow[] = [];
   for (const { content, origin, heldBack } of terms) {
     if (known.some((each) => sameTerm(each, content))) continue;
     known.push(content);
-    added.push(
-      await newTerm(manager, laneId, { content: JSON.stringify(content), origin, heldBack }, person),
-    );
+    added.push(await newTerm(manager, laneId, { content, origin, heldBack }, person));
   }
   return added;
 }
@@ -63,8 +61,8 @@ export function noteStep(
   what: Step['what'],
   reason: string | null = null,
 ): Promise<void> {
-  const content = JSON.parse(term.content) as TermContent;
-  return note(manager, person, { laneId, termId: term.id, what, content, before: null, reason });
+  const { id: termId, content } = term;
+  return note(manager, person, { laneId, termId, what, content, before: null, reason });
 }
 
 export async function note(manager: EntityManager, person: Person, step: Step): Promise<void> {
@@ -76,7 +74,7 @@ export async function note(manager: EntityManager, person: Person, step: Step): 
     position: ((await manager.maximum(LaneEventRow, 'position', { laneId })) ?? 0) + 1,
     at: new Date().toISOString(),
     personId: person.id,
-    content: JSON.stringify(content),
-    before: before === null ? null : JSON.stringify(before),
+    content,
+    before,
   });
 }

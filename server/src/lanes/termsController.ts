@@ -10,6 +10,7 @@ import {
 import { EditsReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
+import { TermRow } from '../store/entities.js';
 import { Actor } from '../people/people.js';
 import { TermsService } from './termsService.js';
 
@@ -31,7 +32,7 @@ export class TermsController {
   }
 
   @Patch('terms/:id')
-  @EditsReview({ of: 'term' })
+  @EditsReview({ of: TermRow })
   @ApiOperation({ summary: 'Change a term, hold it back, move it, take it out of its lane, or put it back' })
   @ApiBody(bodyOf(termChangeSchema))
   @ApiHeader(VERSION_HEADER)

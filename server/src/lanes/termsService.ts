@@ -24,7 +24,7 @@ export class TermsService {
       const lane = await manager.findOneBy(LaneRow, { id: laneId, reviewId, removedAt: IsNull() });
       if (lane === null) throw notFound('This lane');
       await refuseTwice(manager, laneId, content);
-      const parts = { content: JSON.stringify(content), origin, heldBack: null };
+      const parts = { content, origin, heldBack: null };
       return termOf(await newTerm(manager, laneId, parts, person));
     });
   }
@@ -37,11 +37,11 @@ export class TermsService {
       const moves = laneId !== undefined && laneId !== before.laneId;
       if (moves) await this.expectSameReview(manager, before.laneId, laneId);
       if (moves || content !== undefined || removed === false) {
-        const wanted = content ?? (JSON.parse(before.content) as TermContent);
+        const wanted = content ?? before.content;
         await refuseTwice(manager, laneId ?? before.laneId, wanted, id);
       }
       const columns = {
-        ...(content === undefined ? {} : { content: JSON.stringify(content) }),
+        ...(content === undefined ? {} : { content }),
         // Taken out a second time, by a key that was pressed twice, it went at the first.
         ...(removed === undefined
           ? {}
@@ -70,8 +70,8 @@ export class TermsService {
       person: nameOf(personId),
       termId,
       what: what as LaneEvent['what'],
-      content: JSON.parse(content) as TermContent,
-      before: before === null ? null : (JSON.parse(before) as TermContent),
+      content,
+      before,
       reason,
     }));
   }
@@ -87,7 +87,7 @@ export class TermsService {
 /** The steps of history that one change makes. */
 function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, moves: boolean): Step[] {
   const { content } = term;
-  const earlier = JSON.parse(before.content) as TermContent;
+  const earlier = before.content;
   const step = (what: Step['what'], parts: Partial<Step> = {}): Step => ({
     laneId: term.laneId,
     termId: term.id,
@@ -101,7 +101,7 @@ function stepsBetween(before: TermRow, change: TermChange, term: ReviewTerm, mov
   if (moves) {
     steps.push(step('moved away', { laneId: before.laneId, content: earlier }), step('moved here'));
   }
-  if (change.content !== undefined && JSON.stringify(content) !== before.content) {
+  if (change.content !== undefined && !sameTerm(content, earlier)) {
     steps.push(step('changed', { before: earlier }));
   }
   if (change.heldBack !== undefined && change.heldBack !== before.heldBack) {
@@ -123,9 +123,7 @@ async function refuseTwice(
   except?: string,
 ): Promise<void> {
   const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
-  const same = there.find(
-    (row) => row.id !== except && sameTerm(JSON.parse(row.content) as TermContent, content),
-  );
+  const same = there.find((row) => row.id !== except && sameTerm(row.content, content));
   if (same !== undefined) throw alreadyThere(termOf(same));
 }
 

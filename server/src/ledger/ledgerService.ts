@@ -33,7 +33,7 @@ import { APPLICATION_VERSION } from '../http/version.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LedgerEntryRow, RunRow, StrategyVersionRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
-import { searchedWords, summaryOf, type KeptSummary } from './ledgerSummary.js';
+import { searchedWords, summaryOf } from './ledgerSummary.js';
 
 const PAGE = 50;
 /** Entries that are read at a time where all of them are gone through. */
@@ -185,13 +185,13 @@ export class LedgerService {
   }
 
   /**
-   * Appends an entry inside a transaction; the store refuses a second entry for the same run.
-   * @param runId null for what brought no records
+   * Appends an entry inside a transaction; the store refuses a second entry for the same run or search.
+   * @param of the run, or the search made elsewhere, that it tells of; neither for what brought no records
    */
   async append(
     manager: EntityManager,
     reviewId: string,
-    runId: string | null,
+    { runId, searchId }: { runId?: string; searchId?: string },
     content: NewContent,
   ): Promise<LedgerEntry> {
     const [last] = await manager.find(LedgerEntryRow, {
@@ -210,13 +210,14 @@ export class LedgerService {
     await manager.insert(LedgerEntryRow, {
       id: randomUUID(),
       reviewId,
-      runId,
+      runId: runId ?? null,
+      searchId: searchId ?? null,
       entry: number,
       kind,
       database,
       outcome,
       about,
-      summary: JSON.stringify(summary),
+      summary,
       words: searchedWords(entry.content),
       content: canonicalJson(entry.content),
       previousHash: entry.previousHash,
@@ -245,7 +246,7 @@ export class LedgerService {
       await this.reviews.expect(reviewId, manager);
       const { hash } = await this.expectRow(manager, reviewId, about);
       const told = { by: person.name, at: new Date().toISOString(), applicationVersion: APPLICATION_VERSION };
-      return this.append(manager, reviewId, null, content({ about: { entry: about, hash }, ...told }));
+      return this.append(manager, reviewId, {}, content({ about: { entry: about, hash }, ...told }));
     });
   }
 
@@ -266,7 +267,7 @@ export class LedgerService {
     const notes = new Map<number | null, number>();
     for (const each of about) notes.set(each.about, (notes.get(each.about) ?? 0) + 1);
     return rows.map(({ entry, summary, hash }) => ({
-      ...(JSON.parse(summary) as KeptSummary),
+      ...summary,
       entry,
       hash,
       notes: notes.get(entry) ?? 0,

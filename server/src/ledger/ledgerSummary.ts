@@ -1,9 +1,6 @@
 /** What is kept of an entry beside its content, so that lists are read and narrowed without reading every entry. */
 import { appliedLimits, isRun, textKey, type LedgerContent } from '@even-lantern/core';
-import type { LedgerSummary } from '@even-lantern/contract';
-
-/** What stands in the summary column: all but what the row tells. */
-export type KeptSummary = Omit<LedgerSummary, 'entry' | 'hash' | 'notes'>;
+import type { KeptSummary } from '../store/entities.js';
 
 export function summaryOf(content: LedgerContent): KeptSummary {
   const none = {

@@ -57,10 +57,10 @@ export class KeptRecords {
     if (count > MOST_KEPT) return null;
     const ids = await this.store.read.find(RecordRow, {
       where,
-      select: { id: true, version: true, lastRunId: true },
+      select: { id: true, version: true, lastRunId: true, lastSearchId: true },
       order: { id: 'ASC' },
     });
-    const key = `${reviewId}\n${database}\n${ids.map(({ id, lastRunId }) => `${id} ${lastRunId}`).join('\n')}`;
+    const key = `${reviewId}\n${database}\n${ids.map(({ id, lastRunId, lastSearchId }) => `${id} ${lastRunId ?? lastSearchId}`).join('\n')}`;
     const known = this.known.get(key);
     if (known !== undefined) return known;
     const rows = await this.store.read.find(RecordRow, { where, order: { id: 'ASC' } });

@@ -16,6 +16,7 @@ import {
 import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
+import { LimitRow } from '../store/entities.js';
 import { Actor } from '../people/people.js';
 import { LimitsService } from './limitsService.js';
 import { ProfileService } from './profileService.js';
@@ -42,7 +43,7 @@ export class LimitsController {
   }
 
   @Patch('limits/:id')
-  @EditsReview({ of: 'limit' })
+  @EditsReview({ of: LimitRow })
   @ApiOperation({ summary: 'Change, switch, move, take away or bring back a limit' })
   @ApiBody(bodyOf(limitChangeSchema))
   @ApiHeader(VERSION_HEADER)

@@ -56,10 +56,10 @@ export class LimitsService {
         reviewId,
         position,
         kind,
-        content: JSON.stringify(values),
+        content: values,
         reason: reason.trim(),
         on,
-        ways: JSON.stringify(ways),
+        ways,
         ...now(person),
         removedAt: null,
         version: 1,
@@ -80,10 +80,10 @@ export class LimitsService {
         if (problem !== null) throw badInput([{ path: 'values', message: problem }]);
       }
       const columns = {
-        ...(values === undefined ? {} : { content: JSON.stringify(values) }),
+        ...(values === undefined ? {} : { content: values }),
         ...(reason === undefined ? {} : { reason: reason.trim() }),
         ...(on === undefined ? {} : { on }),
-        ...(ways === undefined ? {} : { ways: JSON.stringify(ways) }),
+        ...(ways === undefined ? {} : { ways }),
         ...(removed === undefined ? {} : { removedAt: removed ? new Date().toISOString() : null }),
         ...now(person),
       };

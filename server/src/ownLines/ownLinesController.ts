@@ -12,6 +12,7 @@ import {
 import { EditsReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
+import { OwnLineRow } from '../store/entities.js';
 import { Actor } from '../people/people.js';
 import { OwnLinesService } from './ownLinesService.js';
 
@@ -34,7 +35,7 @@ export class OwnLinesController {
   }
 
   @Patch('own-lines/:id')
-  @EditsReview({ of: 'ownLine' })
+  @EditsReview({ of: OwnLineRow })
   @ApiOperation({ summary: 'Change, switch, move, annotate, take away or bring back a line' })
   @ApiBody(bodyOf(ownLineChangeSchema))
   @ApiHeader(VERSION_HEADER)
@@ -48,7 +49,7 @@ export class OwnLinesController {
   }
 
   @Post('own-lines/:id/merge')
-  @EditsReview({ of: 'ownLine' })
+  @EditsReview({ of: OwnLineRow })
   @HttpCode(200)
   @ApiOperation({ summary: 'Make two lines one; what referred to either refers to it' })
   @ApiBody(bodyOf(ownLineMergeSchema))
@@ -63,7 +64,7 @@ export class OwnLinesController {
   }
 
   @Post('own-lines/:id/split')
-  @EditsReview({ of: 'ownLine' })
+  @EditsReview({ of: OwnLineRow })
   @HttpCode(200)
   @ApiOperation({ summary: 'Make the parts that a line joins lines of their own, which it then joins' })
   @ApiHeader(VERSION_HEADER)

@@ -17,17 +17,26 @@ import {
 } from '@even-lantern/core';
 import yauzl from 'yauzl';
 import { bytesOf, entriesIn, linesIn, openZip } from './zip.js';
+import { jsonTrouble } from '../store/description.js';
+import type { RawRow } from '../store/rawRows.js';
+import { ScratchStore } from '../store/scratchStore.js';
 import type { TableShape } from './packageTables.js';
 
 export interface PackageTask {
   path: string;
+  /** the tables of this program */
   shapes: Record<string, TableShape>;
-  tablesAsOf: string;
+  /** the versions of the tables that this program knows, the earliest first; its own is the last */
+  versions: string[];
+  /** where a package of earlier tables is brought up to those of this program */
+  scratch: string;
 }
 
 export interface PackageRead {
   /** null where there is trouble */
   crate: Crate | null;
+  /** whether its tables were of an earlier version, so that its rows stand in the scratch store */
+  upgraded: boolean;
   /** what does not fit, in sentences */
   troubles: string[];
   rows: number;
@@ -44,12 +53,18 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
   const troubles: string[] = [];
   let crate: Crate | null = null;
   let rows = 0;
+  let upgraded = false;
   try {
     const zip = await openZip(task.path);
     try {
       const read = await lookThrough(zip, task, troubles);
       crate = read.crate;
       rows = read.rows;
+      if (read.earlier !== null && troubles.length === 0) {
+        await fillScratch(read.earlier, task);
+        upgraded = true;
+      }
+      await read.earlier?.close();
     } finally {
       zip.close();
     }
@@ -61,7 +76,12 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
         : `The file is damaged, or no package: ${(error as Error).message.replace(/\.+$/, '')}.`,
     );
   }
-  return { crate: troubles.length === 0 ? crate : null, troubles: troubles.slice(0, MOST_TROUBLES), rows };
+  return {
+    crate: troubles.length === 0 ? crate : null,
+    upgraded,
+    troubles: troubles.slice(0, MOST_TROUBLES),
+    rows,
+  };
 }
 
 /** Whether an error tells of the file, and not of this program. */
@@ -74,9 +94,9 @@ function isOfZip(error: unknown): boolean {
 
 async function lookThrough(
   zip: yauzl.ZipFile,
-  { shapes, tablesAsOf }: PackageTask,
+  { shapes: present, versions, scratch }: PackageTask,
   troubles: string[],
-): Promise<{ crate: Crate; rows: number }> {
+): Promise<{ crate: Crate; rows: number; earlier: ScratchStore | null }> {
   const entries = await entriesIn(zip, MOST_FILES);
   const described = entries.get(CRATE_METADATA);
   if (described === undefined)
@@ -84,11 +104,14 @@ async function lookThrough(
   const read = readCrate((await bytesOf(zip, described, MOST_METADATA_BYTES)).toString('utf8'));
   if (!read.ok) throw new Trouble(read.message);
   const { crate } = read;
-  if (crate.tablesAsOf !== tablesAsOf) {
+  if (!versions.includes(crate.tablesAsOf)) {
     throw new Trouble(
-      `It was written by another release of the program (${crate.application || 'not told which'}), whose tables differ. Read it with that one.`,
+      `It was written by a later release of Even Lantern (${crate.application || 'not told which'}). Read it with that one, or a later one.`,
     );
   }
+  const earlier =
+    crate.tablesAsOf === versions.at(-1) ? null : await ScratchStore.open(scratch, crate.tablesAsOf);
+  const shapes = earlier === null ? present : shapesIn(await earlier.columns(), present);
   const files = new Map(crate.files.map((file) => [file.path, file]));
   for (const path of entries.keys()) {
     if (path !== CRATE_METADATA && !files.has(path))
@@ -98,7 +121,7 @@ async function lookThrough(
     if (!files.has(path)) troubles.push(`The table ${path} is missing.`);
   }
   for (const path of files.keys()) if (!entries.has(path)) troubles.push(`The file ${path} is missing.`);
-  if (troubles.length > 0) return { crate, rows: 0 };
+  if (troubles.length > 0) return { crate, rows: 0, earlier };
   const check = new Check(crate, troubles);
   let rows = 0;
   // In the order in which tables refer to others.
@@ -109,14 +132,46 @@ async function lookThrough(
     if (file === undefined || entry === undefined) continue;
     rows += await lookAtTable(zip, entry, file, name, shape, check);
     files.delete(path);
-    if (troubles.length > MOST_TROUBLES) return { crate, rows };
+    if (troubles.length > MOST_TROUBLES) return { crate, rows, earlier };
   }
   for (const file of files.values()) {
     const entry = entries.get(file.path);
     if (entry !== undefined) await lookAtFile(zip, entry, file, troubles);
   }
   check.end();
-  return { crate, rows };
+  return { crate, rows, earlier };
+}
+
+/** The tables of an earlier version: its own columns, and of these what is known of them now. */
+function shapesIn(
+  columns: Record<string, Pick<TableShape, 'columns' | 'key'>>,
+  present: Record<string, TableShape>,
+): Record<string, TableShape> {
+  return Object.fromEntries(
+    Object.entries(present).flatMap(([name, { refersTo, json }]) => {
+      const then = columns[name];
+      if (then === undefined) return [];
+      const known = <T>(all: Record<string, T>) =>
+        Object.fromEntries(Object.entries(all).filter(([column]) => column in then.columns));
+      return [[name, { ...then, refersTo: known(refersTo), json: known(json) }]];
+    }),
+  );
+}
+
+/** Puts the rows of a package into a store of its tables, and brings that up to the tables of this program. */
+async function fillScratch(store: ScratchStore, { path, shapes }: PackageTask): Promise<void> {
+  const zip = await openZip(path);
+  try {
+    const entries = await entriesIn(zip, MOST_FILES);
+    for (const name of Object.keys(shapes)) {
+      const entry = entries.get(pathOf(name));
+      if (entry === undefined) continue;
+      for await (const line of linesIn(zip, entry)) store.insert(name, JSON.parse(line) as RawRow);
+    }
+  } finally {
+    zip.close();
+  }
+  await store.bringUp();
 }
 
 export function pathOf(table: string): string {
@@ -205,10 +260,10 @@ class Check {
     }
     if (name === 'run' && row['status'] === 'running') this.tell(`${at}: the run had not ended.`);
     if (name === 'ledger_entry') this.entry(row, at);
-    if (name === 'run_record') {
-      const runId = String(row['runId']);
-      let found = this.found.get(runId);
-      if (found === undefined) this.found.set(runId, (found = []));
+    if (name === 'run_record' || name === 'elsewhere_record') {
+      const source = String(row['runId'] ?? row['searchId']);
+      let found = this.found.get(source);
+      if (found === undefined) this.found.set(source, (found = []));
       found.push(String(row['accession']));
     }
   }
@@ -225,15 +280,16 @@ class Check {
     for (const { row, at } of inOrder) {
       const content = parsed(String(row['content'])) as LedgerContent | null;
       if (content === null) return this.tell(`${at}: its content cannot be read.`);
-      const { previousHash, hash, runId } = row as {
+      const { previousHash, hash, runId, searchId } = row as {
         previousHash: string | null;
         hash: string;
         runId: string | null;
+        searchId?: string | null;
       };
       if (content.entry !== row['entry']) this.tell(`${at}: its content is that of another entry.`);
       this.verifier.take({ content, previousHash, hash });
       if (content.kind === 'elsewhere' && content.file !== null) {
-        const found = this.found.get(runId ?? '')?.length ?? 0;
+        const found = this.found.get(searchId ?? runId ?? '')?.length ?? 0;
         if (found !== content.file.records) {
           this.tell(`The records of entry ${content.entry} are not as many as its file held.`);
         }
@@ -262,19 +318,11 @@ function misfit(row: Row, { columns, json }: TableShape): string | null {
     const value = row[name];
     if (value === null && nullable) continue;
     if (typeof value !== type) return `its ${name} should be a ${type}.`;
-    if (json.includes(name) && typeof value === 'string' && !isJson(value))
-      return `its ${name} cannot be read.`;
+    const shape = json[name];
+    const trouble = shape === undefined || typeof value !== 'string' ? null : jsonTrouble(value, shape);
+    if (trouble !== null) return `its ${name} cannot be read: ${trouble}.`;
   }
   return null;
-}
-
-function isJson(text: string): boolean {
-  try {
-    JSON.parse(text);
-    return true;
-  } catch {
-    return false;
-  }
 }
 
 function parsed(line: string): Row | null {

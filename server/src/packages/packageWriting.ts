@@ -17,14 +17,17 @@ import {
   In,
   MoreThan,
   type EntityManager,
-  type EntityTarget,
+  type FindOperator,
   type FindOptionsWhere,
   type ObjectLiteral,
 } from 'typeorm';
 import { ZipFile } from 'yazl';
 import { APPLICATION_VERSION } from '../http/version.js';
+import type { EntityClass } from '../store/description.js';
 import { LedgerEntryRow, PersonRow, ReviewRow } from '../store/entities.js';
-import { ownersOf, PACKAGE_TABLES, PERSON_COLUMNS, TABLES_AS_OF, type Owners } from './packageTables.js';
+import { rawRowOf, type RawRow } from '../store/rawRows.js';
+import { peopleIn, tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
+import { ownedBy, rowsInPackage, TABLES_AS_OF, type Owned } from './packageTables.js';
 
 const AT_A_TIME = 200;
 const LINES = 'application/x-ndjson';
@@ -86,11 +89,11 @@ export function packageOf(
     });
   };
 
-  const owners = ownersOf(manager, reviewId);
-  owners.catch(failed);
-  for (const name of Object.keys(PACKAGE_TABLES).filter((each) => each !== 'person')) {
+  const owned = ownedBy(manager, reviewId);
+  owned.catch(failed);
+  for (const { name } of TABLES_OF_PACKAGES.filter((table) => table.entity !== PersonRow)) {
     const about = { description: `The table ${name}, one row a line.`, encodingFormat: LINES };
-    add(`data/${name}.ndjson`, about, () => linesOf(manager, name, owners, people), true);
+    add(`data/${name}.ndjson`, about, () => linesOf(manager, name, owned, people), true);
   }
   // People come last, when all have been named.
   const aboutPeople = { description: 'Those who are named, one a line.', encodingFormat: LINES };
@@ -146,66 +149,80 @@ export function packageOf(
 async function* linesOf(
   manager: EntityManager,
   name: string,
-  owners: Promise<Owners>,
+  owned: Promise<Owned>,
   people: Set<string>,
 ): AsyncIterable<string> {
-  const table = PACKAGE_TABLES[name];
-  if (table === undefined) return;
-  const { primaryColumns, columns } = manager.connection.getMetadata(table.entity);
-  const keys = primaryColumns.map(({ propertyName }) => propertyName);
-  const naming = columns
-    .map(({ propertyName }) => propertyName)
-    .filter((each) => PERSON_COLUMNS.includes(each));
-  const where = table.where(await owners);
-  const text = (rows: readonly ObjectLiteral[]) => {
-    for (const row of rows)
-      for (const column of naming) if (row[column] !== null) people.add(String(row[column]));
-    return rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+  const table = tableNamed(name);
+  const { entity } = table;
+  const naming = peopleIn(table);
+  const where = await rowsInPackage(manager, table, await owned);
+  const text = (rows: readonly RawRow[]) => {
+    for (const row of rows) {
+      for (const column of naming) if (row[column] != null) people.add(String(row[column]));
+    }
+    return textOf(rows);
   };
-  const [key] = keys;
-  if (keys.length === 1 && key === 'id') {
+  const keys = manager.connection.getMetadata(entity).primaryColumns.map(({ propertyName }) => propertyName);
+  const [key, ...further] = keys;
+  if (key === 'id') {
     // Which they are is asked for a part of all at a time: asked page by page, each would be sought among all.
     for (const [i, from] of BEGINNINGS.entries()) {
-      const ids = await idsBetween(manager, table.entity, where, from, BEGINNINGS[i + 1]);
+      const ids = await idsBetween(manager, entity, where, from, BEGINNINGS[i + 1]);
       for (let at = 0; at < ids.length; at += AT_A_TIME) {
         await othersFirst();
-        const some = ids.slice(at, at + AT_A_TIME);
-        yield text(await manager.find(table.entity, { where: { id: In(some) }, order: { id: 'ASC' } }));
+        const some = { id: In(ids.slice(at, at + AT_A_TIME)) };
+        yield text(await rawRows(manager, entity, some, { order: ['id'] }));
       }
       await othersFirst();
     }
     return;
   }
-  if (keys.includes('runId')) {
-    for (const runId of (await owners).runIds) {
-      for (let last = ''; ;) {
-        const rows = await manager.find(table.entity, {
-          where: { runId, accession: MoreThan(last) },
-          order: { accession: 'ASC' },
-          take: AT_A_TIME,
-        });
-        if (rows.length > 0) yield text(rows);
-        if (rows.length < AT_A_TIME) break;
-        await othersFirst();
-        last = String(rows.at(-1)?.['accession']);
-      }
+  // What has no id of its own is keyed by what it belongs to, and by what comes once in that.
+  const owners = where[key ?? ''] as FindOperator<string> | string;
+  const all = typeof owners === 'string' ? [owners] : (owners.value as unknown as string[]);
+  const [second] = further;
+  for (const owner of all) {
+    for (let last = ''; ;) {
+      const page = { [key ?? '']: owner, ...(second === undefined ? {} : { [second]: MoreThan(last) }) };
+      const rows = await rawRows(manager, entity, page, { order: keys, take: AT_A_TIME });
+      if (rows.length > 0) yield text(rows);
+      if (rows.length < AT_A_TIME || second === undefined) break;
+      await othersFirst();
+      last = String(rows.at(-1)?.[second]);
     }
-    return;
   }
-  // Tables of a few rows that have no id.
-  yield text(await manager.find(table.entity, { where }));
+}
+
+function textOf(rows: readonly RawRow[]): string {
+  return rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+}
+
+/** Rows as they stand in the store. */
+async function rawRows(
+  manager: EntityManager,
+  entity: EntityClass,
+  where: FindOptionsWhere<ObjectLiteral>,
+  { order, take }: { order: readonly string[]; take?: number },
+): Promise<RawRow[]> {
+  const builder = manager.createQueryBuilder<ObjectLiteral>(entity, 'row').where(where).limit(take);
+  builder.select([]);
+  for (const { propertyName } of manager.connection.getMetadata(entity).columns) {
+    builder.addSelect(`row.${propertyName}`, propertyName);
+  }
+  for (const column of order) builder.addOrderBy(`row.${column}`, 'ASC');
+  return (await builder.getRawMany<ObjectLiteral>()).map((row) => rawRowOf(manager, entity, row));
 }
 
 /** The ids of rows, in their order. @param to undefined for all that follow */
 async function idsBetween(
   manager: EntityManager,
-  entity: EntityTarget<ObjectLiteral>,
+  entity: EntityClass,
   where: FindOptionsWhere<ObjectLiteral>,
   from: string,
   to: string | undefined,
 ): Promise<string[]> {
   const builder = manager
-    .createQueryBuilder(entity, 'row')
+    .createQueryBuilder<ObjectLiteral>(entity, 'row')
     .select('row.id', 'id')
     .where(where)
     .andWhere('row.id >= :from', { from });
@@ -215,6 +232,5 @@ async function idsBetween(
 }
 
 async function* linesOfPeople(manager: EntityManager, people: ReadonlySet<string>): AsyncIterable<string> {
-  const rows = await manager.find(PersonRow, { where: { id: In([...people]) }, order: { id: 'ASC' } });
-  yield rows.map((row) => `${JSON.stringify(row)}\n`).join('');
+  yield textOf(await rawRows(manager, PersonRow, { id: In([...people]) }, { order: ['id'] }));
 }

@@ -2,17 +2,21 @@ import type { Readable } from 'node:stream';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import type { FileProgress, PackageTaken } from '@even-lantern/contract';
-import { In, type EntityManager } from 'typeorm';
+import { In, type EntityManager, type ObjectLiteral } from 'typeorm';
 import { Configuration } from '../configuration/configuration.js';
 import { badInput, conflict } from '../http/problem.js';
 import { IncomingFiles } from '../files/incomingFiles.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { ReviewRow, RunRow, ScheduleRow } from '../store/entities.js';
+import type { TableDescription } from '../store/description.js';
+import { PersonRow, ReviewRow, RunRow, ScheduleRow } from '../store/entities.js';
+import { insertRaw, type RawRow } from '../store/rawRows.js';
+import { ScratchStore } from '../store/scratchStore.js';
+import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
 import { Store } from '../store/store.js';
 import { OutOfMemory, WorkerPool } from '../workers/workerPool.js';
 import { pathOf, type PackageRead, type PackageTask } from './packageInFile.js';
-import { PACKAGE_TABLES, TABLES_AS_OF, tableShapes } from './packageTables.js';
+import { TABLE_VERSIONS, tableShapes } from './packageTables.js';
 import { packageOf } from './packageWriting.js';
 import { entriesIn, linesIn, openZip } from './zip.js';
 
@@ -20,8 +24,6 @@ const MOST_MEMORY_MB = 900;
 const MOST_FILES = 100;
 /** Rows that are kept in one change, so that others are served in between. */
 const BATCH = 60;
-
-type Row = Record<string, unknown>;
 
 /** A whole review as one file, and back again. */
 @Injectable()
@@ -70,7 +72,9 @@ export class PackagesService implements OnApplicationShutdown {
     return this.files.asItIs(source, job, async (path, tell, signal) => {
       tell({ phase: 'reading', bytes: 0, total: null });
       const shapes = tableShapes(this.store.read);
-      const { crate, troubles } = await this.looked({ path, shapes, tablesAsOf: TABLES_AS_OF }, signal);
+      const scratch = `${path}.scratch`;
+      const task = { path, shapes, versions: TABLE_VERSIONS, scratch };
+      const { crate, troubles, upgraded } = await this.looked(task, signal);
       if (crate === null) {
         throw badInput(troubles.map((message) => ({ path: 'file', message })));
       }
@@ -87,7 +91,12 @@ export class PackagesService implements OnApplicationShutdown {
         );
       }
       try {
-        return await this.keep(path, id, tell, signal);
+        const source = upgraded ? await rowsInScratch(scratch) : await rowsInPackage(path);
+        try {
+          return await this.keep(source, id, tell, signal);
+        } finally {
+          await source.close();
+        }
       } catch (error) {
         // What was kept so far is hidden, and goes bit by bit.
         await this.reviewEnd.discard(id);
@@ -108,87 +117,105 @@ export class PackagesService implements OnApplicationShutdown {
 
   /** Keeps rows that were looked through; the review is hidden until all of them are there. */
   private async keep(
-    path: string,
+    source: RowSource,
     id: string,
     tell: (progress: Partial<FileProgress>) => void,
     signal: AbortSignal,
   ): Promise<PackageTaken> {
-    const zip = await openZip(path);
-    try {
-      const entries = await entriesIn(zip, MOST_FILES);
-      let rows = 0;
-      const shared = new Map<string, Row[]>();
-      for (const [name, { shared: isShared }] of Object.entries(PACKAGE_TABLES)) {
-        const entry = entries.get(pathOf(name));
-        if (entry === undefined) continue;
-        let batch: Row[] = [];
-        const flush = async () => {
-          const some = batch;
-          batch = [];
-          if (some.length === 0) return;
-          await this.store.write(async (manager) =>
-            insert(manager, name, isShared === true ? await newOnes(manager, name, some) : some),
-          );
-          rows += some.length;
-          tell({ phase: 'keeping', records: rows });
-          await othersFirst();
-        };
-        for await (const line of linesIn(zip, entry)) {
-          signal.throwIfAborted();
-          const row = JSON.parse(line) as Row;
-          if (isShared === true && name !== 'person') {
-            let some = shared.get(name);
-            if (some === undefined) shared.set(name, (some = []));
-            some.push(row);
-            continue;
-          }
-          batch.push(name === 'review' ? { ...row, deletedAt: new Date().toISOString() } : row);
-          if (batch.length >= BATCH) await flush();
-        }
-        await flush();
-      }
-      return await this.store.write(async (manager) => {
-        for (const [name, some] of shared) {
-          for (const batch of batchesOf(await newOnes(manager, name, some))) {
-            await insert(manager, name, batch);
-            // Whoever reads is answered meanwhile.
-            await othersFirst();
-          }
-        }
-        // Two installations would tell of the same new records: who took it here says which goes on.
-        const { affected } = await manager.update(
-          ScheduleRow,
-          { reviewId: id, state: 'active' },
-          { state: 'paused', nextAt: null },
+    let rows = 0;
+    const shared = new Map<TableDescription, RawRow[]>();
+    for (const table of TABLES_OF_PACKAGES) {
+      const isOwn = table.owner === 'review';
+      let batch: RawRow[] = [];
+      const flush = async () => {
+        const some = batch;
+        batch = [];
+        if (some.length === 0) return;
+        await this.store.write(async (manager) =>
+          insertRaw(manager, table.entity, isOwn ? some : await newOnes(manager, table, some)),
         );
-        // Not as an edit, which would give it a later version.
-        const { driver } = manager.connection;
-        const shown = `UPDATE review SET "deletedAt" = NULL WHERE id = ${driver.createParameter('id', 0)}`;
-        await manager.query(shown, [id]);
-        const { title } = await this.reviews.get(id, manager);
-        return { id, title, rows, paused: affected ?? 0 };
-      });
-    } finally {
-      zip.close();
+        rows += some.length;
+        tell({ phase: 'keeping', records: rows });
+        await othersFirst();
+      };
+      for await (const row of source.rows(table.name)) {
+        signal.throwIfAborted();
+        if (!isOwn && table.entity !== PersonRow) {
+          let some = shared.get(table);
+          if (some === undefined) shared.set(table, (some = []));
+          some.push(row);
+          continue;
+        }
+        batch.push(table.entity === ReviewRow ? { ...row, deletedAt: new Date().toISOString() } : row);
+        if (batch.length >= BATCH) await flush();
+      }
+      await flush();
     }
+    return this.store.write(async (manager) => {
+      for (const [table, some] of shared) {
+        for (const batch of batchesOf(await newOnes(manager, table, some))) {
+          await insertRaw(manager, table.entity, batch);
+          // Whoever reads is answered meanwhile.
+          await othersFirst();
+        }
+      }
+      // Two installations would tell of the same new records: who took it here says which goes on.
+      const { affected } = await manager.update(
+        ScheduleRow,
+        { reviewId: id, state: 'active' },
+        { state: 'paused', nextAt: null },
+      );
+      // Not as an edit, which would give it a later version.
+      const { driver } = manager.connection;
+      const shown = `UPDATE review SET "deletedAt" = NULL WHERE id = ${driver.createParameter('id', 0)}`;
+      await manager.query(shown, [id]);
+      const { title } = await this.reviews.get(id, manager);
+      return { id, title, rows, paused: affected ?? 0 };
+    });
   }
 }
 
+/** Where the rows of a package come from. */
+interface RowSource {
+  rows(table: string): AsyncIterable<RawRow>;
+  close(): Promise<void>;
+}
+
+async function rowsInPackage(path: string): Promise<RowSource> {
+  const zip = await openZip(path);
+  const entries = await entriesIn(zip, MOST_FILES);
+  return {
+    async *rows(table) {
+      const entry = entries.get(pathOf(table));
+      if (entry === undefined) return;
+      for await (const line of linesIn(zip, entry)) yield JSON.parse(line) as RawRow;
+    },
+    close: () => Promise.resolve(zip.close()),
+  };
+}
+
+async function rowsInScratch(path: string): Promise<RowSource> {
+  const store = await ScratchStore.reopen(path);
+  return { rows: (table) => store.rows(tableNamed(table)), close: () => store.remove() };
+}
+
 /** Of rows that are not of the review alone, those that are not there; numbered behind those that are. */
-async function newOnes(manager: EntityManager, name: string, rows: readonly Row[]): Promise<Row[]> {
-  const table = PACKAGE_TABLES[name];
-  if (table === undefined) return [];
+async function newOnes(
+  manager: EntityManager,
+  { entity }: TableDescription,
+  rows: readonly RawRow[],
+): Promise<RawRow[]> {
   const there = new Set<unknown>();
   for (const batch of batchesOf(rows)) {
-    const found = await manager.find(table.entity, {
+    const found = await manager.find<ObjectLiteral>(entity, {
       where: { id: In(batch.map(({ id }) => id)) },
       select: { id: true },
     });
-    for (const { id } of found) there.add(id);
+    for (const row of found) there.add(row['id']);
   }
   /** the last number that is taken, by database */
   const last = new Map<unknown, number>();
-  const numbered: Row[] = [];
+  const numbered: RawRow[] = [];
   for (const row of rows) {
     if (there.has(row['id'])) continue;
     if (!('position' in row)) {
@@ -198,7 +225,11 @@ async function newOnes(manager: EntityManager, name: string, rows: readonly Row[
     const { database } = row;
     const before =
       last.get(database) ??
-      (await manager.maximum(table.entity, 'position', database === undefined ? {} : { database })) ??
+      (await manager.maximum<ObjectLiteral>(
+        entity,
+        'position' as never,
+        database === undefined ? {} : { database },
+      )) ??
       0;
     last.set(database, before + 1);
     numbered.push({ ...row, position: before + 1 });
@@ -206,27 +237,8 @@ async function newOnes(manager: EntityManager, name: string, rows: readonly Row[
   return numbered;
 }
 
-function batchesOf(rows: readonly Row[]): Row[][] {
+function batchesOf(rows: readonly RawRow[]): RawRow[][] {
   return Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
     rows.slice(i * BATCH, (i + 1) * BATCH),
   );
-}
-
-/** Puts rows in as they are. */
-async function insert(manager: EntityManager, name: string, rows: readonly Row[]): Promise<void> {
-  const table = PACKAGE_TABLES[name];
-  if (table === undefined) return;
-  const { connection } = manager;
-  const { columns, tableName } = connection.getMetadata(table.entity);
-  const { driver } = connection;
-  const names = columns.map(({ databaseName }) => driver.escape(databaseName)).join(', ');
-  const places = columns.map((_column, i) => driver.createParameter('value', i)).join(', ');
-  const text = `INSERT INTO ${driver.escape(tableName)} (${names}) VALUES (${places})`;
-  for (const row of rows) {
-    const values = columns.map((column) => {
-      const value: unknown = row[column.propertyName];
-      return driver.preparePersistentValue(value, column) as unknown;
-    });
-    await manager.query(text, values);
-  }
 }

@@ -14,11 +14,19 @@ import { In } from 'typeorm';
 import { notFound } from '../http/problem.js';
 import { contextOf, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { evaluationContextOf } from '../databases/evaluationContext.js';
-import { LedgerEntryRow, RecordRow, RecordStateRow, RunRecordRow, RunRow } from '../store/entities.js';
+import {
+  ElsewhereRecordRow,
+  ElsewhereSearchRow,
+  LedgerEntryRow,
+  RecordRow,
+  RecordStateRow,
+  RunRecordRow,
+  RunRow,
+} from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { stateDigest } from './keepRecords.js';
 
-/** Which runs found a record, and which of their lines. */
+/** Which runs and searches made elsewhere found a record, and which lines of runs. */
 @Injectable()
 export class FoundByService {
   constructor(
@@ -32,12 +40,12 @@ export class FoundByService {
     const row = await read.findOneBy(RecordRow, { id });
     if (row === null) throw notFound('This record');
     const { reviewId, database, accession } = row;
-    const runs = await read.find(RunRow, { where: { reviewId, database }, select: { id: true } });
-    const runIds = In(runs.map((run) => run.id));
-    const found = await read.find(RunRecordRow, { where: { runId: runIds, accession } });
-    const byRun = new Map(found.map((each) => [each.runId, each]));
+    const found = await this.foundIn(row);
     const entries = await read.find(LedgerEntryRow, {
-      where: { reviewId, runId: In([...byRun.keys()]) },
+      where: [
+        { reviewId, runId: In([...found.keys()]) },
+        { reviewId, searchId: In([...found.keys()]) },
+      ],
       order: { entry: 'DESC' },
     });
     const states = await read.findBy(RecordStateRow, { reviewId, database, accession });
@@ -47,9 +55,9 @@ export class FoundByService {
     const open = this.databases.knows(database)
       ? await this.databases.open(database).catch(() => null)
       : null;
-    return entries.flatMap(({ content: text, runId }): FoundBy[] => {
+    return entries.flatMap(({ content: text, runId, searchId }): FoundBy[] => {
       const content = JSON.parse(text) as LedgerContent;
-      const { rank = 0, digest = null } = byRun.get(runId ?? '') ?? {};
+      const { rank = 0, digest = null } = found.get(runId ?? searchId ?? '') ?? {};
       if (content.kind === 'elsewhere') {
         const { entry, at, way, place } = content;
         return [{ entry, release: '', at, rank, lines: null, elsewhere: `${way}: ${place}` }];
@@ -68,6 +76,26 @@ export class FoundByService {
         },
       ];
     });
+  }
+
+  /** By the ids of runs and searches, the place that a record had in what they found. */
+  private async foundIn({
+    reviewId,
+    database,
+    accession,
+  }: RecordRow): Promise<ReadonlyMap<string, Pick<RunRecordRow, 'rank' | 'digest'>>> {
+    const { read } = this.store;
+    const runs = await read.find(RunRow, { where: { reviewId, database }, select: { id: true } });
+    const searches = await read.findBy(ElsewhereSearchRow, { reviewId, source: database });
+    const idsOf = (rows: readonly { id: string }[]) => In(rows.map(({ id }) => id));
+    const [byRuns, bySearches] = await Promise.all([
+      read.findBy(RunRecordRow, { runId: idsOf(runs), accession }),
+      read.findBy(ElsewhereRecordRow, { searchId: idsOf(searches), accession }),
+    ]);
+    return new Map<string, Pick<RunRecordRow, 'rank' | 'digest'>>([
+      ...byRuns.map((each) => [each.runId, each] as const),
+      ...bySearches.map((each) => [each.searchId, each] as const),
+    ]);
   }
 }
 

@@ -66,9 +66,7 @@ export class FoundRecords {
 export function shownOf(
   record: BibRecord,
   rank: number,
-  runId: string,
-): Pick<RecordRow, 'lastRunId' | 'rank' | 'title' | 'year' | 'journal' | 'publicationTypes' | 'record'> {
-  const { title, year, journal } = record;
-  const publicationTypes = JSON.stringify(record.publicationTypes);
-  return { lastRunId: runId, rank, title, year, journal, publicationTypes, record: JSON.stringify(record) };
+): Pick<RecordRow, 'rank' | 'title' | 'year' | 'journal' | 'publicationTypes' | 'record'> {
+  const { title, year, journal, publicationTypes } = record;
+  return { rank, title, year, journal, publicationTypes, record: JSON.stringify(record) };
 }

@@ -108,16 +108,22 @@ export class RecordDesignsService implements BeforeApplicationShutdown {
     while (!this.stopped) {
       const rows = await this.store.read.find(RecordRow, {
         where: { reviewId, design: IsNull() },
-        select: { id: true, record: true, lastRunId: true },
+        select: { id: true, record: true, lastRunId: true, lastSearchId: true },
         take: AT_ONCE,
       });
       if (rows.length === 0) return;
       const task = { rules, taxonomy, records: rows.map(({ record }) => record) };
       const told = await this.pool.run(task, { signal: AbortSignal.timeout(MOST_MS) });
       await this.store.write(async (manager) => {
-        for (const [i, { id, lastRunId }] of rows.entries()) {
+        for (const [i, { id, lastRunId, lastSearchId }] of rows.entries()) {
           // What somebody judged or a run brought meanwhile goes before it.
-          const where = { id, lastRunId, design: IsNull(), designJudged: false };
+          const where = {
+            id,
+            lastRunId: lastRunId ?? IsNull(),
+            lastSearchId: lastSearchId ?? IsNull(),
+            design: IsNull(),
+            designJudged: false,
+          };
           await manager.update(RecordRow, where, { design: told[i] ?? '' });
         }
       });

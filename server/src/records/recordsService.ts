@@ -18,7 +18,7 @@ import { badInput, notFound } from '../http/problem.js';
 import { changeVersion } from '../edits/changeVersion.js';
 import { DesignContent } from '../designs/designContent.js';
 import { PeopleService } from '../people/people.js';
-import { DesignJudgementRow, RecordRow, RunRow } from '../store/entities.js';
+import { ElsewhereSearchRow, DesignJudgementRow, RecordRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { addToCount, countsOf } from './recordCounts.js';
 
@@ -71,7 +71,7 @@ export class RecordsService {
         title: row.title,
         year: row.year,
         journal: row.journal,
-        publicationTypes: JSON.parse(row.publicationTypes) as string[],
+        publicationTypes: row.publicationTypes,
         decision: row.decision as Decision,
         version: row.version,
         runId: row.lastRunId,
@@ -150,11 +150,7 @@ export class RecordsService {
 
   /** The records that were kept, in order of relevance, so many at a time. */
   async *kept(reviewId: string): AsyncGenerator<SourcedRecord[]> {
-    const runs = await this.store.read.find(RunRow, {
-      where: { reviewId },
-      select: { id: true, database: true, databaseName: true },
-    });
-    const names = new Map(runs.map(({ database, databaseName }) => [database, databaseName]));
+    const names = await this.sourceNames(reviewId);
     const sourced = (row: RecordRow): SourcedRecord => ({
       record: bibRecord(row),
       source: { database: row.database, name: names.get(row.database) ?? row.database },
@@ -173,6 +169,20 @@ export class RecordsService {
       if (last === undefined || ids.length < EXPORTED_AT_ONCE) return;
       after = cursorOf(last, 'relevance');
     }
+  }
+
+  /** What the databases and places are called that records of a review came from, by the ids that records have of them. */
+  private async sourceNames(reviewId: string): Promise<ReadonlyMap<string, string>> {
+    const { read } = this.store;
+    const runs = await read.find(RunRow, {
+      where: { reviewId },
+      select: { id: true, database: true, databaseName: true },
+    });
+    const searches = await read.findBy(ElsewhereSearchRow, { reviewId });
+    return new Map([
+      ...runs.map(({ database, databaseName }) => [database, databaseName] as const),
+      ...searches.map(({ source, name }) => [source, name] as const),
+    ]);
   }
 
   /** The ids of a page in their order. */

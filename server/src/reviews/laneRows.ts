@@ -42,7 +42,7 @@ export function termOf(row: TermRow): ReviewTerm {
   return {
     id: row.id,
     laneId: row.laneId,
-    content: JSON.parse(row.content) as TermContent,
+    content: row.content,
     origin: row.origin as TermOrigin,
     heldBack: row.heldBack,
     version: row.version,

@@ -12,10 +12,10 @@ export function limitOf(row: LimitRow, changedBy: string): ReviewLimit {
   return {
     id,
     kind,
-    values: JSON.parse(content) as ReviewLimit['values'],
+    values: content,
     reason,
     on,
-    ways: JSON.parse(ways) as ReviewLimit['ways'],
+    ways,
     changedAt,
     changedBy,
     version,

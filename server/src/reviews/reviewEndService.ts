@@ -1,68 +1,25 @@
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, Logger, type OnApplicationBootstrap } from '@nestjs/common';
 import type { ReviewDeletion, ReviewHoldings } from '@even-lantern/contract';
-import { In, IsNull, Not, type EntityManager, type EntityTarget } from 'typeorm';
+import { In, IsNull, Not, type ObjectLiteral } from 'typeorm';
 import { badInput, conflict } from '../http/problem.js';
+import type { TableDescription } from '../store/description.js';
 import {
-  AcceptedFindingRow,
-  DatabaseChoiceRow,
-  DesignJudgementRow,
-  DesignPassRow,
-  EditStepRow,
-  ElementRow,
-  LaneEventRow,
   LaneRow,
   LedgerEntryRow,
-  LimitRow,
-  LineTextRow,
-  PeerCommentRow,
-  PeerReviewRow,
-  PointJudgementRow,
   RecordCountRow,
-  RecordRow,
-  RecordStateRow,
-  DriftRow,
-  FiringRow,
-  ScheduleRow,
   ReviewRow,
-  RunRecordRow,
-  OwnLineRow,
   RunRow,
   ShelfItemRow,
-  StrategyVersionRow,
   TermRow,
-  WordingRow,
 } from '../store/entities.js';
+import { rowsOfReview, TABLES_OF_REVIEWS, type OwnerIds } from '../store/tables.js';
 import { Store } from '../store/store.js';
 import { ReviewsService } from './reviewsService.js';
 
 /** Rows that go in one change, so that others need not wait for a review of 100,000 records. */
 const AT_ONCE = 200;
 const MOST_ROUNDS = 5;
-
-/** What belongs to rows that belong to a review, and how. What refers to others goes before them. */
-const OF_PEER_REVIEWS = [PointJudgementRow, PeerCommentRow] as const;
-const OF_LANES = [LaneEventRow, TermRow] as const;
-const OF_REVIEWS = [
-  LedgerEntryRow,
-  RecordStateRow,
-  DriftRow,
-  FiringRow,
-  ScheduleRow,
-  DesignJudgementRow,
-  RecordRow,
-  RunRow,
-  LineTextRow,
-  DatabaseChoiceRow,
-  ShelfItemRow,
-  LimitRow,
-  OwnLineRow,
-  AcceptedFindingRow,
-  StrategyVersionRow,
-  EditStepRow,
-  PeerReviewRow,
-  LaneRow,
-] as const;
 
 /** Deleting reviews. One that is deleted is gone at once for everybody; what it held goes bit by bit. */
 @Injectable()
@@ -149,49 +106,42 @@ export class ReviewEndService implements OnApplicationBootstrap {
     });
   }
 
+  /** What refers to others goes before them, and the review last. */
   private async removeAll(id: string): Promise<void> {
-    const { read } = this.store;
-    const laneIds = (await read.findBy(LaneRow, { reviewId: id })).map((lane) => lane.id);
-    const elementIds = (await read.findBy(ElementRow, { reviewId: id })).map((element) => element.id);
-    for (const { id: runId } of await read.findBy(RunRow, { reviewId: id })) await this.removeFound(runId);
-    for (const table of OF_LANES) await this.removeRows(table, { laneId: In(laneIds) });
-    const peerReviews = await read.findBy(PeerReviewRow, { reviewId: id });
-    const ofPeerReviews = { peerReviewId: In(peerReviews.map((each) => each.id)) };
-    for (const table of OF_PEER_REVIEWS) await this.removeRows(table, ofPeerReviews);
-    for (const table of OF_REVIEWS) await this.removeRows(table, { reviewId: id });
-    await this.removeRows(WordingRow, { elementId: In(elementIds) });
-    await this.removeRows(ElementRow, { reviewId: id });
-    await this.store.write(async (manager) => {
-      await manager.delete(RecordCountRow, { reviewId: id });
-      await manager.delete(DesignPassRow, { reviewId: id });
-      await manager.delete(ReviewRow, { id });
-    });
+    const owners: OwnerIds = new Map();
+    for (const table of [...TABLES_OF_REVIEWS].reverse()) {
+      await this.removeRows(table, await rowsOfReview(this.store.read, table, id, owners));
+    }
   }
 
-  private async removeRows(table: EntityTarget<{ id: string }>, where: object): Promise<void> {
-    const some = (manager: EntityManager) =>
-      manager.find(table, { select: { id: true }, where, take: AT_ONCE });
+  private async removeRows({ entity }: TableDescription, where: ObjectLiteral): Promise<void> {
+    const keys = this.store.read.connection
+      .getMetadata(entity)
+      .primaryColumns.map(({ propertyName }) => propertyName);
+    const select = Object.fromEntries(keys.map((key) => [key, true]));
     for (;;) {
       const left = await this.store.write(async (manager) => {
-        const ids = (await some(manager)).map(({ id }) => id);
-        if (ids.length > 0) await manager.delete(table, { id: In(ids) });
-        return ids.length === AT_ONCE;
+        const rows = await manager.find<ObjectLiteral>(entity, { select, where, take: AT_ONCE });
+        for (const criteria of byFirstKey(rows, keys)) await manager.delete(entity, criteria);
+        return rows.length === AT_ONCE;
       });
       if (!left) return;
       await othersFirst();
     }
   }
+}
 
-  private async removeFound(runId: string): Promise<void> {
-    for (;;) {
-      const left = await this.store.write(async (manager) => {
-        const rows = await manager.find(RunRecordRow, { where: { runId }, take: AT_ONCE });
-        const accessions = rows.map(({ accession }) => accession);
-        if (accessions.length > 0) await manager.delete(RunRecordRow, { runId, accession: In(accessions) });
-        return accessions.length === AT_ONCE;
-      });
-      if (!left) return;
-      await othersFirst();
-    }
-  }
+/** Rows as conditions: where their key is of two columns, one condition for each value of the first. */
+function byFirstKey(
+  rows: readonly ObjectLiteral[],
+  [first = 'id', second]: readonly string[],
+): ObjectLiteral[] {
+  if (rows.length === 0) return [];
+  const valuesOf = (some: readonly ObjectLiteral[], key: string) => In(some.map((row) => row[key] as string));
+  if (second === undefined) return [{ [first]: valuesOf(rows, first) }];
+  const owners = new Set(rows.map((row) => row[first] as string));
+  return [...owners].map((owner) => {
+    const own = rows.filter((row) => row[first] === owner);
+    return { [first]: owner, [second]: valuesOf(own, second) };
+  });
 }

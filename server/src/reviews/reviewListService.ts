@@ -10,7 +10,6 @@ import type { ReviewSummary, RunStatus } from '@even-lantern/contract';
 import { In, IsNull, Not, type EntityManager } from 'typeorm';
 import { PeopleService } from '../people/people.js';
 import {
-  ELSEWHERE,
   ElementRow,
   LaneEventRow,
   LaneRow,
@@ -103,7 +102,7 @@ async function standingOf(
   const held = searched.map(({ id }) => ground.terms.get(id) ?? 0);
   const [run] = await manager.find(RunRow, {
     select: { startedAt: true, ranBy: true, databaseName: true, hits: true, status: true },
-    where: { reviewId, queryType: Not(ELSEWHERE) },
+    where: { reviewId },
     order: { startedAt: 'DESC' },
     take: 1,
   });

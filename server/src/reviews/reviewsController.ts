@@ -14,6 +14,7 @@ import {
 import { EditsNoReview, EditsReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
+import { ElementRow } from '../store/entities.js';
 import { Actor } from '../people/people.js';
 import { ReviewEndService } from './reviewEndService.js';
 import { ReviewListService } from './reviewListService.js';
@@ -82,7 +83,7 @@ export class ReviewsController {
   }
 
   @Patch('elements/:id')
-  @EditsReview({ of: 'element' })
+  @EditsReview({ of: ElementRow })
   @ApiOperation({ summary: 'Write an element of the question, or switch searching on it' })
   @ApiBody(bodyOf(elementChangeSchema))
   @ApiHeader(VERSION_HEADER)

@@ -96,7 +96,7 @@ export class ReviewsService {
       limits: await this.limits(id, manager),
       ownLines: await this.ownLines(id, manager),
       accepted: await acceptedFindings(manager, this.people, id),
-      ladder: review.ladder === null ? null : (JSON.parse(review.ladder) as Review['ladder']),
+      ladder: review.ladder,
     };
   }
 

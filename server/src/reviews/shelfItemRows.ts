@@ -14,7 +14,7 @@ export function shelfItemOf(row: ShelfItemRow): ShelfItem {
   return {
     id,
     name,
-    contents: JSON.parse(contents) as TermContent[],
+    contents,
     origin: origin as TermOrigin,
     source,
     version,

@@ -77,29 +77,34 @@ export class RunClosing implements BeforeApplicationShutdown {
       const accessions = found?.accessions() ?? (await accessionsOf(manager, row.id));
       const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
       const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
-      const byHand = added !== null && (JSON.parse(added.content) as Pick<NewDatabase, 'how'>).how === 'hand';
-      const { content } = await this.ledger.append(manager, row.reviewId, row.id, {
-        kind: 'run',
-        outcome: status,
-        reason,
-        database: row.database,
-        databaseName: row.databaseName,
-        release: row.release,
-        dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
-        queryType: row.queryType,
-        lines,
-        limits: limitsCounted(row.limits, lines),
-        hits,
-        fetched: accessions.length,
-        remarks: JSON.parse(row.remarks) as string[],
-        fingerprint: resultFingerprint(accessions),
-        startedAt: row.startedAt,
-        timeZone: row.timeZone,
-        durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
-        ranBy: person.name,
-        ...begunOf(row),
-        applicationVersion: APPLICATION_VERSION,
-      });
+      const byHand = added !== null && added.content.how === 'hand';
+      const { content } = await this.ledger.append(
+        manager,
+        row.reviewId,
+        { runId: row.id },
+        {
+          kind: 'run',
+          outcome: status,
+          reason,
+          database: row.database,
+          databaseName: row.databaseName,
+          release: row.release,
+          dialect: (DIALECTS.get(row.queryType)?.form ?? 'CQL') + (byHand ? BY_HAND : ''),
+          queryType: row.queryType,
+          lines,
+          limits: limitsCounted(row.limits, lines),
+          hits,
+          fetched: accessions.length,
+          remarks: row.remarks,
+          fingerprint: resultFingerprint(accessions),
+          startedAt: row.startedAt,
+          timeZone: row.timeZone,
+          durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
+          ranBy: person.name,
+          ...begunOf(row),
+          applicationVersion: APPLICATION_VERSION,
+        },
+      );
       const change = { status, reason, hits, fetched: accessions.length };
       await manager.update(RunRow, { id: row.id }, change);
       Object.assign(row, change);
@@ -109,10 +114,9 @@ export class RunClosing implements BeforeApplicationShutdown {
 }
 
 /** With what each left, which is what its line and the one before it found. */
-function limitsCounted(limits: string | null, lines: readonly LedgerLine[]): LedgerLimit[] {
-  const kept = limits === null ? [] : (JSON.parse(limits) as LedgerLimit[]);
+function limitsCounted(limits: readonly LedgerLimit[] | null, lines: readonly LedgerLine[]): LedgerLimit[] {
   const hitsOf = (line: number) => lines.find(({ number }) => number === line)?.hits ?? null;
-  return kept.map((limit) =>
+  return (limits ?? []).map((limit) =>
     limit.line === null ? limit : { ...limit, before: hitsOf(limit.line - 1), after: hitsOf(limit.line) },
   );
 }

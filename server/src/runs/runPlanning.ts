@@ -42,11 +42,11 @@ import { LedgerService, runOfEntry } from '../ledger/ledgerService.js';
 import { acceptedFindings } from '../reviews/acceptedFindings.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { PeopleService } from '../people/people.js';
-import { StrategyVersionRow, type RunRow } from '../store/entities.js';
+import { StrategyVersionRow, type Begun, type RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { VersionsService } from '../versions/versionsService.js';
 import { loggedLimits } from './runLimits.js';
-import { marksOf, type Begun } from './runState.js';
+import { marksOf } from './runState.js';
 
 /** How long a run waits for the database to tell its release. */
 const PATIENCE_MS = 4000;
@@ -84,7 +84,7 @@ export class RunPlanning {
     const row = await this.store.read.findOneBy(StrategyVersionRow, { id });
     if (row === null) throw notFound('This version');
     const { state, position: number, name, digest } = row;
-    return { state: JSON.parse(state) as StrategyState, version: { number, name, digest } };
+    return { state, version: { number, name, digest } };
   }
 
   /**
@@ -143,17 +143,15 @@ export class RunPlanning {
       row: {
         ...this.newRow(reviewId, database, release, { timeZone, most, begun }, person),
         queryType: dialect?.id ?? 'cql',
-        lines: JSON.stringify(
-          lines.map((line, i): LedgerLine => ({
-            number: line.number,
-            description: describeLine(line, lanes),
-            string: strings[i] ?? '',
-            hits: null,
-            losses: changes[i] ?? [],
-          })),
-        ),
-        marks: JSON.stringify(marksOf(strategies.said, reading.ownLines, context)),
-        limits: JSON.stringify(limits),
+        lines: lines.map((line, i): LedgerLine => ({
+          number: line.number,
+          description: describeLine(line, lanes),
+          string: strings[i] ?? '',
+          hits: null,
+          losses: changes[i] ?? [],
+        })),
+        marks: marksOf(strategies.said, reading.ownLines, context),
+        limits,
       },
     };
   }
@@ -203,11 +201,9 @@ export class RunPlanning {
       row: {
         ...this.newRow(reviewId, database, then, { timeZone, most, begun }, person),
         queryType: before.queryType ?? 'cql',
-        lines: JSON.stringify(lines),
-        marks: marks === null ? null : JSON.stringify(marks),
-        limits: JSON.stringify(
-          (before.limits ?? []).map((limit) => ({ ...limit, before: null, after: null })),
-        ),
+        lines,
+        marks,
+        limits: (before.limits ?? []).map((limit) => ({ ...limit, before: null, after: null })),
       },
     };
   }
@@ -220,7 +216,7 @@ export class RunPlanning {
   ): Promise<RunMark[] | null> {
     const run = await runOfEntry(this.store.read, reviewId, entry);
     if (run?.marks == null) return null;
-    return (JSON.parse(run.marks) as RunMark[]).map((mark) => {
+    return run.marks.map((mark) => {
       const { vocabulary, limitFields, cql } = mark;
       const read = renamed.length === 0 ? null : parseCql(cql, { vocabulary: vocabulary ?? '', limitFields });
       if (read?.ok !== true) return mark;
@@ -259,8 +255,8 @@ export class RunPlanning {
       reason: null,
       most,
       lastAt: at,
-      remarks: '[]',
-      begun: JSON.stringify(begun),
+      remarks: [],
+      begun,
     };
   }
 

@@ -14,20 +14,7 @@ import {
 } from '@even-lantern/core';
 import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
 import type { Asking } from '../connectors/databaseConnector.js';
-import type { RunRow } from '../store/entities.js';
-
-/** What an entry tells of how its run was begun, beside its lines and limits. */
-export interface Begun {
-  purpose: string;
-  note: string;
-  /** the same for runs that one action started; absent for one alone */
-  together?: string;
-  version: RunContent['version'];
-  accepted: LedgerAccepted[];
-  settled: LedgerSettled[];
-  repeats: EntryReference | null;
-  renamed: Renamed[];
-}
+import type { Begun, RunRow } from '../store/entities.js';
 
 export function askingOf({ queryType, release }: RunRow): Asking {
   // A database that has but one release may give it no date.
@@ -36,11 +23,11 @@ export function askingOf({ queryType, release }: RunRow): Asking {
 
 /** Null for a run of an earlier release of the program. */
 export function begunOf({ begun }: RunRow): Begun | null {
-  return begun === null ? null : (JSON.parse(begun) as Begun);
+  return begun;
 }
 
 export function linesOf(row: RunRow): LedgerLine[] {
-  return JSON.parse(row.lines) as LedgerLine[];
+  return row.lines;
 }
 
 /** @param entry the number of the entry that it became */
@@ -58,7 +45,7 @@ export function runOf(row: RunRow, entry: number | null = null): Run {
     hits: lines.at(-1)?.hits ?? null,
     fetched: row.fetched,
     reason: row.reason,
-    remarks: JSON.parse(row.remarks) as string[],
+    remarks: row.remarks,
     repeats: begunOf(row)?.repeats?.entry ?? null,
     entry,
     tooMany: row.status === 'interrupted' && (row.hits ?? 0) > row.most ? row.hits : null,

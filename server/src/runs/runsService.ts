@@ -25,7 +25,7 @@ import { LedgerEntryRow, ReviewRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, type RankedRecord } from '../records/foundRecords.js';
-import { keepRecords } from '../records/keepRecords.js';
+import { asSource, keepRecords } from '../records/keepRecords.js';
 import { PATIENT, RunClosing } from './runClosing.js';
 import { RunPlanning, tooManyText, type PlannedRun } from './runPlanning.js';
 import { askingOf, linesOf, runOf } from './runState.js';
@@ -197,9 +197,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       where: { reviewId },
       select: { id: true, marks: true },
     });
-    return Object.fromEntries(
-      rows.flatMap(({ id, marks }) => (marks === null ? [] : [[id, JSON.parse(marks) as RunMark[]]])),
-    );
+    return Object.fromEntries(rows.flatMap(({ id, marks }) => (marks === null ? [] : [[id, marks]])));
   }
 
   /** Waits until a run has ended. */
@@ -284,7 +282,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
         );
       }
       const fresh = found.take(answer.records, page.size);
-      row.remarks = JSON.stringify(found.remarks());
+      row.remarks = found.remarks();
       await this.keep(row, fresh);
       row.fetched = found.size;
       await this.save(row, lines, progress);
@@ -292,15 +290,12 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
   }
 
   private async keep(row: RunRow, records: readonly RankedRecord[]): Promise<void> {
-    if (records.length > 0) await this.store.write((manager) => keepRecords(manager, row, records), PATIENT);
+    if (records.length > 0)
+      await this.store.write((manager) => keepRecords(manager, asSource(row), records), PATIENT);
   }
 
-  private async save(
-    row: RunRow,
-    lines: readonly LedgerLine[],
-    progress: BehaviorSubject<Run>,
-  ): Promise<void> {
-    row.lines = JSON.stringify(lines);
+  private async save(row: RunRow, lines: LedgerLine[], progress: BehaviorSubject<Run>): Promise<void> {
+    row.lines = lines;
     row.lastAt = new Date().toISOString();
     const { hits, fetched, remarks, lastAt } = row;
     const change = { lines: row.lines, hits, fetched, remarks, lastAt };

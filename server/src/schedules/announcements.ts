@@ -3,7 +3,7 @@ import { formatCount } from '@even-lantern/core';
 import type { Schedule } from '@even-lantern/contract';
 import { Feed } from 'feed';
 import { createTransport } from 'nodemailer';
-import type { FreshRecord } from './scheduler.js';
+import type { FreshRecord } from '../store/entities.js';
 
 /** What one database brought at one time. */
 export interface Brought {

@@ -13,6 +13,7 @@ import { runContent } from '../runs/runPlanning.js';
 import { RunsService } from '../runs/runsService.js';
 import {
   FiringRow,
+  type FreshRecord,
   LedgerEntryRow,
   PersonRow,
   RecordRow,
@@ -30,13 +31,6 @@ const LOOK_EVERY_MS = 5000;
 const MINUTE_MS = 60_000;
 /** After how many minutes what failed is tried again, one time after the other. */
 const AGAIN_AFTER_MINUTES = [1, 5, 15, 60, 180, 360, 720];
-
-/** A record that a schedule brought. */
-export interface FreshRecord {
-  accession: string;
-  title: string;
-  year: number;
-}
 
 /**
  * Runs what is due, also while nobody has a page open, and after a restart. Each time is a row of its own, which is
@@ -120,12 +114,12 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
       });
       if (schedule?.nextAt == null) return;
       const { reviewId, nextAt: dueAt } = schedule;
-      const recurrence = JSON.parse(schedule.recurrence) as Recurrence;
+      const recurrence = schedule.recurrence;
       const nextAt = nextTime(recurrence, now).toISOString();
       const missed = timesBetween(recurrence, new Date(dueAt), now);
       await manager.update(ScheduleRow, { id }, { nextAt });
       if (!(await manager.existsBy(ReviewRow, { id: reviewId, deletedAt: IsNull() }))) return;
-      for (const entry of JSON.parse(schedule.entries) as number[]) {
+      for (const entry of schedule.entries) {
         const { content } = await this.ledger.entry(manager, reviewId, entry);
         await manager.insert(FiringRow, {
           id: randomUUID(),
@@ -175,7 +169,7 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
     const { read } = this.store;
     const schedule = await read.findOneByOrFail(ScheduleRow, { id: firing.scheduleId });
     const person = await read.findOneByOrFail(PersonRow, { id: schedule.createdBy });
-    const { timeZone } = JSON.parse(schedule.recurrence) as Recurrence;
+    const { timeZone } = schedule.recurrence;
     // What it is compared with is what this schedule found last.
     const [last] = await read.find(FiringRow, {
       where: { scheduleId: firing.scheduleId, entry: firing.entry, status: 'done', became: Not(IsNull()) },
@@ -207,7 +201,7 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
         {
           status: 'done',
           became: entry?.entry ?? null,
-          fresh: JSON.stringify(fresh),
+          fresh,
           freshCount: fresh.length,
           trouble: null,
         },

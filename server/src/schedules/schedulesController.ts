@@ -18,7 +18,6 @@ import { ReviewsService } from '../reviews/reviewsService.js';
 import { FiringRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { feedOf, mailOf, type Announcement } from './announcements.js';
-import type { FreshRecord } from './scheduler.js';
 import { SchedulesService } from './schedulesService.js';
 
 /** Times of a schedule that its feed holds. */
@@ -116,7 +115,7 @@ export class SchedulesController {
         brought: parts.map(({ databaseName, became, fresh, trouble }) => ({
           databaseName,
           entry: became,
-          fresh: fresh === null ? [] : (JSON.parse(fresh) as FreshRecord[]),
+          fresh: fresh ?? [],
           trouble,
         })),
       }));

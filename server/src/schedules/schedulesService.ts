@@ -72,8 +72,8 @@ export class SchedulesService {
       await manager.insert(ScheduleRow, {
         id: randomUUID(),
         reviewId,
-        entries: JSON.stringify(entries),
-        recurrence: JSON.stringify(recurrence),
+        entries,
+        recurrence,
         state: 'active',
         nextAt: nextTime(recurrence, now).toISOString(),
         token: randomBytes(TOKEN_BYTES).toString('base64url'),
@@ -94,7 +94,7 @@ export class SchedulesService {
         throw changedMeanwhile('schedule', current);
       }
       const next = {
-        recurrence: recurrence ?? (JSON.parse(row.recurrence) as Recurrence),
+        recurrence: recurrence ?? row.recurrence,
         state: state ?? row.state,
       };
       if (row.state === 'ended' && next.state === 'ended' && recurrence !== undefined) {
@@ -104,7 +104,7 @@ export class SchedulesService {
         ScheduleRow,
         { id },
         {
-          recurrence: JSON.stringify(next.recurrence),
+          recurrence: next.recurrence,
           state: next.state,
           nextAt: next.state === 'active' ? nextTime(next.recurrence, new Date()).toISOString() : null,
           version: version + 1,
@@ -143,7 +143,7 @@ export class SchedulesService {
     return Promise.all(
       rows.map(async (row): Promise<Schedule> => {
         const { id, reviewId, state, nextAt, createdAt, createdBy, version, token } = row;
-        const numbers = JSON.parse(row.entries) as number[];
+        const numbers = row.entries;
         const entries = await Promise.all(
           numbers.map(async (entry) => {
             const { content } = await this.ledger.entry(manager, reviewId, entry);
@@ -152,7 +152,7 @@ export class SchedulesService {
         );
         const unseen = await manager.sum(FiringRow, 'freshCount', { scheduleId: id, seen: false });
         return {
-          ...(JSON.parse(row.recurrence) as Recurrence),
+          ...row.recurrence,
           id,
           reviewId,
           entries,

@@ -12,6 +12,7 @@ import {
 import { EditsReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
+import { ShelfItemRow } from '../store/entities.js';
 import { Actor } from '../people/people.js';
 import { ShelfService } from './shelfService.js';
 
@@ -45,7 +46,7 @@ export class ShelfController {
   }
 
   @Post('shelf/:id/lane')
-  @EditsReview({ of: 'shelfItem' })
+  @EditsReview({ of: ShelfItemRow })
   @HttpCode(200)
   @ApiOperation({ summary: 'Move an item of the shelf into a lane' })
   @ApiBody(bodyOf(shelfMoveSchema))
@@ -60,7 +61,7 @@ export class ShelfController {
   }
 
   @Delete('shelf/:id')
-  @EditsReview({ of: 'shelfItem' })
+  @EditsReview({ of: ShelfItemRow })
   @ApiOperation({ summary: 'Take an item off the shelf; it can be put back' })
   @ApiHeader(VERSION_HEADER)
   takeOff(@Param('id') id: string, @IfMatch() version: number, @Actor() _person: Person) {

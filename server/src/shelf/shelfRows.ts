@@ -27,7 +27,7 @@ export async function putOnShelf(
     reviewId,
     position: ((await manager.maximum(ShelfItemRow, 'position', { reviewId })) ?? 0) + 1,
     name: name.trim(),
-    contents: JSON.stringify(contents),
+    contents,
     origin,
     source,
     createdAt: new Date().toISOString(),
@@ -49,7 +49,7 @@ export async function sameOnShelf(
 }
 
 export function contentsOf({ contents }: ShelfItemRow): TermContent[] {
-  return JSON.parse(contents) as TermContent[];
+  return contents;
 }
 
 function sameContents(ones: readonly TermContent[], others: readonly TermContent[]): boolean {

@@ -32,6 +32,8 @@ import {
 } from './entities/databases.js';
 import {
   RunRow,
+  ElsewhereSearchRow,
+  ElsewhereRecordRow,
   LedgerEntryRow,
   RecordRow,
   RunRecordRow,
@@ -50,6 +52,7 @@ export * from './entities/vocabularies.js';
 export * from './entities/databases.js';
 export * from './entities/records.js';
 export * from './entities/schedules.js';
+export * from './entities/shapes.js';
 
 export const ENTITIES = [
   LineTextRow,
@@ -79,6 +82,8 @@ export const ENTITIES = [
   TermRow,
   LaneEventRow,
   RunRow,
+  ElsewhereSearchRow,
+  ElsewhereRecordRow,
   LedgerEntryRow,
   RecordRow,
   RecordCountRow,

@@ -167,11 +167,10 @@ export async function openStore(path: string): Promise<Store> {
   try {
     mkdirSync(dirname(path), { recursive: true });
     hold = holdFolder(dirname(path));
+    await bringUp(path);
     const writer = sourceOf(path, 'synchronous = FULL', `wal_autocheckpoint = ${CHECKPOINT_PAGES}`);
     opened.push(writer);
     await writer.initialize();
-    await refuseNewer(writer);
-    await writer.runMigrations();
     const reader = sourceOf(path, 'query_only = ON', `cache_size = -${READING_CACHE_KB}`);
     opened.push(reader);
     await reader.initialize();
@@ -183,13 +182,29 @@ export async function openStore(path: string): Promise<Store> {
   }
 }
 
+/** Brings the tables up to date. Steps know tables as they were, so they are run without the entities of now. */
+async function bringUp(path: string): Promise<void> {
+  const { entities: _none, ...options } = optionsOf(path, ['synchronous = FULL']);
+  const source = new DataSource({ ...options, migrations: MIGRATIONS });
+  await source.initialize();
+  try {
+    await refuseNewer(source);
+    await source.runMigrations();
+  } finally {
+    await source.destroy();
+  }
+}
+
 /** @param pragmas what this connection has of its own */
 function sourceOf(path: string, ...pragmas: string[]): DataSource {
-  return new DataSource({
-    type: 'better-sqlite3',
+  return new DataSource(optionsOf(path, pragmas));
+}
+
+function optionsOf(path: string, pragmas: readonly string[]) {
+  return {
+    type: 'better-sqlite3' as const,
     database: path,
     entities: ENTITIES,
-    migrations: MIGRATIONS,
     synchronize: false,
     enableWAL: true,
     timeout: BUSY_MS,
@@ -197,7 +212,7 @@ function sourceOf(path: string, ...pragmas: string[]): DataSource {
       database.pragma('foreign_keys = ON');
       for (const pragma of pragmas) database.pragma(pragma);
     },
-  });
+  };
 }
 
 /** A store that a later release has changed is left alone: this one would misread it. */

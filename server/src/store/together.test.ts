@@ -1,3 +1,4 @@
+import { insertRaw } from './rawRows.js';
 import { Store } from './store.js';
 import { AddedDatabaseRow } from './entities.js';
 import type { DatabaseList, Review, Run, Translation } from '@even-lantern/contract';
@@ -91,7 +92,7 @@ test('an address that nothing can call is refused and not kept; a row that canno
   expect(refused.body).toMatchObject({ title: expect.stringContaining('no address that can be called') });
   const row = { addedAt: '2026-11-01T00:00:00.000Z', addedBy: server.person, removedAt: null };
   await server.application.get(Store).write((manager) =>
-    manager.insert(AddedDatabaseRow, [
+    insertRaw(manager, AddedDatabaseRow, [
       { id: 'torn', content: '{"how":', ...row },
       { id: 'odd', content: JSON.stringify({ ...description, vocabulary: null }), ...row },
     ]),

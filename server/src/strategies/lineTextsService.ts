@@ -39,7 +39,7 @@ export class LineTextsService {
               line,
               language: language === 'cql' ? 'cql' : 'own',
               text,
-              refersTo: JSON.parse(refersTo) as LineText['refersTo'],
+              refersTo,
               version,
               at,
               person: nameOf(personId),
@@ -76,7 +76,7 @@ export class LineTextsService {
         version: present + 1,
         language,
         text,
-        refersTo: JSON.stringify(refersTo),
+        refersTo,
         at: new Date().toISOString(),
         personId: person.id,
       };

@@ -20,7 +20,7 @@ export async function writtenLines(
             line,
             language: language === 'cql' ? ('cql' as const) : ('own' as const),
             text,
-            refersTo: JSON.parse(refersTo) as LineText['refersTo'],
+            refersTo,
           },
         ],
   );

@@ -140,10 +140,10 @@ async function readLanes(
     keys.set(laneKey(String(i + 1)), laneKey(laneId));
     const there = await manager.findBy(TermRow, { laneId, removedAt: IsNull() });
     for (const [k, { content, origin, heldBack }] of lane.terms.entries()) {
-      const known = there.find((row) => sameTerm(JSON.parse(row.content) as TermContent, content));
+      const known = there.find((row) => sameTerm(row.content, content));
       if (known === undefined) added += 1;
       else present += 1;
-      const parts = { content: JSON.stringify(content), origin, heldBack };
+      const parts = { content, origin, heldBack };
       const row = known ?? (await newTerm(manager, laneId, parts, person));
       if (known === undefined) there.push(row);
       keys.set(termKey(`${i + 1}.${k + 1}`), termKey(row.id));
@@ -174,7 +174,7 @@ async function readWritten(
       version: (last?.version ?? 0) + 1,
       language,
       text,
-      refersTo: JSON.stringify(keysWith(refersTo, keyFor)),
+      refersTo: keysWith(refersTo, keyFor),
       at: new Date().toISOString(),
       personId: person.id,
       latest: true,

@@ -1,4 +1,5 @@
 /** What edits change, out of the rows of a review and back into them. */
+import { isDeepStrictEqual } from 'node:util';
 import {
   findingKey,
   type EditableState,
@@ -26,7 +27,7 @@ export async function editableStateOf(
   return {
     framework: framework as FrameworkId,
     linesFor,
-    ladder: ladder === null ? null : (JSON.parse(ladder) as EditableState['ladder']),
+    ladder,
     accepted: (await standing(manager, reviewId)).map(({ check, place, detail, message, reason }) => ({
       check,
       at: place,
@@ -45,7 +46,7 @@ export async function editableStateOf(
     shelf: shelf.map(({ id, name, contents }) => ({
       id,
       name,
-      contents: JSON.parse(contents) as TermContent[],
+      contents,
     })),
   };
 }
@@ -73,20 +74,25 @@ export async function restoreEditable(
     manager,
     ShelfItemRow,
     await manager.findBy(ShelfItemRow, { reviewId }),
-    shelf.map(({ id, name, contents }) => ({ id, name, contents: JSON.stringify(contents) })),
+    shelf.map(({ id, name, contents }) => ({ id, name, contents })),
   );
 }
 
 async function restoreReview(
   manager: EntityManager,
   reviewId: string,
-  { framework, linesFor, ladder: rungs }: EditableState,
+  { framework, linesFor, ladder }: EditableState,
 ): Promise<void> {
   const review = await manager.findOneByOrFail(ReviewRow, { id: reviewId });
-  const ladder = rungs === null ? null : JSON.stringify(rungs);
-  if (review.framework === framework && review.linesFor === linesFor && review.ladder === ladder) return;
+  if (
+    review.framework === framework &&
+    review.linesFor === linesFor &&
+    isDeepStrictEqual(review.ladder, ladder)
+  )
+    return;
   const version = review.version + 1;
-  await manager.update(ReviewRow, { id: reviewId }, { framework, linesFor, ladder, version });
+  const rungs = ladder?.map((rung) => ({ ...rung, designs: [...rung.designs] })) ?? null;
+  await manager.update(ReviewRow, { id: reviewId }, { framework, linesFor, ladder: rungs, version });
 }
 
 async function restoreFindings(

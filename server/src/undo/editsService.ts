@@ -86,7 +86,7 @@ export class EditsService {
       const row = await find(manager);
       if (row === null) return { words: null, at: null, stuck: false };
       const { id, words, at } = row;
-      const step = JSON.parse(row.step) as EditStep;
+      const step = row.step;
       const present = await thingsIn(manager, reviewId);
       const back = present && takeBack(present, standing === 'undone' ? step : reversed(step));
       if (!back?.ok) {
@@ -124,15 +124,15 @@ async function keep(
   const last = await manager.findOne(EditStepRow, { where: whose, order: { position: 'DESC' } });
   const at = new Date().toISOString();
   if (last !== null && goesOn(last, step, edit, at)) {
-    const both = joinedSteps(JSON.parse(last.step) as EditStep, step);
+    const both = joinedSteps(last.step, step);
     const said = words ?? stepInWords(both, before, after);
-    await manager.update(EditStepRow, { id: last.id }, { at, step: JSON.stringify(both), words: said });
+    await manager.update(EditStepRow, { id: last.id }, { at, step: both, words: said });
     return;
   }
   const position = (last?.position ?? 0) + 1;
   await manager.insert(EditStepRow, {
     ...whose, id: randomUUID(), position, at, edit, words: words ?? stepInWords(step, before, after),
-    step: JSON.stringify(step), standing: 'done',
+    step, standing: 'done',
   }); // prettier-ignore
   await manager.delete(EditStepRow, { ...whose, position: LessThanOrEqual(position - MOST_STEPS) });
 }
@@ -142,5 +142,5 @@ function goesOn(last: EditStepRow, step: EditStep, edit: string | null, at: stri
   if (last.standing !== 'done') return false;
   if (edit !== null && edit === last.edit) return true;
   if (Date.parse(at) - Date.parse(last.at) > ONE_STEP_MS) return false;
-  return isMoreWriting(JSON.parse(last.step) as EditStep, step);
+  return isMoreWriting(last.step, step);
 }

@@ -1,5 +1,6 @@
 /** Making a strategy what it was. Rows are never deleted, so what was taken out since is there to be put back. */
 import { randomUUID } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
 import type { StrategyState } from '@even-lantern/core';
 import type { Person } from '@even-lantern/contract';
 import { In, type EntityManager, type EntityTarget } from 'typeorm';
@@ -48,10 +49,10 @@ export async function restore(
     state.limits.map(({ id, kind, values, reason, on, ways }) => ({
       id,
       kind,
-      content: JSON.stringify(values),
+      content: values,
       reason,
       on,
-      ways: JSON.stringify(ways),
+      ways,
     })),
     changed,
   );
@@ -95,7 +96,9 @@ export async function restoreRows<Row extends Placed>(
       continue;
     }
     const change = { ...was, position: at + 1, removedAt: null };
-    const differs = Object.entries(change).some(([name, value]) => row[name as keyof Row] !== value);
+    const differs = Object.entries(change).some(
+      ([name, value]) => !isDeepStrictEqual(row[name as keyof Row], value),
+    );
     if (differs) await set(row, change);
   }
 }
@@ -109,7 +112,7 @@ async function restoreTerms(
   const rows = await manager.findBy(TermRow, { laneId: In(laneIds) });
   const wanted = lanes.flatMap((lane) => placesIn(lane, rows));
   for (const row of rows) {
-    const content = JSON.parse(row.content) as Step['content'];
+    const content = row.content;
     const step = (what: Step['what'], parts: Partial<Step> = {}): Promise<void> =>
       note(manager, person, {
         laneId: row.laneId, termId: row.id, what, content, before: null, reason: null, ...parts,
@@ -123,10 +126,9 @@ async function restoreTerms(
       continue;
     }
     const { laneId, position, heldBack } = was;
-    const text = JSON.stringify(was.content);
     const now = { laneId: row.laneId, position: row.position, heldBack: row.heldBack, content: row.content };
-    const then = { laneId, position, heldBack, content: text };
-    if (row.removedAt === null && JSON.stringify(now) === JSON.stringify(then)) continue;
+    const then = { laneId, position, heldBack, content: was.content };
+    if (row.removedAt === null && isDeepStrictEqual(now, then)) continue;
     await manager.update(TermRow, { id: row.id }, { ...then, removedAt: null, version: row.version + 1 });
     const there = { laneId, content: was.content };
     if (row.removedAt !== null) await step('put back', there);
@@ -134,7 +136,7 @@ async function restoreTerms(
       await step('moved away');
       await step('moved here', there);
     }
-    if (row.content !== text) await step('changed', { ...there, before: content });
+    if (!isDeepStrictEqual(content, was.content)) await step('changed', { ...there, before: content });
     if (row.heldBack !== heldBack) {
       await step(heldBack === null ? 'searched again' : 'held back', { ...there, reason: heldBack });
     }
@@ -179,7 +181,7 @@ async function restoreWritten(
       version: row.version + 1,
       language: was?.language ?? row.language,
       text,
-      refersTo: JSON.stringify(was?.refersTo ?? {}),
+      refersTo: was?.refersTo ?? {},
       at,
       personId: person.id,
       latest: true,

@@ -63,7 +63,7 @@ export class VersionsService {
     const row = await this.expect(reviewId, id);
     const nameOf = await this.people.namesOf([row.personId]);
     const present = digestOf(await stateOf(this.store.read, reviewId)) === row.digest;
-    return { ...shown(row, nameOf(row.personId), present), state: JSON.parse(row.state) as StrategyState };
+    return { ...shown(row, nameOf(row.personId), present), state: row.state };
   }
 
   async name(reviewId: string, id: string, name: string): Promise<StrategyVersion[]> {
@@ -90,7 +90,7 @@ export class VersionsService {
       const row = await manager.findOneBy(StrategyVersionRow, { id, reviewId });
       if (row === null) throw notFound('This version');
       const left = await keepIn(manager, reviewId, person.id, false);
-      const then = JSON.parse(row.state) as StrategyState;
+      const then = row.state;
       const missing = lanes?.find((lane) => then.lanes.every((each) => each.id !== lane));
       if (missing !== undefined)
         throw badInput([{ path: 'lanes', message: 'This version has no such lane.' }]);
@@ -141,7 +141,7 @@ export async function keepIn(
     last.name === '' &&
     Date.parse(at) - Date.parse(last.at) < ONE_STATE_MS;
   if (goesOn) {
-    const change = { digest, state: JSON.stringify(state), fixed: !asOne };
+    const change = { digest, state, fixed: !asOne };
     await manager.update(StrategyVersionRow, { id: last.id }, change);
     return last.id;
   }
@@ -152,7 +152,7 @@ export async function keepIn(
     reviewId,
     position,
     digest,
-    state: JSON.stringify(state),
+    state,
     name: '',
     at,
     personId,
@@ -193,17 +193,17 @@ export async function stateOf(manager: EntityManager, reviewId: string): Promise
     limits: (await limitsInOrder(manager, reviewId)).map(({ id, kind, content, reason, on, ways }) => ({
       id,
       kind,
-      values: JSON.parse(content) as LimitValues,
+      values: content,
       reason,
       on,
-      ways: JSON.parse(ways) as StrategyState['limits'][number]['ways'],
+      ways,
     })),
     written: await writtenLines(manager, reviewId),
   };
 }
 
 function termState({ id, content, origin, heldBack }: TermRow): Term {
-  return { id, content: JSON.parse(content) as TermContent, origin: origin as TermOrigin, heldBack };
+  return { id, content, origin: origin as TermOrigin, heldBack };
 }
 
 function isEmpty({ lanes, ownLines, limits, written }: StrategyState): boolean {

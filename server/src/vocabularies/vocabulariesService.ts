@@ -77,7 +77,7 @@ export class VocabulariesService implements OnModuleInit {
         imported: {
           at: row.at,
           person: nameOf(row.personId),
-          notes: JSON.parse(row.notes) as string[],
+          notes: row.notes,
         },
       }));
     return [...served.values(), ...imported];
@@ -144,7 +144,7 @@ export class VocabulariesService implements OnModuleInit {
       release: vocabulary.release,
       headings: labels.length,
       content: JSON.stringify(vocabulary),
-      notes: JSON.stringify(told),
+      notes: told,
       at: new Date().toISOString(),
       personId: person.id,
     };
@@ -181,7 +181,7 @@ export class VocabulariesService implements OnModuleInit {
     const terms = await this.store.read.getRepository(TermRow).findBy({ removedAt: IsNull() });
     const used = new Set(
       terms
-        .map(({ content }) => JSON.parse(content) as TermContent)
+        .map(({ content }) => content)
         .flatMap((content) =>
           content.kind === 'heading' && content.vocabulary === id && gone.has(content.label)
             ? [content.label]

@@ -18,7 +18,7 @@ import {
   SearchesStage,
   VocabulariesPage,
 } from './stages.js';
-import { UndoProvider } from './undo.js';
+import { UndoProvider } from '../review/undo.js';
 
 /** Where they cover nothing that is read: the corner below the stages, or, where the ledger is open there, the other one. */
 function Notices() {

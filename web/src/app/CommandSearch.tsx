@@ -1,11 +1,11 @@
 import { Command } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { api } from './api.js';
-import type { GuidePage } from '../stages/guide/guidePages.js';
+import { api } from '../review/api/api.js';
+import type { GuidePage } from '../parts/guide/guidePages.js';
 import { switchTheme } from './theme.js';
-import { useUndo } from './undo.js';
-import type { DatabaseChoice } from './useDatabaseChoice.js';
+import { useUndo } from '../review/undo.js';
+import type { DatabaseChoice } from '../review/useDatabaseChoice.js';
 
 /** Pages and sections of the guide, which come when they are first wanted. */
 function GuideItems({
@@ -22,7 +22,7 @@ function GuideItems({
   const [pages, setPages] = useState<GuidePage[]>([]);
   useEffect(() => {
     if (open && pages.length === 0)
-      void import('../stages/guide/pages.js').then(({ GUIDE }) => setPages(GUIDE));
+      void import('../parts/guide/pages.js').then(({ GUIDE }) => setPages(GUIDE));
   }, [open, pages.length]);
   return (
     <Command.Group heading="Guide" className={headingClass}>

@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import { fakeServer, Refusal } from '../testing/fakeServer.js';
 import { renderAt } from '../testing/renderAt.js';
 import { PersonGate } from './PersonGate.js';
-import { PersonMenu } from './PersonMenu.js';
+import { PersonMenu } from '../review/PersonMenu.js';
 
 const people = [{ id: 'p1', name: 'Mara Quillfeather' }];
 

@@ -4,8 +4,8 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { LineForm } from '../parts/LineForm.js';
 import { Mark } from '../parts/Mark.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
-import { api, problemOf } from './api.js';
-import { forgetPerson, personId, PersonContext, rememberPerson } from './person.js';
+import { api, problemOf } from '../review/api/api.js';
+import { forgetPerson, personId, PersonContext, rememberPerson } from '../review/api/person.js';
 
 export function PersonGate({ children }: { children: ReactNode }) {
   const [id, setId] = useState(personId());

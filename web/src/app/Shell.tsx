@@ -3,7 +3,7 @@ import type { DatabaseProfile } from '@even-lantern/contract';
 import { StateSign, stateText } from '../parts/DatabaseStateNote.js';
 import { releaseText } from '../parts/release.js';
 import { counted, elementShape, formatCount, questionSentence } from '@even-lantern/core';
-import { lanesOfReview } from './lanes.js';
+import { lanesOfReview } from '../review/lanes.js';
 import {
   BookOpen,
   CircleHelp,
@@ -29,12 +29,12 @@ import { Mark } from '../parts/Mark.js';
 import { StageIntro } from '../parts/StageIntro.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
 import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
-import { api, problemOf } from './api.js';
-import { PersonMenu } from './PersonMenu.js';
+import { api, problemOf } from '../review/api/api.js';
+import { PersonMenu } from '../review/PersonMenu.js';
 import { CommandSearch } from './CommandSearch.js';
 import { switchTheme } from './theme.js';
-import { useDatabaseChoice, type DatabaseChoice } from './useDatabaseChoice.js';
-import type { ReviewContext } from './useReview.js';
+import { useDatabaseChoice, type DatabaseChoice } from '../review/useDatabaseChoice.js';
+import type { ReviewContext } from '../review/useReview.js';
 
 export function Shell() {
   const { reviewId = '' } = useParams();

@@ -1,8 +1,8 @@
 /** What an address needs is asked for while the page is still being put together. */
-import { api } from './api.js';
+import { api } from '../review/api/api.js';
 import { fetchStage } from './stages.js';
-import type { store as theStore } from './store.js';
-import { chosenDatabase } from './useDatabaseChoice.js';
+import type { store as theStore } from '../review/api/store.js';
+import { chosenDatabase } from '../review/useDatabaseChoice.js';
 
 export async function prefetch({ dispatch }: typeof theStore, { pathname, search }: Location): Promise<void> {
   dispatch(api.util.prefetch('people', undefined, {}));

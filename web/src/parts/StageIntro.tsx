@@ -11,7 +11,7 @@ export function StageIntro({ stage }: { stage: string }) {
   useEffect(() => {
     if (seen) return;
     let wanted = true;
-    void import('../stages/guide/pages.js').then(({ GUIDE }) => {
+    void import('./guide/pages.js').then(({ GUIDE }) => {
       if (wanted) setText(GUIDE.find(({ id }) => id === stage)?.intro ?? null);
     });
     return () => {

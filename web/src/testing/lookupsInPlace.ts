@@ -1,6 +1,6 @@
 /** There are no workers in tests: the same lookups, in place. To be put where `startLookups` is. */
 import type { Remote } from 'comlink';
-import { makeLookups, type Lookups } from '../app/lookups.js';
+import { makeLookups, type Lookups } from '../review/lookups.js';
 
 export function startLookups(): Remote<Lookups> {
   const { load, lookUp, propose, takeApart, check } = makeLookups();

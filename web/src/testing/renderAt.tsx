@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
-import { api } from '../app/api.js';
+import { api } from '../review/api/api.js';
 
 /** Renders within a store of its own and a router at a path; gives the person who clicks and types. */
 export function renderAt(path: string, content: ReactNode) {

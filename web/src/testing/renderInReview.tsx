@@ -11,9 +11,9 @@ import type {
 } from '@even-lantern/contract';
 import { Outlet, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { UndoProvider } from '../app/undo.js';
-import { lanesOfReview, type ReviewLane } from '../app/lanes.js';
-import { useReview, type ReviewContext } from '../app/useReview.js';
+import { UndoProvider } from '../review/undo.js';
+import { lanesOfReview, type ReviewLane } from '../review/lanes.js';
+import { useReview, type ReviewContext } from '../review/useReview.js';
 import { fakeServer, type Asked } from './fakeServer.js';
 import { renderAt } from './renderAt.js';
 

@@ -34,12 +34,16 @@ test('redirects, cut answers and broken compression are told apart', async () =>
     response.writeHead(200, { 'Content-Length': '5000' });
     response.write(count('7').slice(0, 40), () => response.destroy());
   });
-  await expect(shippedConnector(cut, { retries: 0 }).count('light')).rejects.toThrow('broke off in the middle');
+  await expect(shippedConnector(cut, { retries: 0 }).count('light')).rejects.toThrow(
+    'broke off in the middle',
+  );
   server.close();
   const zipped = await serving((_request, response) => {
     response.writeHead(200, { 'Content-Encoding': 'gzip' }).end('this is no gzip');
   });
-  await expect(shippedConnector(zipped, { retries: 0 }).count('light')).rejects.toThrow('compression is broken');
+  await expect(shippedConnector(zipped, { retries: 0 }).count('light')).rejects.toThrow(
+    'compression is broken',
+  );
 });
 
 test.each([

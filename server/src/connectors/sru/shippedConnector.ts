@@ -65,8 +65,7 @@ export function shippedConnector(address: string, options: Partial<SruOptions> =
       const facets = childAt(root, 'facetedResults', 'datasource', 'facets');
       return { hits, facets: facets === null ? {} : facetsIn(facets) };
     },
-    scan: (field, from, most, release) =>
-      client.scan(CONTEXT_SET + field, from, most, inRelease(release)),
+    scan: (field, from, most, release) => client.scan(CONTEXT_SET + field, from, most, inRelease(release)),
     vocabulary: async (named, signal) => client.get(ofServer(named), {}, signal),
     async advance() {
       const root = await client.xml({});

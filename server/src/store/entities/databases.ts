@@ -1,78 +1,92 @@
 /** Tables of databases: which are searched, which were added, and what people gave from them. */
-import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { KeptDatabase } from './shapes.js';
+import { PersonRow, ReviewRow } from './question.js';
+import {
+  DatabaseId,
+  Flag,
+  Id,
+  Json,
+  JsonText,
+  KeyText,
+  RefersTo,
+  Short,
+  Table,
+  Text,
+  Whole,
+} from '../description.js';
 
 /** Whether a database is searched for a review, and why not. */
-@Entity({ name: 'database_choice' })
+@Table('database_choice', 'review')
 export class DatabaseChoiceRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') database: string;
-  @Column('boolean') chosen: boolean;
-  @Column('text') note: string;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @DatabaseId() database: string;
+  @Flag() chosen: boolean;
+  @Text() note: string;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }
 
 /** A database that a person added. One that is removed stays, since what was run in it stays. */
-@Entity({ name: 'added_database' })
+@Table('added_database', 'named by reviews')
 export class AddedDatabaseRow {
-  @PrimaryColumn('varchar') id: string;
+  @Id() id: string;
   /** what was said of it, as JSON */
-  @Column('text') content: string;
-  @Column('varchar') addedAt: string;
-  @Column('varchar') addedBy: string;
-  @Column('varchar', { nullable: true }) removedAt: string | null;
+  @Json('object') content: KeptDatabase;
+  @Short() addedAt: string;
+  @RefersTo(() => PersonRow) addedBy: string;
+  @Short({ nullable: true }) removedAt: string | null;
 }
 
 /** What somebody did to a database. Rows are only ever added. */
-@Entity({ name: 'database_event' })
+@Table('database_event', 'installation')
 export class DatabaseEventRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') database: string;
+  @Id() id: string;
+  @Short() database: string;
   /** order within the database, from 1 */
-  @Column('integer') position: number;
-  @Column('varchar') what: string;
+  @Whole() position: number;
+  @Short() what: string;
   /** such as the release it was moved to */
-  @Column('text') detail: string;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Text() detail: string;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }
 
 /** How much a database may be asked, where somebody said so. */
-@Entity({ name: 'call_budget' })
+@Table('call_budget', 'installation')
 export class CallBudgetRow {
-  @PrimaryColumn('varchar') database: string;
-  @Column('integer') atOnce: number;
+  @KeyText() database: string;
+  @Whole() atOnce: number;
   /** null for no bound */
-  @Column('integer', { nullable: true }) perSecond: number | null;
-  @Column('varchar') changedAt: string;
-  @Column('varchar') changedBy: string;
+  @Whole({ nullable: true }) perSecond: number | null;
+  @Short() changedAt: string;
+  @RefersTo(() => PersonRow) changedBy: string;
 }
 
 /** What a string found in a database that is asked by hand. Rows are only ever added; the latest counts. */
-@Entity({ name: 'hand_count' })
+@Table('hand_count', 'named by reviews')
 export class HandCountRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') database: string;
+  @Id() id: string;
+  @RefersTo(() => AddedDatabaseRow) database: string;
   /** order within the database, from 1 */
-  @Column('integer') position: number;
+  @Whole() position: number;
   /** the SHA-256 of what the string means, in CQL */
-  @Column('text') meaning: string;
-  @Column('text') string: string;
-  @Column('integer') hits: number;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Text() meaning: string;
+  @Text() string: string;
+  @Whole() hits: number;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }
 
 /** A record given back for a string from a database that is asked by hand. */
-@Entity({ name: 'hand_record' })
+@Table('hand_record', 'named by reviews')
 export class HandRecordRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') database: string;
-  @Column('text') meaning: string;
+  @Id() id: string;
+  @RefersTo(() => AddedDatabaseRow) database: string;
+  @Text() meaning: string;
   /** order within the string, from 1 */
-  @Column('integer') position: number;
-  @Column('varchar') accession: string;
+  @Whole() position: number;
+  @Short() accession: string;
   /** the whole record as JSON */
-  @Column('text') record: string;
+  @JsonText('object') record: string;
 }

@@ -1,122 +1,123 @@
 /** Tables of people, reviews, the question and its lanes. */
-import type { LinesFor } from '@even-lantern/core';
-import { Column, Entity, PrimaryColumn, VersionColumn } from 'typeorm';
+import type { LinesFor, TermContent } from '@even-lantern/core';
+import type { Rung } from '@even-lantern/contract';
+import { Flag, Id, Json, RefersTo, Short, Table, Text, Version, Whole } from '../description.js';
 
-@Entity({ name: 'person' })
+@Table('person', 'named by reviews')
 export class PersonRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') name: string;
-  @Column('varchar') createdAt: string;
+  @Id() id: string;
+  @Short() name: string;
+  @Short() createdAt: string;
 }
 
-@Entity({ name: 'review' })
+@Table('review', 'review')
 export class ReviewRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') title: string;
-  @Column('varchar') framework: string;
-  @Column('varchar') createdAt: string;
-  @Column('varchar') createdBy: string;
+  @Id() id: string;
+  @Short() title: string;
+  @Short() framework: string;
+  @Short() createdAt: string;
+  @RefersTo(() => PersonRow) createdBy: string;
   /** put away, out of sight of those at work */
-  @Column('varchar', { nullable: true }) putAwayAt: string | null;
+  @Short({ nullable: true }) putAwayAt: string | null;
   /** deleted; what it holds goes bit by bit, and the row at last */
-  @Column('varchar', { nullable: true }) deletedAt: string | null;
+  @Short({ nullable: true }) deletedAt: string | null;
   /** the ladder of evidence where it was changed, as JSON */
-  @Column('text', { nullable: true }) ladder: string | null;
+  @Json('array', { nullable: true }) ladder: Rung[] | null;
   /** a line for each term, or for each lane */
-  @Column('varchar', { default: 'term' }) linesFor: LinesFor;
-  @VersionColumn() version: number;
+  @Short({ default: 'term' }) linesFor: LinesFor;
+  @Version() version: number;
 }
 
-@Entity({ name: 'element' })
+@Table('element', 'review')
 export class ElementRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') key: string;
-  @Column('integer') position: number;
-  @Column('text') text: string;
-  @Column('text') note: string;
-  @Column('boolean') searched: boolean;
-  @VersionColumn() version: number;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @Short() key: string;
+  @Whole() position: number;
+  @Text() text: string;
+  @Text() note: string;
+  @Flag() searched: boolean;
+  @Version() version: number;
 }
 
 /** What an element said, from when it was written until somebody wrote something else. */
-@Entity({ name: 'wording' })
+@Table('wording', 'review')
 export class WordingRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') elementId: string;
+  @Id() id: string;
+  @RefersTo(() => ElementRow) elementId: string;
   /** order within the element, from 1 */
-  @Column('integer') position: number;
-  @Column('text') text: string;
+  @Whole() position: number;
+  @Text() text: string;
   /** last written at */
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }
 
-@Entity({ name: 'lane' })
+@Table('lane', 'review')
 export class LaneRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
   /** null for a further concept */
-  @Column('varchar', { nullable: true }) elementId: string | null;
+  @RefersTo(() => ElementRow, { nullable: true }) elementId: string | null;
   /** order within the review */
-  @Column('integer') position: number;
-  @Column('text') name: string;
-  @Column('boolean') leftOut: boolean;
+  @Whole() position: number;
+  @Text() name: string;
+  @Flag() leftOut: boolean;
   /** ended, but kept with its terms */
-  @Column('varchar', { nullable: true }) removedAt: string | null;
+  @Short({ nullable: true }) removedAt: string | null;
   /** raised by whoever changes the lane, not by its terms */
-  @Column('integer') version: number;
+  @Whole() version: number;
 }
 
-@Entity({ name: 'term' })
+@Table('term', 'review')
 export class TermRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') laneId: string;
-  @Column('integer') position: number;
+  @Id() id: string;
+  @RefersTo(() => LaneRow) laneId: string;
+  @Whole() position: number;
   /** the term's content as JSON */
-  @Column('text') content: string;
-  @Column('varchar') origin: string;
-  @Column('varchar') createdAt: string;
-  @Column('varchar') createdBy: string;
+  @Json('object') content: TermContent;
+  @Short() origin: string;
+  @Short() createdAt: string;
+  @RefersTo(() => PersonRow) createdBy: string;
   /** why it is kept without being searched */
-  @Column('text', { nullable: true }) heldBack: string | null;
+  @Text({ nullable: true }) heldBack: string | null;
   /** taken out of its lane, but kept */
-  @Column('varchar', { nullable: true }) removedAt: string | null;
-  @VersionColumn() version: number;
+  @Short({ nullable: true }) removedAt: string | null;
+  @Version() version: number;
 }
 
 /** One step in the history of a lane. Rows are only ever added. */
-@Entity({ name: 'lane_event' })
+@Table('lane_event', 'review')
 export class LaneEventRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') laneId: string;
+  @Id() id: string;
+  @RefersTo(() => LaneRow) laneId: string;
   /** order within the lane, from 1 */
-  @Column('integer') position: number;
-  @Column('varchar') termId: string;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
-  @Column('varchar') what: string;
+  @Whole() position: number;
+  @Short() termId: string;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
+  @Short() what: string;
   /** the term after the step, and before it where it changed, as JSON */
-  @Column('text') content: string;
-  @Column('text', { nullable: true }) before: string | null;
-  @Column('text', { nullable: true }) reason: string | null;
+  @Json('object') content: TermContent;
+  @Json('object', { nullable: true }) before: TermContent | null;
+  @Text({ nullable: true }) reason: string | null;
 }
 
 /** Terms kept for later, which belong to no lane yet. */
-@Entity({ name: 'shelf_item' })
+@Table('shelf_item', 'review')
 export class ShelfItemRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
   /** order within the review, from 1 */
-  @Column('integer') position: number;
-  @Column('text') name: string;
+  @Whole() position: number;
+  @Text() name: string;
   /** the contents of its terms, as JSON */
-  @Column('text') contents: string;
-  @Column('varchar') origin: string;
-  @Column('text') source: string;
-  @Column('varchar') createdAt: string;
-  @Column('varchar') createdBy: string;
+  @Json('array') contents: TermContent[];
+  @Short() origin: string;
+  @Text() source: string;
+  @Short() createdAt: string;
+  @RefersTo(() => PersonRow) createdBy: string;
   /** taken off or into a lane, but kept */
-  @Column('varchar', { nullable: true }) removedAt: string | null;
-  @Column('integer') version: number;
+  @Short({ nullable: true }) removedAt: string | null;
+  @Whole() version: number;
 }

@@ -1,151 +1,195 @@
 /** Tables of runs, the ledger and the records that were found. */
-import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { LedgerLimit, LedgerLine } from '@even-lantern/core';
+import type { RunMark } from '@even-lantern/contract';
+import { PersonRow, ReviewRow } from './question.js';
+import type { Begun, KeptDrift, KeptSummary } from './shapes.js';
+import {
+  DatabaseId,
+  Flag,
+  Id,
+  Json,
+  JsonText,
+  KeyText,
+  RefersTo,
+  Short,
+  Table,
+  Text,
+  Whole,
+} from '../description.js';
 
-/** The language of the lines where no database was asked: the records are those of a search made elsewhere. */
-export const ELSEWHERE = 'elsewhere';
-
-@Entity({ name: 'run' })
+@Table('run', 'review')
 export class RunRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') database: string;
-  @Column('varchar') status: string;
-  @Column('varchar') startedAt: string;
-  @Column('varchar') timeZone: string;
-  @Column('varchar') ranBy: string;
-  @Column('varchar') databaseName: string;
-  @Column('varchar') release: string;
-  /** the language of the lines' strings: `cql`, or the id of a dialect; `elsewhere` where no database was asked */
-  @Column('varchar') queryType: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @DatabaseId() database: string;
+  @Short() status: string;
+  @Short() startedAt: string;
+  @Short() timeZone: string;
+  @RefersTo(() => PersonRow) ranBy: string;
+  @Short() databaseName: string;
+  @Short() release: string;
+  /** the language of the lines' strings: `cql`, or the id of a dialect */
+  @Short() queryType: string;
   /** the lines with their hits so far, as JSON */
-  @Column('text') lines: string;
-  @Column('integer', { nullable: true }) hits: number | null;
-  @Column('integer') fetched: number;
-  @Column('text', { nullable: true }) reason: string | null;
+  @Json('array') lines: LedgerLine[];
+  @Whole({ nullable: true }) hits: number | null;
+  @Whole() fetched: number;
+  @Text({ nullable: true }) reason: string | null;
   /** up to how many records are fetched */
-  @Column('integer') most: number;
+  @Whole() most: number;
   /** when it was last heard of */
-  @Column('varchar') lastAt: string;
+  @Short() lastAt: string;
   /** what was odd in the answers, as JSON */
-  @Column('text') remarks: string;
+  @Json('array') remarks: string[];
   /** what marks the records that it found, as JSON; null for runs made before that was kept */
-  @Column('text', { nullable: true }) marks: string | null;
+  @Json('array', { nullable: true }) marks: RunMark[] | null;
   /** the limits that were applied or could not be, as JSON; null for runs made before there were limits */
-  @Column('text', { nullable: true }) limits: string | null;
+  @Json('array', { nullable: true }) limits: LedgerLimit[] | null;
   /** what else its entry tells of how it was begun, as JSON; null for runs made before that was kept */
-  @Column('text', { nullable: true }) begun: string | null;
+  @Json('object', { nullable: true }) begun: Begun | null;
 }
 
-@Entity({ name: 'ledger_entry' })
+/** A search that somebody made elsewhere, and whose records came in a file. */
+@Table('elsewhere_search', 'review')
+export class ElsewhereSearchRow {
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  /** by what its records are known, in place of a database: the same for all searches of one place */
+  @Short() source: string;
+  @Text() name: string;
+  @Short() enteredAt: string;
+  @RefersTo(() => PersonRow) enteredBy: string;
+  /** how many records the file held */
+  @Whole() records: number;
+  /** what was odd in the file */
+  @Json('array') remarks: string[];
+}
+
+/** Which records a search made elsewhere brought, in the order of its file. */
+@Table('elsewhere_record', 'review')
+export class ElsewhereRecordRow {
+  @RefersTo(() => ElsewhereSearchRow, { key: true }) searchId: string;
+  @KeyText() accession: string;
+  @Whole() rank: number;
+  /** the SHA-256 of the record as the file gave it */
+  @Short({ nullable: true }) digest: string | null;
+}
+
+@Table('ledger_entry', 'review')
 export class LedgerEntryRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
   /** null for what is no run */
-  @Column('varchar', { nullable: true }) runId: string | null;
-  @Column('integer') entry: number;
-  @Column('text') content: string;
+  @RefersTo(() => RunRow, { nullable: true }) runId: string | null;
+  /** the search made elsewhere that it tells of, where that brought records */
+  @RefersTo(() => ElsewhereSearchRow, { nullable: true }) searchId: string | null;
+  @Whole() entry: number;
+  @JsonText('object') content: string;
   /** of the content: what lists show and are narrowed by */
-  @Column('varchar') kind: string;
-  @Column('varchar', { nullable: true }) database: string | null;
-  @Column('varchar', { nullable: true }) outcome: string | null;
+  @Short() kind: string;
+  @Short({ nullable: true }) database: string | null;
+  @Short({ nullable: true }) outcome: string | null;
   /** the number of the entry that it is about or repeats */
-  @Column('integer', { nullable: true }) about: number | null;
+  @Whole({ nullable: true }) about: number | null;
   /** as JSON */
-  @Column('text') summary: string;
+  @Json('object') summary: KeptSummary;
   /** folded, to be searched */
-  @Column('text') words: string;
-  @Column('varchar', { nullable: true }) previousHash: string | null;
-  @Column('varchar') hash: string;
+  @Text() words: string;
+  @Short({ nullable: true }) previousHash: string | null;
+  @Short() hash: string;
 }
 
-@Entity({ name: 'record' })
+@Table('record', 'review')
 export class RecordRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') database: string;
-  @Column('varchar') accession: string;
-  @Column('varchar') lastRunId: string;
-  /** place in the last run's order of relevance, from 1 */
-  @Column('integer') rank: number;
-  @Column('text') title: string;
-  @Column('integer') year: number;
-  @Column('text') journal: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @Short() database: string;
+  @Short() accession: string;
+  /** the run that found it last; null where only searches made elsewhere brought it */
+  @RefersTo(() => RunRow, { nullable: true }) lastRunId: string | null;
+  /** the search made elsewhere that brought it last; null where runs found it */
+  @RefersTo(() => ElsewhereSearchRow, { nullable: true }) lastSearchId: string | null;
+  /** place in the order of relevance of the last run, or in the file of the last search, from 1 */
+  @Whole() rank: number;
+  @Text() title: string;
+  @Whole() year: number;
+  @Text() journal: string;
   /** the whole record as JSON */
-  @Column('text') record: string;
-  @Column('varchar') decision: string;
-  @Column('varchar', { nullable: true }) decidedBy: string | null;
-  @Column('varchar', { nullable: true }) decidedAt: string | null;
+  @JsonText('object') record: string;
+  @Short() decision: string;
+  @RefersTo(() => PersonRow, { nullable: true }) decidedBy: string | null;
+  @Short({ nullable: true }) decidedAt: string | null;
   /** of the record, as JSON, for lists */
-  @Column('text') publicationTypes: string;
+  @Json('array') publicationTypes: string[];
   /** of the decision alone: what a later run says of the record leaves it as it is */
-  @Column('integer') version: number;
+  @Whole() version: number;
   /** the design that is likely or was judged; empty where nothing tells of any, null until somebody asks */
-  @Column('varchar', { nullable: true }) design: string | null;
+  @Short({ nullable: true }) design: string | null;
   /** whether a person judged the design, so that rules leave it as it is */
-  @Column('boolean') designJudged: boolean;
+  @Flag() designJudged: boolean;
 }
 
 /** Which records each run found, in its order. */
-@Entity({ name: 'run_record' })
+@Table('run_record', 'review')
 export class RunRecordRow {
-  @PrimaryColumn('varchar') runId: string;
-  @PrimaryColumn('varchar') accession: string;
-  @Column('integer') rank: number;
+  @RefersTo(() => RunRow, { key: true }) runId: string;
+  @KeyText() accession: string;
+  @Whole() rank: number;
   /** the SHA-256 of the record as the run found it; null for runs made before that was kept */
-  @Column('varchar', { nullable: true }) digest: string | null;
+  @Short({ nullable: true }) digest: string | null;
 }
 
 /** A record as a run found it, where the record itself says something else by now. */
-@Entity({ name: 'record_state' })
+@Table('record_state', 'review')
 export class RecordStateRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') database: string;
-  @Column('varchar') accession: string;
-  @Column('varchar') digest: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @Short() database: string;
+  @Short() accession: string;
+  @Short() digest: string;
   /** as JSON */
-  @Column('text') record: string;
+  @JsonText('object') record: string;
 }
 
 /** How a run differs from an earlier one, once somebody has looked. */
-@Entity({ name: 'drift' })
+@Table('drift', 'review')
 export class DriftRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
   /** the numbers of the entries of both */
-  @Column('integer') entry: number;
-  @Column('integer') against: number;
+  @Whole() entry: number;
+  @Whole() against: number;
   /** as JSON */
-  @Column('text') content: string;
-  @Column('varchar') at: string;
+  @Json('object') content: KeptDrift;
+  @Short() at: string;
 }
 
 /** How many records of a review stand at a decision. */
-@Entity({ name: 'record_count' })
+@Table('record_count', 'review')
 export class RecordCountRow {
-  @PrimaryColumn('varchar') reviewId: string;
-  @PrimaryColumn('varchar') decision: string;
-  @Column('integer') number: number;
+  @RefersTo(() => ReviewRow, { key: true }) reviewId: string;
+  @KeyText() decision: string;
+  @Whole() number: number;
 }
 
 /** What somebody judged the design of a record to be. Rows are only ever added; the latest counts. */
-@Entity({ name: 'design_judgement' })
+@Table('design_judgement', 'review')
 export class DesignJudgementRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') recordId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @RefersTo(() => RecordRow) recordId: string;
   /** order within the record, from 1 */
-  @Column('integer') position: number;
+  @Whole() position: number;
   /** null where a judgement was taken back */
-  @Column('varchar', { nullable: true }) design: string | null;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Short({ nullable: true }) design: string | null;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }
 
 /** With which rules the designs of a review’s records were told. */
-@Entity({ name: 'design_pass' })
+@Table('design_pass', 'review')
 export class DesignPassRow {
-  @PrimaryColumn('varchar') reviewId: string;
+  @RefersTo(() => ReviewRow, { key: true }) reviewId: string;
   /** a digest of the rules */
-  @Column('varchar') rules: string;
+  @Short() rules: string;
 }

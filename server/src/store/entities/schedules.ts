@@ -1,44 +1,47 @@
 /** Tables of searches that are run again by themselves. */
-import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { Recurrence } from '@even-lantern/contract';
+import { PersonRow, ReviewRow } from './question.js';
+import type { FreshRecord } from './shapes.js';
+import { Flag, Id, Json, RefersTo, Short, Table, Text, Whole } from '../description.js';
 
-@Entity({ name: 'schedule' })
+@Table('schedule', 'review')
 export class ScheduleRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
   /** the numbers of the entries that are run again, as JSON */
-  @Column('text') entries: string;
+  @Json('array') entries: number[];
   /** when it is due, as JSON */
-  @Column('text') recurrence: string;
-  @Column('varchar') state: 'active' | 'paused' | 'ended';
+  @Json('object') recurrence: Recurrence;
+  @Short() state: 'active' | 'paused' | 'ended';
   /** when it is due next; null where it is not active */
-  @Column('varchar', { nullable: true }) nextAt: string | null;
+  @Short({ nullable: true }) nextAt: string | null;
   /** the secret part of the address of its feed */
-  @Column('varchar') token: string;
-  @Column('varchar') createdAt: string;
-  @Column('varchar') createdBy: string;
-  @Column('integer') version: number;
+  @Short() token: string;
+  @Short() createdAt: string;
+  @RefersTo(() => PersonRow) createdBy: string;
+  @Whole() version: number;
 }
 
 /** One entry of a schedule at one time at which that was due. */
-@Entity({ name: 'firing' })
+@Table('firing', 'review')
 export class FiringRow {
-  @PrimaryColumn('varchar') id: string;
-  @Column('varchar') reviewId: string;
-  @Column('varchar') scheduleId: string;
-  @Column('varchar') dueAt: string;
+  @Id() id: string;
+  @RefersTo(() => ReviewRow) reviewId: string;
+  @RefersTo(() => ScheduleRow) scheduleId: string;
+  @Short() dueAt: string;
   /** the number of the entry that is run again for this schedule, first of all */
-  @Column('integer') entry: number;
-  @Column('varchar') databaseName: string;
-  @Column('varchar') status: 'waits' | 'running' | 'done' | 'failed';
-  @Column('integer') missed: number;
-  @Column('integer') tries: number;
-  @Column('varchar', { nullable: true }) againAt: string | null;
-  @Column('varchar', { nullable: true }) runId: string | null;
+  @Whole() entry: number;
+  @Short() databaseName: string;
+  @Short() status: 'waits' | 'running' | 'done' | 'failed';
+  @Whole() missed: number;
+  @Whole() tries: number;
+  @Short({ nullable: true }) againAt: string | null;
+  @Short({ nullable: true }) runId: string | null;
   /** the number of the entry that it became */
-  @Column('integer', { nullable: true }) became: number | null;
+  @Whole({ nullable: true }) became: number | null;
   /** records that no run before had found, as JSON: accession, title, year */
-  @Column('text', { nullable: true }) fresh: string | null;
-  @Column('integer') freshCount: number;
-  @Column('text', { nullable: true }) trouble: string | null;
-  @Column('boolean') seen: boolean;
+  @Json('array', { nullable: true }) fresh: FreshRecord[] | null;
+  @Whole() freshCount: number;
+  @Text({ nullable: true }) trouble: string | null;
+  @Flag() seen: boolean;
 }

@@ -1,43 +1,44 @@
 /** Tables of vocabularies read from files, and of how headings of several correspond. */
-import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { PersonRow } from './question.js';
+import { Id, Json, JsonText, KeyNumber, RefersTo, Short, Table, Whole } from '../description.js';
 
 /** A vocabulary read from a file. Reading one of the same id again adds a row; the latest counts. */
-@Entity({ name: 'imported_vocabulary' })
+@Table('imported_vocabulary', 'installation')
 export class ImportedVocabularyRow {
-  @PrimaryColumn('varchar') id: string;
+  @Id() id: string;
   /** what queries name */
-  @Column('varchar') vocabulary: string;
-  @Column('varchar') name: string;
-  @Column('varchar') release: string;
-  @Column('integer') headings: number;
+  @Short() vocabulary: string;
+  @Short() name: string;
+  @Short() release: string;
+  @Whole() headings: number;
   /** the vocabulary as JSON, without its headings, which are in parts of their own; earlier rows have them here */
-  @Column('text') content: string;
+  @JsonText('object') content: string;
   /** what was odd in the file, as JSON */
-  @Column('text') notes: string;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Json('array') notes: string[];
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }
 
 /** Some of the headings of a vocabulary read from a file, as a JSON array. Parts of no row are of one being read. */
-@Entity({ name: 'imported_headings' })
+@Table('imported_headings', 'installation')
 export class ImportedHeadingsRow {
-  @PrimaryColumn('varchar') vocabularyRow: string;
+  @RefersTo(() => ImportedVocabularyRow, { key: true }) vocabularyRow: string;
   /** order among them, from 0 */
-  @PrimaryColumn('integer') part: number;
-  @Column('text') content: string;
+  @KeyNumber() part: number;
+  @JsonText('array') content: string;
 }
 
 /** One step in settling the crosswalk. Rows are only ever added; the latest about a pair counts. */
-@Entity({ name: 'settlement' })
+@Table('settlement', 'along with reviews')
 export class SettlementRow {
-  @PrimaryColumn('varchar') id: string;
+  @Id() id: string;
   /** order among all, from 1 */
-  @Column('integer') position: number;
-  @Column('varchar') vocabulary: string;
-  @Column('varchar') label: string;
-  @Column('varchar') target: string;
-  @Column('varchar', { nullable: true }) targetLabel: string | null;
-  @Column('varchar') verdict: string;
-  @Column('varchar') at: string;
-  @Column('varchar') personId: string;
+  @Whole() position: number;
+  @Short() vocabulary: string;
+  @Short() label: string;
+  @Short() target: string;
+  @Short({ nullable: true }) targetLabel: string | null;
+  @Short() verdict: string;
+  @Short() at: string;
+  @RefersTo(() => PersonRow) personId: string;
 }

@@ -5,6 +5,7 @@ import { CallBudgets1800000000016 } from './callBudgets.js';
 import { CrosswalkTables1796000000000 } from './crosswalkTables.js';
 import { Designs1800000000009 } from './designs.js';
 import { EditSteps1800000000015 } from './editSteps.js';
+import { ElsewhereSearches1800000000022 } from './elsewhereSearches.js';
 import { FirstTables1790000000000 } from './firstTables.js';
 import { GivenRecords1800000000004 } from './givenRecords.js';
 import { ImportedHeadings1800000000005 } from './importedHeadings.js';
@@ -59,4 +60,5 @@ export const MIGRATIONS = [
   LedgerKinds1800000000019,
   RecordStates1800000000020,
   Schedules1800000000021,
+  ElsewhereSearches1800000000022,
 ];

@@ -98,7 +98,7 @@ test('a store of the release before keeps all it has, and gains what is new', as
   expect(await read.count(RecordRow)).toBe(700);
   const [record] = await read.find(RecordRow, { where: { id: 'id650' } });
   expect(record).toMatchObject({
-    publicationTypes: '["Journal article"]',
+    publicationTypes: ['Journal article'],
     version: 1,
     decision: 'undecided',
   });
@@ -109,12 +109,12 @@ test('a store of the release before keeps all it has, and gains what is new', as
   expect(await read.findBy(LineTextRow, { latest: true })).toMatchObject([{ version: 3, text: 'v3' }]);
   expect(await read.findOneBy(RunRow, { id: 'run' })).toMatchObject({
     lastAt: AT,
-    remarks: '[]',
+    remarks: [],
     marks: null,
   });
   const [entry] = await read.find(LedgerEntryRow);
   expect(entry).toMatchObject({ kind: 'run', database: 'db', outcome: 'complete', about: null, hash });
-  expect(JSON.parse(entry?.summary ?? '')).toMatchObject({
+  expect(entry?.summary ?? '').toMatchObject({
     title: 'Ménière Index',
     hits: 700,
     lines: 1,
@@ -149,7 +149,7 @@ test('a store of the release before keeps all it has, and gains what is new', as
     id: 'twice',
     laneId: 'e',
     position: 1,
-    content: '{}',
+    content: { kind: 'words' as const, text: 'light', field: 'words' as const, near: null },
     origin: 'typed',
     createdAt: AT,
     createdBy: 'p',

@@ -10,9 +10,9 @@ import {
   type WordPattern,
 } from '@even-lantern/core';
 import { useState } from 'react';
-import { api, problemOf } from '../../app/api.js';
-import { useReview } from '../../app/useReview.js';
-import type { WordsContent } from './headingContent.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { useReview } from '../../review/useReview.js';
+import type { WordsContent } from '../../review/headingContent.js';
 
 /** So many letters are never cut off, since too many words begin with fewer. */
 const FEWEST_LETTERS = 4;

@@ -1,10 +1,10 @@
 import { allNarrower, directlyBelow, headingByLabel, type Heading } from '@even-lantern/core';
 import type { TermCount } from '@even-lantern/contract';
 import { useId } from 'react';
-import { useCandidates } from '../../app/useCandidates.js';
-import { useVocabulary } from '../../app/useVocabulary.js';
-import type { HeadingContent } from './headingContent.js';
-import { Numbers } from './Numbers.js';
+import { useCandidates } from '../../review/useCandidates.js';
+import { useVocabulary } from '../../review/useVocabulary.js';
+import type { HeadingContent } from '../../review/headingContent.js';
+import { Numbers } from '../../review/Numbers.js';
 
 interface HeadingOptionsProps {
   termId: string;

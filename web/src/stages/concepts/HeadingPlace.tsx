@@ -7,14 +7,14 @@ import {
 } from '@even-lantern/core';
 import { ArrowLeft } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import type { ReviewLane } from '../../app/lanes.js';
-import { useCandidates } from '../../app/useCandidates.js';
-import { useReview } from '../../app/useReview.js';
-import { useVocabulary } from '../../app/useVocabulary.js';
-import { headingContent, wordsContent } from './headingContent.js';
-import { Numbers } from './Numbers.js';
-import { OtherVocabularies } from './OtherVocabularies.js';
-import { useTermEdits } from './useTermEdits.js';
+import type { ReviewLane } from '../../review/lanes.js';
+import { useCandidates } from '../../review/useCandidates.js';
+import { useReview } from '../../review/useReview.js';
+import { useVocabulary } from '../../review/useVocabulary.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
+import { Numbers } from '../../review/Numbers.js';
+import { OtherVocabularies } from '../../review/OtherVocabularies.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 /** A heading among its neighbours: one goes up, down and across from it, and comes back to where one was. */
 export function HeadingPlace({

@@ -2,7 +2,7 @@ import type { ReviewTerm } from '@even-lantern/contract';
 import { CirclePause, CirclePlay } from 'lucide-react';
 import { useState } from 'react';
 import { LineForm } from '../../parts/LineForm.js';
-import { useTermEdits } from './useTermEdits.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 const REASONS = ['too broad', 'wrong sense', 'adds nothing'];
 

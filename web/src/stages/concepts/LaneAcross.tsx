@@ -1,15 +1,15 @@
 import { counted, describeTerm, searchedTerms, settledAs } from '@even-lantern/core';
 import type { DatabaseProfile, Rehearsal, ReviewTerm, VocabularySummary } from '@even-lantern/contract';
 import { ArrowLeft } from 'lucide-react';
-import { api } from '../../app/api.js';
-import type { ReviewLane } from '../../app/lanes.js';
-import { useCrosswalk } from '../../app/useCrosswalk.js';
-import { useEachRehearsal } from '../../app/useEach.js';
-import { useReview } from '../../app/useReview.js';
-import { useVocabularies } from '../../app/useVocabulary.js';
+import { api } from '../../review/api/api.js';
+import type { ReviewLane } from '../../review/lanes.js';
+import { useCrosswalk } from '../../review/useCrosswalk.js';
+import { useEachRehearsal } from '../../review/useEach.js';
+import { useReview } from '../../review/useReview.js';
+import { useVocabularies } from '../../review/useVocabulary.js';
 import { Count } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
-import { Counterpart } from './OtherVocabularies.js';
+import { Counterpart } from '../../review/OtherVocabularies.js';
 
 interface Column {
   vocabulary: VocabularySummary;

@@ -2,7 +2,7 @@ import type { KeptReviewLane } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import { Refusal } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
-import { wordsContent } from './headingContent.js';
+import { wordsContent } from '../../review/headingContent.js';
 import { LaneActions } from './LaneActions.js';
 
 const review = (parts: Partial<KeptReviewLane> = {}) => {

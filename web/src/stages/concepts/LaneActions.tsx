@@ -1,10 +1,10 @@
 import { counted, describeTerm, elementShape } from '@even-lantern/core';
 import { ArrowLeft, ArrowRight, Copy, Split, Trash2 } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
-import { lanesOfReview, type ReviewLane } from '../../app/lanes.js';
-import { useReview } from '../../app/useReview.js';
+import { lanesOfReview, type ReviewLane } from '../../review/lanes.js';
+import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { useLaneEdits } from './useLaneEdits.js';
+import { useLaneEdits } from '../../review/useLaneEdits.js';
 
 const FURTHER = 'further';
 

@@ -1,7 +1,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import { searchedTerms } from '@even-lantern/core';
 import type { Rehearsal } from '@even-lantern/contract';
-import type { ReviewLane } from '../../app/lanes.js';
+import type { ReviewLane } from '../../review/lanes.js';
 import { Ellipsis } from 'lucide-react';
 import { Count } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';

@@ -3,7 +3,9 @@ import { Refusal } from '../../testing/fakeServer.js';
 import { countsBy, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { LaneInput } from './LaneInput.js';
 
-jest.mock('../../app/startLookups.js', () => jest.requireActual<object>('../../testing/lookupsInPlace.js'));
+jest.mock('../../review/startLookups.js', () =>
+  jest.requireActual<object>('../../testing/lookupsInPlace.js'),
+);
 
 const show = (answers = {}) => renderInReview(reviewWith([]), (lane) => <LaneInput lane={lane} />, answers);
 const options = () => screen.getAllByRole('option').map((option) => option.textContent);

@@ -1,28 +1,23 @@
-import {
-  parsePhrase,
-  textKey,
-  type LookupHit,
-  type ProposedConcept,
-  type TermContent,
-} from '@even-lantern/core';
+import { parsePhrase, type ProposedConcept, type TermContent } from '@even-lantern/core';
 import type { NewConcept, TermCount } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
-import { problemOf } from '../../app/api.js';
-import type { ReviewLane } from '../../app/lanes.js';
-import { laneOfConcept } from '../../app/conceptLanes.js';
-import { useCandidates } from '../../app/useCandidates.js';
-import { useHeldOrder } from '../../app/useHeldOrder.js';
-import { useLasting } from '../../app/useLasting.js';
-import { isSure, useLookup, type PlacedHit } from '../../app/useLookup.js';
-import { useReview } from '../../app/useReview.js';
-import { useShelf } from '../../app/useShelf.js';
-import { useTakenApart } from '../../app/useTakenApart.js';
-import { useSettled } from '../../app/useSettled.js';
-import { useTrees, useVocabularies, useVocabulary } from '../../app/useVocabulary.js';
-import { headingContent, wordsContent } from './headingContent.js';
-import { Numbers } from './Numbers.js';
-import { useTermEdits } from './useTermEdits.js';
+import { problemOf } from '../../review/api/api.js';
+import type { ReviewLane } from '../../review/lanes.js';
+import { laneOfConcept } from '../../review/conceptLanes.js';
+import { useCandidates } from '../../review/useCandidates.js';
+import { useHeldOrder } from '../../review/useHeldOrder.js';
+import { useLasting } from '../../review/useLasting.js';
+import { isSure, useLookup, type PlacedHit } from '../../review/useLookup.js';
+import { useReview } from '../../review/useReview.js';
+import { useShelf } from '../../review/useShelf.js';
+import { useTakenApart } from '../../review/useTakenApart.js';
+import { useSettled } from '../../review/useSettled.js';
+import { useTrees, useVocabularies, useVocabulary } from '../../review/useVocabulary.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
+import { reasonInWords } from '../../review/lookupReasons.js';
+import { Numbers } from '../../review/Numbers.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 const COUNT_AFTER_MS = 150;
 const GIVE_UP_AFTER_MS = 1500;
@@ -284,32 +279,6 @@ function HeadingOffer({
       {heading.scopeNote !== '' && <span className="block text-xs">{heading.scopeNote}</span>}
     </>
   );
-}
-
-/** Why a heading is offered. */
-export function reasonInWords({ reason, matched, heading }: LookupHit, typed: string): string {
-  switch (reason) {
-    case 'same label':
-      return 'this is its name';
-    case 'entry term':
-      return textKey(typed) === textKey(matched)
-        ? `“${typed}” is no heading, this is used for it`
-        : `“${typed}” is no heading, this is used for “${matched}”`;
-    case 'other form of a label':
-      return 'another form of its name';
-    case 'other form of an entry term':
-      return `used for “${matched}”`;
-    case 'part of a label':
-      return 'part of its name';
-    case 'part of an entry term':
-      return `used for “${matched}”`;
-    case 'in other words':
-      return `people also say “${matched}” for it`;
-    case 'words of the scope note':
-      return 'its scope note says so';
-    case 'likely misspelling':
-      return matched === heading.label ? 'the spelling is close' : `the spelling is close to “${matched}”`;
-  }
 }
 
 function WordsOffer({ text, count }: { text: string; count: TermCount | undefined }) {

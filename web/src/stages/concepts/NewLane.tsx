@@ -1,7 +1,7 @@
 import { elementShape } from '@even-lantern/core';
-import { useReview } from '../../app/useReview.js';
+import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { useLaneEdits } from './useLaneEdits.js';
+import { useLaneEdits } from '../../review/useLaneEdits.js';
 
 const FURTHER = 'further';
 

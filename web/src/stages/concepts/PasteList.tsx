@@ -10,15 +10,15 @@ import {
 } from '@even-lantern/core';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { ReviewLane } from '../../app/lanes.js';
-import { useCandidates } from '../../app/useCandidates.js';
-import { useReview } from '../../app/useReview.js';
-import { useShelf } from '../../app/useShelf.js';
-import { useSettled } from '../../app/useSettled.js';
-import { useVocabulary } from '../../app/useVocabulary.js';
-import { headingContent, wordsContent } from './headingContent.js';
-import { Numbers } from './Numbers.js';
-import { useTermEdits } from './useTermEdits.js';
+import type { ReviewLane } from '../../review/lanes.js';
+import { useCandidates } from '../../review/useCandidates.js';
+import { useReview } from '../../review/useReview.js';
+import { useShelf } from '../../review/useShelf.js';
+import { useSettled } from '../../review/useSettled.js';
+import { useVocabulary } from '../../review/useVocabulary.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
+import { Numbers } from '../../review/Numbers.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 interface Row {
   term: PastedTerm;

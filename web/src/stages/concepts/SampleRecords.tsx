@@ -6,10 +6,10 @@ import {
   type Span,
   type TermContent,
 } from '@even-lantern/core';
-import { api, problemOf } from '../../app/api.js';
-import { useReview } from '../../app/useReview.js';
-import { useReadings } from '../../app/useCrosswalk.js';
-import { useEvaluationContext } from '../../app/useVocabulary.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { useReview } from '../../review/useReview.js';
+import { useReadings } from '../../review/useCrosswalk.js';
+import { useEvaluationContext } from '../../review/useVocabulary.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 const CONTEXT_LETTERS = 70;

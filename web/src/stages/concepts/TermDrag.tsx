@@ -10,8 +10,8 @@ import {
 import { describeTerm } from '@even-lantern/core';
 import type { ReviewTerm } from '@even-lantern/contract';
 import { useState, type ReactNode } from 'react';
-import type { ReviewLane } from '../../app/lanes.js';
-import { useTermEdits } from './useTermEdits.js';
+import type { ReviewLane } from '../../review/lanes.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 const HOLD = 'hold';
 /** Pixels to move before a press is a drag and no longer a click. */

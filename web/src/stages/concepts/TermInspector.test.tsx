@@ -2,7 +2,7 @@ import type { ReviewTerm, TermChange } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
 import { Refusal } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
-import { headingContent, wordsContent } from './headingContent.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
 import { TermInspector } from './TermInspector.js';
 
 const mine = term('t', wordsContent('lamp*'), { version: 1 });

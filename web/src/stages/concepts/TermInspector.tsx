@@ -1,13 +1,13 @@
 import { GuideLink } from '../../parts/GuideLink.js';
-import { useShelf } from '../../app/useShelf.js';
+import { useShelf } from '../../review/useShelf.js';
 import { describeTerm, type TermContent } from '@even-lantern/core';
 import type { Problem, ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { lanesOfReview, type ReviewLane } from '../../app/lanes.js';
-import { useSettledHere } from '../../app/useCrosswalk.js';
-import { useReview } from '../../app/useReview.js';
-import { useVocabularies } from '../../app/useVocabulary.js';
+import { lanesOfReview, type ReviewLane } from '../../review/lanes.js';
+import { useSettledHere } from '../../review/useCrosswalk.js';
+import { useReview } from '../../review/useReview.js';
+import { useVocabularies } from '../../review/useVocabulary.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
 import { Inspector } from '../../parts/Inspector.js';
@@ -17,7 +17,7 @@ import { HeadingOptions } from './HeadingOptions.js';
 import { HeadingPlace } from './HeadingPlace.js';
 import { HoldBack } from './HoldBack.js';
 import { SampleRecords } from './SampleRecords.js';
-import { useTermEdits } from './useTermEdits.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 import { Variants } from './Variants.js';
 import { WordsOptions } from './WordsOptions.js';
 

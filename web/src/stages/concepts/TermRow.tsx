@@ -1,13 +1,13 @@
-import { useReview } from '../../app/useReview.js';
+import { useReview } from '../../review/useReview.js';
 import { useDraggable } from '@dnd-kit/core';
 import { describeTerm, formatCount, unusualMarks, type Settled } from '@even-lantern/core';
 import type { ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Signpost, TriangleAlert } from 'lucide-react';
-import { useSettledHere } from '../../app/useCrosswalk.js';
-import { useVocabularies } from '../../app/useVocabulary.js';
+import { useSettledHere } from '../../review/useCrosswalk.js';
+import { useVocabularies } from '../../review/useVocabulary.js';
 import { Count, useMovedFrom } from '../../parts/Count.js';
 import { useRoominess } from './roominess.js';
-import { useTermEdits } from './useTermEdits.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 interface TermRowProps {
   term: ReviewTerm;

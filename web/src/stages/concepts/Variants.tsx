@@ -8,12 +8,12 @@ import {
 } from '@even-lantern/core';
 import type { ReviewTerm } from '@even-lantern/contract';
 import { useMemo, useState } from 'react';
-import type { ReviewLane } from '../../app/lanes.js';
-import { useCandidates } from '../../app/useCandidates.js';
-import { useVocabulary } from '../../app/useVocabulary.js';
-import { wordsContent, type WordsContent } from './headingContent.js';
-import { Numbers } from './Numbers.js';
-import { useTermEdits } from './useTermEdits.js';
+import type { ReviewLane } from '../../review/lanes.js';
+import { useCandidates } from '../../review/useCandidates.js';
+import { useVocabulary } from '../../review/useVocabulary.js';
+import { wordsContent, type WordsContent } from '../../review/headingContent.js';
+import { Numbers } from '../../review/Numbers.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 /** Other ways in which authors write a term: those that this database holds, with what each finds and adds. */
 export function Variants({

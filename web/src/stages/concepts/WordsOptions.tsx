@@ -1,6 +1,6 @@
 import { counted, namedField, parsePhrase, type TermField } from '@even-lantern/core';
 import { useEffect, useRef, useState } from 'react';
-import type { WordsContent } from './headingContent.js';
+import type { WordsContent } from '../../review/headingContent.js';
 
 const FIELDS: readonly TermField[] = [
   'words',

@@ -4,7 +4,7 @@ import { countsBy, renderInReview, reviewWith, term } from '../../testing/render
 import { Endings } from './Endings.js';
 import { HeadingOptions } from './HeadingOptions.js';
 import { HeadingPlace } from './HeadingPlace.js';
-import { headingContent, wordsContent } from './headingContent.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
 import { HoldBack } from './HoldBack.js';
 import { whatItCosts } from './LaneBar.js';
 import { PasteList } from './PasteList.js';

@@ -10,13 +10,15 @@ import {
   term,
   vocabulary,
 } from '../../testing/renderInReview.js';
-import { headingContent, wordsContent } from './headingContent.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
 import { LaneAcross } from './LaneAcross.js';
 import { LaneInput } from './LaneInput.js';
-import { OtherVocabularies } from './OtherVocabularies.js';
+import { OtherVocabularies } from '../../review/OtherVocabularies.js';
 import { TermRow } from './TermRow.js';
 
-jest.mock('../../app/startLookups.js', () => jest.requireActual<object>('../../testing/lookupsInPlace.js'));
+jest.mock('../../review/startLookups.js', () =>
+  jest.requireActual<object>('../../testing/lookupsInPlace.js'),
+);
 
 const care: Vocabulary = {
   id: 'care',

@@ -2,7 +2,7 @@ import type { ExploredServer, NewHandDatabase, NewSruDatabase } from '@even-lant
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../review/api/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
 

@@ -1,9 +1,9 @@
 import type { CallBudget, DatabaseProfile } from '@even-lantern/contract';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { databaseApi } from '../../app/databaseApi.js';
-import { problemOf } from '../../app/api.js';
-import { useUndo } from '../../app/undo.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { useUndo } from '../../review/undo.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 
 interface CallBudgetFieldsProps {

@@ -2,7 +2,7 @@ import type { SaidOfDatabase } from '@even-lantern/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { UndoProvider } from '../../app/undo.js';
+import { UndoProvider } from '../../review/undo.js';
 import { fakeServer, Refusal, type Asked } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { ChangeDatabase } from './ChangeDatabase.js';

@@ -2,8 +2,8 @@ import type { NewSruDatabase, SaidOfDatabase } from '@even-lantern/contract';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useEffect } from 'react';
-import { api, problemOf } from '../../app/api.js';
-import { useUndo } from '../../app/undo.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { useUndo } from '../../review/undo.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
 

@@ -2,7 +2,7 @@ import { DIALECT_KINDS, formatCount } from '@even-lantern/core';
 import type { ExploredServer, NewDatabase, NewHandDatabase, NewSruDatabase } from '@even-lantern/contract';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { api, problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../review/api/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { CallBudgetFields } from './CallBudgetFields.js';
 import { DescribeDialect } from './DescribeDialect.js';

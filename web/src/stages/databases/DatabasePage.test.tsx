@@ -2,7 +2,7 @@ import type { DatabaseList, DatabaseProfile } from '@even-lantern/contract';
 import { screen, within } from '@testing-library/react';
 import { Outlet, Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
-import { UndoProvider } from '../../app/undo.js';
+import { UndoProvider } from '../../review/undo.js';
 import { fakeServer, Refusal } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { database, reviewWith } from '../../testing/renderInReview.js';

@@ -2,10 +2,10 @@ import type { DatabaseProfile } from '@even-lantern/contract';
 import { questionTypeOf, type Advice } from '@even-lantern/core';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
-import { api, problemOf } from '../../app/api.js';
-import { useEachRehearsal } from '../../app/useEach.js';
-import { useOverlap } from '../../app/useOverlap.js';
-import { useReview } from '../../app/useReview.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { useEachRehearsal } from '../../review/useEach.js';
+import { useOverlap } from '../../review/useOverlap.js';
+import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Description, Failed, ForReview, QUESTIONS, recommendationFor } from './DatabaseParts.js';
 

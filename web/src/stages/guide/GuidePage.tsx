@@ -4,8 +4,8 @@ import { Link, NavLink, useLocation, useNavigate, useParams } from 'react-router
 import rehypeSlug from 'rehype-slug';
 import remarkGfm from 'remark-gfm';
 import { Mark } from '../../parts/Mark.js';
-import { addressOfLink, START } from './guidePages.js';
-import { GUIDE } from './pages.js';
+import { addressOfLink, START } from '../../parts/guide/guidePages.js';
+import { GUIDE } from '../../parts/guide/pages.js';
 
 /** The guide, page by page; each section has an address of its own. */
 export function GuidePage() {

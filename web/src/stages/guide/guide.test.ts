@@ -2,7 +2,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { BY_STAGE, EVERYWHERE } from '../../parts/keys.js';
-import { addressOfLink, guidePages, START } from './guidePages.js';
+import { addressOfLink, guidePages, START } from '../../parts/guide/guidePages.js';
 
 const folder = join(__dirname, '..', '..', '..', '..', 'docs', 'guide');
 const names = readdirSync(folder).filter((name) => name.endsWith('.md'));

@@ -1,9 +1,9 @@
 import { isRun, type LedgerEntry } from '@even-lantern/core';
 import { format } from 'date-fns';
 import { useState, type FormEvent } from 'react';
-import { problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
-import { useReview } from '../../app/useReview.js';
+import { problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
+import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 const zone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;

@@ -4,9 +4,9 @@ import { History } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { problemOf } from '../../app/api.js';
-import { useReview } from '../../app/useReview.js';
-import { versionApi } from '../../app/versionApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { useReview } from '../../review/useReview.js';
+import { versionApi } from '../../review/api/versionApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 /** Takes up the strategy of an entry again, all of it or lane by lane. What is there now is kept as a version. */

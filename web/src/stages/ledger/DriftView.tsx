@@ -9,8 +9,8 @@ import {
 import type { Drift } from '@even-lantern/contract';
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { EntryLink } from './EntryLink.js';

@@ -3,8 +3,8 @@ import { format } from 'date-fns';
 import type { WaitingFile } from '@even-lantern/contract';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { SearchFile } from './SearchFile.js';
 

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useReview } from '../../app/useReview.js';
+import { useReview } from '../../review/useReview.js';
 
 export function EntryLink({ entry }: { entry: number }) {
   const { review } = useReview();

@@ -4,9 +4,9 @@ import { format } from 'date-fns';
 import { ChevronDown, ChevronUp, TriangleAlert } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
-import { api } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
-import { scheduleApi } from '../../app/scheduleApi.js';
+import { api } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
+import { scheduleApi } from '../../review/api/scheduleApi.js';
 import { LedgerList } from './LedgerList.js';
 
 const AND_AGAIN = { pollingInterval: 30_000, skipPollingIfUnfocused: true };

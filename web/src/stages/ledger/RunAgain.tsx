@@ -2,12 +2,12 @@ import type { RunContent } from '@even-lantern/core';
 import { Repeat } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
-import { useReview } from '../../app/useReview.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
+import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { RunProgress } from '../searches/runs/RunProgress.js';
-import { useRuns } from '../searches/runs/useRuns.js';
+import { RunProgress } from '../../review/RunProgress.js';
+import { useRuns } from '../../review/useRuns.js';
 
 /** Runs an entry again, and goes to the new entry when it has ended. */
 export function RunAgain({ content }: { content: RunContent }) {

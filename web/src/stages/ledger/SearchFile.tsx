@@ -1,10 +1,10 @@
 import { counted } from '@even-lantern/core';
 import type { WaitingFile } from '@even-lantern/contract';
 import { FileUp, X } from 'lucide-react';
-import { problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
-import { FileReading } from '../../parts/FileReading.js';
+import { FileReading } from '../../review/FileReading.js';
 import { FileRemarks } from '../../parts/FileRemarks.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

@@ -3,8 +3,8 @@ import type { Ledger } from '@even-lantern/contract';
 import { CircleCheck, Copy, TriangleAlert } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { copyText } from '../../parts/copyText.js';
-import { problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

@@ -9,11 +9,11 @@ import type { DatabaseProfile, LimitDraft, LimitValueCounts, Rung } from '@even-
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../app/api.js';
-import { designApi } from '../../app/designApi.js';
-import { limitApi } from '../../app/limitApi.js';
-import { useDesigns } from '../../app/useDesigns.js';
-import { useReview } from '../../app/useReview.js';
+import { problemOf } from '../../review/api/api.js';
+import { designApi } from '../../review/api/designApi.js';
+import { limitApi } from '../../review/api/limitApi.js';
+import { useDesigns } from '../../review/useDesigns.js';
+import { useReview } from '../../review/useReview.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 
 interface EvidenceProps {

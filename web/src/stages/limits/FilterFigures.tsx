@@ -11,9 +11,9 @@ import {
 } from '@even-lantern/core';
 import type { DatabaseProfile, FilterFiguresAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
-import { designApi } from '../../app/designApi.js';
-import { useDesigns } from '../../app/useDesigns.js';
-import { useReview } from '../../app/useReview.js';
+import { designApi } from '../../review/api/designApi.js';
+import { useDesigns } from '../../review/useDesigns.js';
+import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 

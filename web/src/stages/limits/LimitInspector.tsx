@@ -12,9 +12,9 @@ import {
 import type { DatabaseProfile, LimitChange, LimitDraft, LimitProfile, Problem } from '@even-lantern/contract';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { limitApi } from '../../app/limitApi.js';
-import { useDesigns } from '../../app/useDesigns.js';
-import { useReview } from '../../app/useReview.js';
+import { limitApi } from '../../review/api/limitApi.js';
+import { useDesigns } from '../../review/useDesigns.js';
+import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { Inspector } from '../../parts/Inspector.js';

@@ -1,6 +1,6 @@
 import { limitText, profilePicture, wayText } from '@even-lantern/core';
 import type { LimitProfile } from '@even-lantern/contract';
-import { useReview } from '../../app/useReview.js';
+import { useReview } from '../../review/useReview.js';
 import { PictureMenu } from '../../parts/PictureMenu.js';
 import { releaseText } from '../../parts/release.js';
 import type { LimitInHand } from './limitInHand.js';

@@ -3,9 +3,9 @@ import type { DatabaseProfile, LimitDraft, LimitStep, StepPart } from '@even-lan
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { problemOf } from '../../app/api.js';
-import { limitApi } from '../../app/limitApi.js';
-import { useReview } from '../../app/useReview.js';
+import { problemOf } from '../../review/api/api.js';
+import { limitApi } from '../../review/api/limitApi.js';
+import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
 const SHOWN_KEPT = 5;

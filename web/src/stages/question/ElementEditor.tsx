@@ -1,8 +1,8 @@
 import { counted, elementShape } from '@even-lantern/core';
 import type { ElementChange, ReviewElement } from '@even-lantern/contract';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { api, problemOf } from '../../app/api.js';
-import { useReview } from '../../app/useReview.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { useReview } from '../../review/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ElementEffect } from './ElementEffect.js';

@@ -1,8 +1,8 @@
 import { formatCount } from '@even-lantern/core';
 import type { ReviewElement } from '@even-lantern/contract';
-import { termsOfElement } from '../../app/lanes.js';
-import { useRehearsal } from '../../app/useRehearsal.js';
-import { useReview } from '../../app/useReview.js';
+import { termsOfElement } from '../../review/lanes.js';
+import { useRehearsal } from '../../review/useRehearsal.js';
+import { useReview } from '../../review/useReview.js';
 
 /** An outcome or comparison that leaves less than this share is worth a second thought. */
 const NARROW_SHARE = 0.9;

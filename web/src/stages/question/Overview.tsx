@@ -2,16 +2,16 @@ import { elementShape, formatCount, type TermContent } from '@even-lantern/core'
 import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
-import { lanesOfReview } from '../../app/lanes.js';
-import { useShelf } from '../../app/useShelf.js';
-import { useReview } from '../../app/useReview.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { lanesOfReview } from '../../review/lanes.js';
+import { useShelf } from '../../review/useShelf.js';
+import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Values } from '../../parts/Values.js';
 import { Years } from '../../parts/Years.js';
-import { headingContent, wordsContent } from '../concepts/headingContent.js';
-import { useTermEdits } from '../concepts/useTermEdits.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 const OFFERED = 8;
 

@@ -1,6 +1,6 @@
 import { counted } from '@even-lantern/core';
 import { format } from 'date-fns';
-import { api } from '../../app/api.js';
+import { api } from '../../review/api/api.js';
 
 /** Earlier wordings of an element, each of which can be taken back. */
 export function Wordings({ elementId, onTake }: { elementId: string; onTake: (text: string) => void }) {

@@ -2,7 +2,7 @@ import type { Rehearsal, ReviewElement } from '@even-lantern/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { Refusal } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
-import { wordsContent } from '../concepts/headingContent.js';
+import { wordsContent } from '../../review/headingContent.js';
 import { ElementEffect } from './ElementEffect.js';
 import { Overview } from './Overview.js';
 import { QuestionStage } from './QuestionStage.js';

@@ -10,11 +10,11 @@ import {
 } from '@even-lantern/core';
 import type { KeptReviewLane, ShelfItem } from '@even-lantern/contract';
 import { useMemo } from 'react';
-import { laneOfConcept } from '../../app/conceptLanes.js';
-import { useReview } from '../../app/useReview.js';
-import { useTakenApart } from '../../app/useTakenApart.js';
-import { useTrees } from '../../app/useVocabulary.js';
-import { headingContent, wordsContent } from '../concepts/headingContent.js';
+import { laneOfConcept } from '../../review/conceptLanes.js';
+import { useReview } from '../../review/useReview.js';
+import { useTakenApart } from '../../review/useTakenApart.js';
+import { useTrees } from '../../review/useVocabulary.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
 
 /** A concept that a text holds, with what of it is in the review already. */
 export interface Proposal {

@@ -3,10 +3,10 @@ import type { ReviewRecord } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { useMemo } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../app/api.js';
-import { designApi } from '../../app/designApi.js';
-import { useUndo } from '../../app/undo.js';
-import { useDesigns } from '../../app/useDesigns.js';
+import { problemOf } from '../../review/api/api.js';
+import { designApi } from '../../review/api/designApi.js';
+import { useUndo } from '../../review/undo.js';
+import { useDesigns } from '../../review/useDesigns.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 

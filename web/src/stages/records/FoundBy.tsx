@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
 import { Link } from 'react-router';
-import { ledgerApi } from '../../app/ledgerApi.js';
-import { useReview } from '../../app/useReview.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
+import { useReview } from '../../review/useReview.js';
 import { releaseText } from '../../parts/release.js';
 
 /** The runs that found a record, with the lines that did, and the searches made elsewhere that brought it. */

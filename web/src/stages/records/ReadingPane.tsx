@@ -1,7 +1,7 @@
 import { sectionsOf, type BibRecord } from '@even-lantern/core';
 import type { Decision } from '@even-lantern/contract';
 import { useEffect, useRef } from 'react';
-import { api, problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../review/api/api.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { DesignOfRecord } from './DesignOfRecord.js';
 import { FoundBy } from './FoundBy.js';

@@ -2,7 +2,7 @@ import { emptyRecord, type BibRecord } from '@even-lantern/core';
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { useRef } from 'react';
 import { countsBy, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
-import { headingContent } from '../concepts/headingContent.js';
+import { headingContent } from '../../review/headingContent.js';
 import { TakeFromRecord } from './TakeFromRecord.js';
 
 const record: BibRecord = {

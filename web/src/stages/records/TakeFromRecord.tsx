@@ -1,15 +1,15 @@
 import { parsePhrase, sameTerm, type BibRecord, type TermContent } from '@even-lantern/core';
 import { useEffect, useMemo, useState, type RefObject } from 'react';
 import { toast } from 'sonner';
-import { lanesOfReview } from '../../app/lanes.js';
-import { useCandidates } from '../../app/useCandidates.js';
-import { useShelf } from '../../app/useShelf.js';
-import { useReview } from '../../app/useReview.js';
-import { useSettled } from '../../app/useSettled.js';
+import { lanesOfReview } from '../../review/lanes.js';
+import { useCandidates } from '../../review/useCandidates.js';
+import { useShelf } from '../../review/useShelf.js';
+import { useReview } from '../../review/useReview.js';
+import { useSettled } from '../../review/useSettled.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { headingContent, wordsContent } from '../concepts/headingContent.js';
-import { Numbers } from '../concepts/Numbers.js';
-import { useTermEdits } from '../concepts/useTermEdits.js';
+import { headingContent, wordsContent } from '../../review/headingContent.js';
+import { Numbers } from '../../review/Numbers.js';
+import { useTermEdits } from '../../review/useTermEdits.js';
 
 const LONGEST_MARKED = 100;
 const COUNT_AFTER_MS = 250;

@@ -13,11 +13,11 @@ import {
 } from '@even-lantern/core';
 import type { Review, RunMark } from '@even-lantern/contract';
 import { useCallback, useMemo } from 'react';
-import { api } from '../../app/api.js';
-import { lanesOfReview } from '../../app/lanes.js';
-import { useReview } from '../../app/useReview.js';
-import { useReadings } from '../../app/useCrosswalk.js';
-import { useEvaluationContext, useVocabularies } from '../../app/useVocabulary.js';
+import { api } from '../../review/api/api.js';
+import { lanesOfReview } from '../../review/lanes.js';
+import { useReview } from '../../review/useReview.js';
+import { useReadings } from '../../review/useCrosswalk.js';
+import { useEvaluationContext, useVocabularies } from '../../review/useVocabulary.js';
 
 /** What marks: a lane, by its element or as a further concept, or a whole that somebody wrote by hand. */
 export type MarkLayer = ElementKey | 'further' | 'whole';

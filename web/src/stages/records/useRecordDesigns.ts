@@ -1,9 +1,9 @@
 import type { Decision, DesignCounts } from '@even-lantern/contract';
 import { useEffect, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
-import { api } from '../../app/api.js';
-import type { store } from '../../app/store.js';
-import { useDesigns } from '../../app/useDesigns.js';
+import { api } from '../../review/api/api.js';
+import type { store } from '../../review/api/store.js';
+import { useDesigns } from '../../review/useDesigns.js';
 
 /** How often it is asked how far the work is. */
 const ASKED_EVERY_MS = 700;

@@ -8,9 +8,9 @@ import {
 } from '@even-lantern/contract';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { api } from '../../app/api.js';
-import type { store } from '../../app/store.js';
-import { PAGE_SIZE } from '../../app/decide.js';
+import { api } from '../../review/api/api.js';
+import type { store } from '../../review/api/store.js';
+import { PAGE_SIZE } from '../../review/decide.js';
 
 type State = ReturnType<typeof store.getState>;
 

@@ -1,7 +1,7 @@
 import { counted } from '@even-lantern/core';
 import type { ReviewHoldings, ReviewSummary } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../review/api/api.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

@@ -5,8 +5,8 @@ import { Archive, ArchiveRestore, Pencil, Trash2, PackageCheck } from 'lucide-re
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
-import { useUndo } from '../../app/undo.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { useUndo } from '../../review/undo.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { DeleteReview } from './DeleteReview.js';
 

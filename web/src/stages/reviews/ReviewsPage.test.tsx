@@ -1,6 +1,6 @@
 import type { ReviewSummary } from '@even-lantern/contract';
 import { screen, waitFor } from '@testing-library/react';
-import { PersonContext } from '../../app/person.js';
+import { PersonContext } from '../../review/api/person.js';
 import { fakeServer, Refusal } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { ReviewsPage } from './ReviewsPage.js';

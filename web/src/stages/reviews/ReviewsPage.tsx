@@ -1,8 +1,8 @@
 import { counted } from '@even-lantern/core';
 import { useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, problemOf } from '../../app/api.js';
-import { PersonMenu } from '../../app/PersonMenu.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { PersonMenu } from '../../review/PersonMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';

@@ -2,10 +2,10 @@ import { PackageOpen } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { counted } from '@even-lantern/core';
-import { problemOf } from '../../app/api.js';
-import { ledgerApi } from '../../app/ledgerApi.js';
+import { problemOf } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
-import { FileReading } from '../../parts/FileReading.js';
+import { FileReading } from '../../review/FileReading.js';
 import { GuideLink } from '../../parts/GuideLink.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

@@ -4,9 +4,9 @@ import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../review/api/api.js';
 import { FilePicker } from '../../parts/FilePicker.js';
-import { FileReading } from '../../parts/FileReading.js';
+import { FileReading } from '../../review/FileReading.js';
 import { FileRemarks } from '../../parts/FileRemarks.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

@@ -1,7 +1,7 @@
 import { lineKeyOf } from '@even-lantern/core';
 import type { DatabaseList, DatabaseProfile, Rehearsal, Review } from '@even-lantern/contract';
-import { lanesOfReview } from '../../app/lanes.js';
-import { useEachRehearsal } from '../../app/useEach.js';
+import { lanesOfReview } from '../../review/lanes.js';
+import { useEachRehearsal } from '../../review/useEach.js';
 import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
 import { Count, CountSource } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';

@@ -2,7 +2,7 @@ import { counted, formatCount, foundLine } from '@even-lantern/core';
 import type { DatabaseProfile, RehearsedLine, ReviewTerm, Translation } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Copy, PenLine } from 'lucide-react';
-import { problemOf } from '../../app/api.js';
+import { problemOf } from '../../review/api/api.js';
 import { OwnString } from '../../parts/OwnString.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';

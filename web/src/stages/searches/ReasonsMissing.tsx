@@ -2,7 +2,7 @@ import { limitText } from '@even-lantern/core';
 import type { ReviewLimit } from '@even-lantern/contract';
 import { Play } from 'lucide-react';
 import { useState } from 'react';
-import { useLimitEdits } from '../../app/useLimitEdits.js';
+import { useLimitEdits } from '../../review/useLimitEdits.js';
 
 interface ReasonsMissingProps {
   /** limits that are applied and say no reason */

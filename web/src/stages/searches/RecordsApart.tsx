@@ -1,6 +1,6 @@
 import { counted, formatCount } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { api, problemOf } from '../../app/api.js';
+import { api, problemOf } from '../../review/api/api.js';
 
 /** What the strategy finds in one of two databases and not in the other, work by work, with examples. */
 export function RecordsApart({

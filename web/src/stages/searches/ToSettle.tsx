@@ -2,8 +2,8 @@ import type { StrategyProblem } from '@even-lantern/core';
 import type { DatabaseProfile, Review } from '@even-lantern/contract';
 import { TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
-import { useVocabularies } from '../../app/useVocabulary.js';
-import { Counterpart } from '../concepts/OtherVocabularies.js';
+import { useVocabularies } from '../../review/useVocabulary.js';
+import { Counterpart } from '../../review/OtherVocabularies.js';
 
 interface ToSettleProps {
   problems: readonly StrategyProblem[];

@@ -3,10 +3,12 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import { Refusal, type Asked } from '../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { line, rehearsal, translated, translation, ALL_LINES } from '../../testing/searchFixtures.js';
-import { wordsContent } from '../concepts/headingContent.js';
+import { wordsContent } from '../../review/headingContent.js';
 import { SearchesStage } from './SearchesStage.js';
 
-jest.mock('../../app/startLookups.js', () => jest.requireActual<object>('../../testing/lookupsInPlace.js'));
+jest.mock('../../review/startLookups.js', () =>
+  jest.requireActual<object>('../../testing/lookupsInPlace.js'),
+);
 
 const show = (answer: () => unknown, more: Record<string, (asked: Asked) => unknown> = {}) =>
   renderInReview(reviewWith([term('t', wordsContent('light'))]), () => <SearchesStage />, {

@@ -1,7 +1,7 @@
 import type { NewSettlement, SettledStep, VocabularySummary } from '@even-lantern/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { Toaster } from 'sonner';
-import { PersonContext } from '../../app/person.js';
+import { PersonContext } from '../../review/api/person.js';
 import { fakeServer, Refusal, type Asked } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { VocabulariesPage } from './VocabulariesPage.js';

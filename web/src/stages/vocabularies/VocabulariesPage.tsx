@@ -4,11 +4,11 @@ import { format } from 'date-fns';
 import { FileUp, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, problemOf } from '../../app/api.js';
-import { PersonMenu } from '../../app/PersonMenu.js';
-import { useCrosswalk } from '../../app/useCrosswalk.js';
+import { api, problemOf } from '../../review/api/api.js';
+import { PersonMenu } from '../../review/PersonMenu.js';
+import { useCrosswalk } from '../../review/useCrosswalk.js';
 import { FilePicker } from '../../parts/FilePicker.js';
-import { FileReading } from '../../parts/FileReading.js';
+import { FileReading } from '../../review/FileReading.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 

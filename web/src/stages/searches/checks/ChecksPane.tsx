@@ -4,11 +4,11 @@ import { format } from 'date-fns';
 import { Circle, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../../app/api.js';
-import { checkApi } from '../../../app/checkApi.js';
-import { useReview } from '../../../app/useReview.js';
+import { problemOf } from '../../../review/api/api.js';
+import { checkApi } from '../../../review/api/checkApi.js';
+import { useReview } from '../../../review/useReview.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
-import type { LineNames } from '../sheet/sheetLines.js';
+import type { LineNames } from '../lines/sheetLines.js';
 import type { Checks, ShownFinding } from './useChecks.js';
 
 interface ChecksPaneProps {

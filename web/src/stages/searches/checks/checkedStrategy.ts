@@ -19,8 +19,8 @@ import type {
   StrategyTotal,
   Translation,
 } from '@even-lantern/contract';
-import { lanesOfReview } from '../../../app/lanes.js';
-import type { StrategyToCheck } from '../../../app/lookups.js';
+import { lanesOfReview } from '../../../review/lanes.js';
+import type { StrategyToCheck } from '../../../review/lookups.js';
 
 export interface KnownOfStrategy {
   review: Review;

@@ -2,10 +2,10 @@ import type { AcceptedFinding, MendEffects, Rehearsal, Review } from '@even-lant
 import { act, screen, waitFor, within } from '@testing-library/react';
 import { Refusal, type Asked } from '../../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../../testing/renderInReview.js';
-import { headingContent, wordsContent } from '../../concepts/headingContent.js';
+import { headingContent, wordsContent } from '../../../review/headingContent.js';
 import { SearchesStage } from '../SearchesStage.js';
 
-jest.mock('../../../app/startLookups.js', () =>
+jest.mock('../../../review/startLookups.js', () =>
   jest.requireActual<object>('../../../testing/lookupsInPlace.js'),
 );
 

@@ -12,12 +12,12 @@ import {
   type Translation,
 } from '@even-lantern/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { api } from '../../../app/api.js';
-import { useEachMends } from '../../../app/checkApi.js';
-import { limitApi } from '../../../app/limitApi.js';
-import type { StrategyToCheck } from '../../../app/lookups.js';
-import { lookupsWithAll } from '../../../app/useLookup.js';
-import { useTrees } from '../../../app/useVocabulary.js';
+import { api } from '../../../review/api/api.js';
+import { useEachMends } from '../../../review/api/checkApi.js';
+import { limitApi } from '../../../review/api/limitApi.js';
+import type { StrategyToCheck } from '../../../review/lookups.js';
+import { lookupsWithAll } from '../../../review/useLookup.js';
+import { useTrees } from '../../../review/useVocabulary.js';
 import { beginningsToAsk, checkedStrategy } from './checkedStrategy.js';
 
 /** A finding as it is shown. */

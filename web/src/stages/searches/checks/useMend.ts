@@ -1,12 +1,12 @@
 import type { Mend } from '@even-lantern/core';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../../app/api.js';
-import { lanesOfReview } from '../../../app/lanes.js';
-import { useLimitEdits } from '../../../app/useLimitEdits.js';
-import { useOwnLineEdits } from '../../../app/useOwnLineEdits.js';
-import { useReview } from '../../../app/useReview.js';
-import { useLaneEdits } from '../../concepts/useLaneEdits.js';
-import { useTermEdits } from '../../concepts/useTermEdits.js';
+import { api, problemOf } from '../../../review/api/api.js';
+import { lanesOfReview } from '../../../review/lanes.js';
+import { useLimitEdits } from '../../../review/useLimitEdits.js';
+import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
+import { useReview } from '../../../review/useReview.js';
+import { useLaneEdits } from '../../../review/useLaneEdits.js';
+import { useTermEdits } from '../../../review/useTermEdits.js';
 
 const GONE = 'This no longer fits: what it would change is not there any more.';
 

@@ -14,8 +14,8 @@ import {
   type Review,
 } from '@even-lantern/contract';
 import { useId, useMemo, useState } from 'react';
-import { useEachMends } from '../../../app/checkApi.js';
-import { lanesOfReview } from '../../../app/lanes.js';
+import { useEachMends } from '../../../review/api/checkApi.js';
+import { lanesOfReview } from '../../../review/lanes.js';
 
 interface BearingProps {
   review: Review;

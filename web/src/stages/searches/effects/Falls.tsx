@@ -1,9 +1,9 @@
 import { formatCount, laneKey, ownKey, strategyPicture, type FallPictureStep } from '@even-lantern/core';
 import type { DatabaseProfile, Review, StrategyEffects } from '@even-lantern/contract';
-import { lanesOfReview } from '../../../app/lanes.js';
+import { lanesOfReview } from '../../../review/lanes.js';
 import { PictureMenu } from '../../../parts/PictureMenu.js';
 import { releaseText } from '../../../parts/release.js';
-import { ownLineName, type LineNames } from '../sheet/sheetLines.js';
+import { ownLineName, type LineNames } from '../lines/sheetLines.js';
 
 interface FallsProps {
   review: Review;

@@ -11,12 +11,12 @@ import type { DatabaseProfile } from '@even-lantern/contract';
 import { X } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../../app/api.js';
-import { ownLineApi } from '../../../app/ownLineApi.js';
-import { useReview } from '../../../app/useReview.js';
+import { problemOf } from '../../../review/api/api.js';
+import { ownLineApi } from '../../../review/api/ownLineApi.js';
+import { useReview } from '../../../review/useReview.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
-import { ROLE_TEXT } from '../sheet/sheetLines.js';
+import { ROLE_TEXT } from '../lines/sheetLines.js';
 import { Lane, type LaneChoice } from './PastedLane.js';
 import { languageThatFits, languagesOf } from './pastedLanguages.js';
 

@@ -4,11 +4,11 @@ import { format } from 'date-fns';
 import { CircleCheck, CircleDashed, Lightbulb, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../../app/api.js';
-import { peerReviewApi } from '../../../app/peerReviewApi.js';
-import { usePerson } from '../../../app/person.js';
-import { useUndo } from '../../../app/undo.js';
-import { useReview } from '../../../app/useReview.js';
+import { problemOf } from '../../../review/api/api.js';
+import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
+import { usePerson } from '../../../review/api/person.js';
+import { useUndo } from '../../../review/undo.js';
+import { useReview } from '../../../review/useReview.js';
 
 const SIGNS = { fine: CircleCheck, suggestion: Lightbulb, change: TriangleAlert } as const;
 

@@ -4,10 +4,10 @@ import { format } from 'date-fns';
 import { MessageSquare } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../../app/api.js';
-import { peerReviewApi } from '../../../app/peerReviewApi.js';
-import { useUndo } from '../../../app/undo.js';
-import { useReview } from '../../../app/useReview.js';
+import { problemOf } from '../../../review/api/api.js';
+import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
+import { useUndo } from '../../../review/undo.js';
+import { useReview } from '../../../review/useReview.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import type { LineInHand } from './lineInHand.js';
 

@@ -2,10 +2,10 @@ import { OUTCOME_NAMES, OUTCOMES, peerReviewProgress, type Outcome } from '@even
 import type { PeerReview } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { useState, type FormEvent } from 'react';
-import { problemOf } from '../../../app/api.js';
-import { peerReviewApi } from '../../../app/peerReviewApi.js';
-import { usePerson } from '../../../app/person.js';
-import { useReview } from '../../../app/useReview.js';
+import { problemOf } from '../../../review/api/api.js';
+import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
+import { usePerson } from '../../../review/api/person.js';
+import { useReview } from '../../../review/useReview.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 
 /** What a peer review comes to, or came to. */

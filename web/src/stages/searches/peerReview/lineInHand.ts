@@ -1,6 +1,6 @@
 import { ownKey, lineKeyOf, type LineKey } from '@even-lantern/core';
 import type { RehearsedLine, ReviewOwnLine } from '@even-lantern/contract';
-import { ownLineName, type LineNames } from '../sheet/sheetLines.js';
+import { ownLineName, type LineNames } from '../lines/sheetLines.js';
 
 /** So much of a line is told with a comment on it. */
 const LONGEST_ABOUT = 1000;

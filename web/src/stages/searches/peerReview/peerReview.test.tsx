@@ -1,6 +1,6 @@
 import type { PeerReview } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import { PersonContext } from '../../../app/person.js';
+import { PersonContext } from '../../../review/api/person.js';
 import { Refusal } from '../../../testing/fakeServer.js';
 import { renderInReview, reviewWith } from '../../../testing/renderInReview.js';
 import { PeerReviewPane } from './PeerReviewPane.js';

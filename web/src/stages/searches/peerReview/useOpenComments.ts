@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { peerReviewApi } from '../../../app/peerReviewApi.js';
+import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
 
 /** How many comments are open on each line, by its key; under an empty key those on the whole strategy. */
 export function useOpenComments(review: string): ReadonlyMap<string, number> {

@@ -3,8 +3,8 @@ import type { DatabaseProfile, StrategyTotal } from '@even-lantern/contract';
 import { Play, X } from 'lucide-react';
 import { useId, useState, type FormEvent } from 'react';
 import { releaseText } from '../../../parts/release.js';
-import { api } from '../../../app/api.js';
-import type { RunsState } from './useRuns.js';
+import { api } from '../../../review/api/api.js';
+import type { RunsState } from '../../../review/useRuns.js';
 
 /** What searches are usually run for. */
 const PURPOSES = [

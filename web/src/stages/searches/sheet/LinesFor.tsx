@@ -1,7 +1,7 @@
 import type { Review } from '@even-lantern/contract';
 import { Rows3, Rows4 } from 'lucide-react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../../app/api.js';
+import { api, problemOf } from '../../../review/api/api.js';
 
 const OTHER = { term: 'lane', lane: 'term' } as const;
 

@@ -12,13 +12,13 @@ import {
 import type { DatabaseProfile, Problem, ReviewOwnLine } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
-import { useOwnLineEdits } from '../../../app/useOwnLineEdits.js';
-import { useVocabulary } from '../../../app/useVocabulary.js';
+import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
+import { useVocabulary } from '../../../review/useVocabulary.js';
 import { ChoiceMenu } from '../../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import { readerFor, type Finding } from '../text/readText.js';
-import { lineNames, ownLineName, type LineNames } from './sheetLines.js';
+import { lineNames, ownLineName, type LineNames } from '../lines/sheetLines.js';
 import type { RehearsedLine } from '@even-lantern/contract';
 
 const TextEditor = lazy(() => import('../text/TextEditor.js'));

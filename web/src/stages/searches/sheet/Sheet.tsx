@@ -2,14 +2,14 @@ import type { LineKey, Mend } from '@even-lantern/core';
 import type { Rehearsal, Review, StrategyEffects } from '@even-lantern/contract';
 import { PenLine, TriangleAlert } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
-import { lanesOfReview } from '../../../app/lanes.js';
+import { lanesOfReview } from '../../../review/lanes.js';
 import { Count } from '../../../parts/Count.js';
 import { ElementTile } from '../../../parts/ElementTile.js';
 import { focusNeighbour } from '../../../parts/focusNeighbour.js';
 import type { ShownFinding } from '../checks/useChecks.js';
 import { Adds, FoundHere, KeptAmong, OpenComments, Role, What, Without } from './rowParts.js';
 import { LinesFor } from './LinesFor.js';
-import { sheetGroups, type SheetGroup, type SheetRow } from './sheetLines.js';
+import { sheetGroups, type SheetGroup, type SheetRow } from '../lines/sheetLines.js';
 
 /** More warnings than this at one line are told beside it only. */
 const MOST_TOLD = 2;

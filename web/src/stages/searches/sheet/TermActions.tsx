@@ -1,9 +1,9 @@
 import type { ReviewTerm } from '@even-lantern/contract';
 import { Link } from 'react-router';
-import { lanesOfReview } from '../../../app/lanes.js';
-import { useReview } from '../../../app/useReview.js';
+import { lanesOfReview } from '../../../review/lanes.js';
+import { useReview } from '../../../review/useReview.js';
 import { ChoiceMenu } from '../../../parts/ChoiceMenu.js';
-import { useTermEdits } from '../../concepts/useTermEdits.js';
+import { useTermEdits } from '../../../review/useTermEdits.js';
 
 /** What can be done with the term of a line, as in its lane. */
 export function TermActions({ term }: { term: ReviewTerm }) {

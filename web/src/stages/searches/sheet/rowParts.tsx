@@ -5,7 +5,7 @@ import { MessageSquare, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { EffectText } from '../checks/ChecksPane.js';
 import type { ShownFinding } from '../checks/useChecks.js';
-import { lineNames, ROLE_TEXT, type SheetGroup, type SheetRow } from './sheetLines.js';
+import { lineNames, ROLE_TEXT, type SheetGroup, type SheetRow } from '../lines/sheetLines.js';
 
 /** From this share of a lane’s records, a term brings nearly all of it. */
 const NEARLY_ALL = 0.9;

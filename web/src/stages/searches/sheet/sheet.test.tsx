@@ -3,11 +3,11 @@ import type { Rehearsal, RehearsedLine, ReviewOwnLine, StrategyEffects } from '@
 import { act, screen, waitFor } from '@testing-library/react';
 import { Refusal, type Asked } from '../../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../../testing/renderInReview.js';
-import { wordsContent } from '../../concepts/headingContent.js';
+import { wordsContent } from '../../../review/headingContent.js';
 import { SearchesStage } from '../SearchesStage.js';
-import { lineNames, ownLineName, sheetGroups } from './sheetLines.js';
+import { lineNames, ownLineName, sheetGroups } from '../lines/sheetLines.js';
 
-jest.mock('../../../app/startLookups.js', () =>
+jest.mock('../../../review/startLookups.js', () =>
   jest.requireActual<object>('../../../testing/lookupsInPlace.js'),
 );
 

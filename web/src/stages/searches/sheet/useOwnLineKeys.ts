@@ -1,9 +1,9 @@
 import type { ReviewOwnLine } from '@even-lantern/contract';
 import type { KeyboardEvent } from 'react';
-import { useOwnLineEdits } from '../../../app/useOwnLineEdits.js';
-import { useReview } from '../../../app/useReview.js';
+import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
+import { useReview } from '../../../review/useReview.js';
 import { usersOf } from './OwnLinePane.js';
-import { ownLineName, type LineNames, type SheetRow } from './sheetLines.js';
+import { ownLineName, type LineNames, type SheetRow } from '../lines/sheetLines.js';
 
 interface OwnLineKeys {
   names: LineNames;

@@ -7,8 +7,8 @@ import type {
   TranslatedLoss,
 } from '@even-lantern/contract';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { api, problemOf } from '../../../app/api.js';
-import { useVocabulary } from '../../../app/useVocabulary.js';
+import { api, problemOf } from '../../../review/api/api.js';
+import { useVocabulary } from '../../../review/useVocabulary.js';
 import { Count } from '../../../parts/Count.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import { Difference } from './Difference.js';

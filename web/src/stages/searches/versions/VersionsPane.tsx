@@ -4,13 +4,13 @@ import { format } from 'date-fns';
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../../app/api.js';
-import { lanesOfReview } from '../../../app/lanes.js';
-import { useReview } from '../../../app/useReview.js';
-import { versionApi } from '../../../app/versionApi.js';
+import { problemOf } from '../../../review/api/api.js';
+import { lanesOfReview } from '../../../review/lanes.js';
+import { useReview } from '../../../review/useReview.js';
+import { versionApi } from '../../../review/api/versionApi.js';
 import { LineForm } from '../../../parts/LineForm.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
-import type { LineNames } from '../sheet/sheetLines.js';
+import type { LineNames } from '../lines/sheetLines.js';
 
 /** A state is kept a moment after the change that made it. */
 const POLLING_MS = 3000;

@@ -2,8 +2,8 @@ import type { StrategyVersion, VersionComparison } from '@even-lantern/contract'
 import { screen, waitFor, within } from '@testing-library/react';
 import type { Asked } from '../../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../../testing/renderInReview.js';
-import { wordsContent } from '../../concepts/headingContent.js';
-import { lineNames } from '../sheet/sheetLines.js';
+import { wordsContent } from '../../../review/headingContent.js';
+import { lineNames } from '../lines/sheetLines.js';
 import { VersionsPane } from './VersionsPane.js';
 
 const version = (number: number, parts: Partial<StrategyVersion> = {}): StrategyVersion => ({

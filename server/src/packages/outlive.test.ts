@@ -1,0 +1,164 @@
+/** Packages go from one installation to another, and outlive the release that wrote them. */
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { buffer } from 'node:stream/consumers';
+import { readCrate } from '@even-lantern/core';
+import {
+  PERSON_HEADER,
+  type FoundBy,
+  type Ledger,
+  type LedgerVerified,
+  type PackageTaken,
+  type PeerReview,
+  type Problem,
+  type RecordPage,
+  type Review,
+  type Schedule,
+} from '@even-lantern/contract';
+import request from 'supertest';
+import type { ObjectLiteral } from 'typeorm';
+import { RecordDesignsService } from '../records/recordDesignsService.js';
+import { ReviewEndService } from '../reviews/reviewEndService.js';
+import { Scheduler } from '../schedules/scheduler.js';
+import { Store } from '../store/store.js';
+import { TABLES_OF_PACKAGES, TABLES_OF_REVIEWS } from '../store/tables.js';
+import { databasesOfFullReview, fullReview } from '../testing/fullReview.js';
+import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { VersionKeeper } from '../versions/versionKeeper.js';
+import { TABLE_VERSIONS } from './packageTables.js';
+import { bytesOf, entriesIn, openZip } from './zip.js';
+
+/** Packages as earlier releases wrote them, each with a row of every kind, named for the version of their tables. */
+const KEPT = join(__dirname, 'kept');
+
+const open: TestApplication[] = [];
+afterEach(async () => {
+  for (const { application } of open.splice(0)) await application.close();
+});
+async function installation(): Promise<TestApplication> {
+  const server = await testApplication(databasesOfFullReview());
+  open.push(server);
+  return server;
+}
+async function original() {
+  const made = await fullReview(async ({ application }, at) => {
+    await application.get(Scheduler).look(at);
+    await application.get(Scheduler).settled();
+  });
+  open.push(made.server);
+  const { application } = made.server;
+  await application.get(RecordDesignsService).settled(made.reviewId);
+  // States of the strategy are kept a moment after the change that made them.
+  await application.get(VersionKeeper).settled();
+  return made;
+}
+async function allRows({ application }: TestApplication): Promise<Record<string, ObjectLiteral[]>> {
+  const tables: Record<string, ObjectLiteral[]> = {};
+  for (const { name, entity } of TABLES_OF_PACKAGES) {
+    const rows = await application.get(Store).read.find<ObjectLiteral>(entity);
+    tables[name] = inOrder(rows.map((row) => ({ ...row })));
+  }
+  return tables;
+}
+const inOrder = (rows: ObjectLiteral[]) =>
+  rows.sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1));
+const take = (into: TestApplication, bytes: Buffer) =>
+  request(into.application.getHttpServer())
+    .post('/api/packages?job=one')
+    .set({ Host: 'localhost', [PERSON_HEADER]: into.person, 'Content-Type': 'application/zip' })
+    .send(bytes);
+function asBuffer(response: unknown, done: (error: Error | null, body: Buffer) => void) {
+  buffer(response as NodeJS.ReadableStream).then(
+    (body) => done(null, body),
+    (error: Error) => done(error, Buffer.alloc(0)),
+  );
+}
+const ledgerOf = async (of: TestApplication, id: string) =>
+  (await of.get(`/api/reviews/${id}/ledger`)).body as Ledger;
+
+test('a review goes into another installation and is the same in every table, with the same hashes', async () => {
+  const { server, reviewId } = await original();
+  const before = await allRows(server);
+  expect(Object.keys(before).filter((name) => before[name]?.length === 0)).toEqual([]);
+  const answer = await server.get(`/api/reviews/${reviewId}/package.zip`).buffer(true).parse(asBuffer);
+  const bytes = answer.body as Buffer;
+  const other = await installation();
+  const own = await allRows(other);
+  const taken = (await take(other, bytes).expect(201)).body as PackageTaken;
+  expect(taken).toMatchObject({ id: reviewId, title: 'Light for “nights”', paused: 1 });
+  // What the other installation had stays; schedules are paused, so that not two of them tell of the same.
+  const expected = Object.fromEntries(
+    Object.entries(before).map(([name, rows]) => {
+      const here =
+        name === 'schedule' ? rows.map((row) => ({ ...row, state: 'paused', nextAt: null })) : rows;
+      return [name, inOrder([...(own[name] ?? []), ...here])];
+    }),
+  );
+  expect(await allRows(other)).toEqual(expected);
+  const [here, there] = [await ledgerOf(server, reviewId), await ledgerOf(other, reviewId)];
+  expect([there.seal, there.brokenAt]).toEqual([here.seal, null]);
+  const twice = (await take(other, bytes).expect(409)).body as Problem;
+  expect(twice.title).toBe('This review is here already: Light for “nights”.');
+});
+
+describe.each(readdirSync(KEPT))('the package %s of an earlier release', (file) => {
+  const path = join(KEPT, file);
+
+  test('is of a version of the tables that this program knows, and has each kind of row', async () => {
+    const zip = await openZip(path);
+    const entries = await entriesIn(zip, 100);
+    const metadata = entries.get('ro-crate-metadata.json');
+    const read = metadata === undefined ? null : readCrate((await bytesOf(zip, metadata, 1e6)).toString());
+    zip.close();
+    const crate = read?.ok === true ? read.crate : null;
+    expect(`${crate?.tablesAsOf}.zip`).toBe(file);
+    expect(TABLE_VERSIONS).toContain(crate?.tablesAsOf);
+    expect(crate?.files.filter(({ rows }) => rows === 0).map((each) => each.path)).toEqual([]);
+  });
+
+  test('is taken in, works as it did, and leaves nothing behind when it is deleted', async () => {
+    const server = await installation();
+    const { id } = (await take(server, readFileSync(path)).expect(201)).body as PackageTaken;
+    const get = async <T>(address: string) =>
+      (await server.get(`/api/reviews/${id}${address}`).expect(200)).body as T;
+    const rows = await allRows(server);
+    expect(Object.keys(rows).filter((name) => rows[name]?.length === 0)).toEqual([]);
+    const review = await get<Review>('');
+    expect(review).toMatchObject({
+      title: 'Light for “nights”',
+      shelf: [{ name: 'ward' }],
+      limits: [{ kind: 'language', reason: 'We read English.' }],
+      ownLines: [{ text: 'ward' }],
+      accepted: [{ reason: 'It is meant.' }],
+    });
+    const verified = (await server.post(`/api/reviews/${id}/ledger/verification`, { seal: '' })).body;
+    expect((verified as LedgerVerified).ok).toBe(true);
+    // Each record is known by what brought it.
+    const { rows: records } = await get<RecordPage>('/records');
+    const ways = await Promise.all(
+      records.map(async (record) => {
+        const found = (await server.get(`/api/records/${record.id}/found-by`).expect(200)).body as FoundBy[];
+        return [record.title, record.decision, found.map((each) => each.elsewhere ?? each.entry)];
+      }),
+    );
+    expect(ways.sort()).toEqual([
+      ['A trial of light', 'undecided', [5, 2]],
+      ['Dawn', 'undecided', ['expert: A night nurse']],
+      ['Dusk', 'undecided', ['expert: A night nurse']],
+      ['Light at night', 'keep', [5, 2, 1]],
+      ['Light in a ward, light', 'undecided', [5, 2, 1]],
+    ]);
+    expect(await get<PeerReview[]>('/peer-reviews')).toMatchObject([{ comments: [{ text: 'More words?' }] }]);
+    expect(await get<Schedule[]>('/schedules')).toMatchObject([{ state: 'paused' }]);
+    await get('/ledger/entries/2/drift');
+    await get('/rehearsal?database=db');
+    const undone = await server.post(`/api/reviews/${id}/undo`, { since: null });
+    // Whoever did it is another person than the one who works here.
+    expect(undone.status).toBe(200);
+    await server.post(`/api/reviews/${id}/deletion`, { title: review.title }).expect(204);
+    await server.application.get(ReviewEndService).settled();
+    const left = await allRows(server);
+    const ofReviews = TABLES_OF_REVIEWS.map(({ name }) => name);
+    expect(ofReviews.filter((name) => left[name]?.length !== 0)).toEqual([]);
+  });
+});

@@ -1,0 +1,156 @@
+/**
+ * One description for each table, at its entity: whose rows they are, what columns refer to, which hold JSON, which name a
+ * person or a database. Packages, deletion, the review that an edit belongs to, and the tests that compare tables are
+ * derived from it.
+ */
+import {
+  Column,
+  Entity,
+  PrimaryColumn,
+  VersionColumn,
+  type ColumnOptions,
+  type ValueTransformer,
+} from 'typeorm';
+
+/** An entity: the class of a table's rows. */
+export type EntityClass = new () => object;
+
+/** What the JSON of a column is at its outermost. */
+export type JsonShape = 'array' | 'object';
+
+/**
+ * Whose rows they are: of one review, so that they go with it; or of the installation. Of those of the installation some
+ * come along in the package of a review: those that it names, or all.
+ */
+export type Owner = 'review' | 'installation' | 'named by reviews' | 'along with reviews';
+
+export interface TableDescription {
+  name: string;
+  entity: EntityClass;
+  owner: Owner;
+  /** by column, the entity whose id it holds */
+  refersTo: Record<string, () => EntityClass>;
+  json: Record<string, JsonShape>;
+  /** columns that hold the id of a database */
+  databases: string[];
+}
+
+const described = new Map<unknown, TableDescription>();
+
+function descriptionFor(entity: unknown): TableDescription {
+  let known = described.get(entity);
+  if (known === undefined) {
+    known = {
+      name: '',
+      entity: entity as EntityClass,
+      owner: 'installation',
+      refersTo: {},
+      json: {},
+      databases: [],
+    };
+    described.set(entity, known);
+  }
+  return known;
+}
+
+/** @throws Error for a class that is no described table */
+export function descriptionOf(entity: EntityClass): TableDescription {
+  const known = described.get(entity);
+  if (known === undefined || known.name === '') throw new Error(`${entity.name} is no table.`);
+  return known;
+}
+
+/** A table, and whose rows they are. */
+export const Table =
+  (name: string, owner: Owner): ClassDecorator =>
+  (entity) => {
+    Object.assign(descriptionFor(entity), { name, owner });
+    Entity({ name })(entity);
+  };
+
+const also =
+  (
+    column: PropertyDecorator,
+    note: (description: TableDescription, name: string) => void,
+  ): PropertyDecorator =>
+  (target, property) => {
+    column(target, property);
+    note(descriptionFor(target.constructor), String(property));
+  };
+
+type Options = Pick<ColumnOptions, 'nullable' | 'default'>;
+
+/** The key of a row: an opaque string. */
+export const Id = () => PrimaryColumn('varchar');
+export const KeyText = () => PrimaryColumn('varchar');
+export const KeyNumber = () => PrimaryColumn('integer');
+/** Short text: names, kinds, dates as ISO 8601 in UTC. */
+export const Short = (options: Options = {}) => Column('varchar', options);
+/** Text of any length. */
+export const Text = (options: Options = {}) => Column('text', options);
+export const Whole = (options: Options = {}) => Column('integer', options);
+export const Flag = (options: Options = {}) => Column('boolean', options);
+/** A version that the engine raises at every change. */
+export const Version = () => VersionColumn();
+
+/** The id of a row of another table. */
+export const RefersTo = (entity: () => EntityClass, options: Options & { key?: boolean } = {}) =>
+  also(options.key === true ? PrimaryColumn('varchar') : Column('varchar', options), ({ refersTo }, name) => {
+    refersTo[name] = entity;
+  });
+
+/** The id of a database, which may be one that somebody added. */
+export const DatabaseId = () =>
+  also(Column('varchar'), ({ databases }, name) => {
+    databases.push(name);
+  });
+
+/** A value kept as JSON: whoever reads the row gets the value. */
+export const Json = (shape: JsonShape, options: Options = {}): PropertyDecorator => {
+  return (target, property) => {
+    const transformer = jsonTransformer(`${target.constructor.name}.${String(property)}`, shape);
+    also(Column('text', { ...options, transformer }), ({ json }, name) => {
+      json[name] = shape;
+    })(target, property);
+  };
+};
+
+/** JSON whose very text matters, since it is hashed, compared or handed on: whoever reads the row gets the text. */
+export const JsonText = (shape: JsonShape, options: Options = {}) =>
+  also(Column('text', options), ({ json }, name) => {
+    json[name] = shape;
+  });
+
+/** What is in a column cannot be what the program wrote there. */
+export class UnreadableColumn extends Error {}
+
+/** @returns what is wrong with a text as the JSON of a column; null where nothing is */
+export function jsonTrouble(text: string, shape: JsonShape): string | null {
+  try {
+    return hasShape(JSON.parse(text), shape) ? null : `it is no ${shape}`;
+  } catch {
+    return 'it is no JSON';
+  }
+}
+
+function hasShape(value: unknown, shape: JsonShape): boolean {
+  return shape === 'array'
+    ? Array.isArray(value)
+    : typeof value === 'object' && value !== null && !Array.isArray(value);
+}
+
+function jsonTransformer(column: string, shape: JsonShape): ValueTransformer {
+  return {
+    to: (value: unknown) => (value === null || value === undefined ? value : JSON.stringify(value)),
+    from: (text: string | null | undefined) => {
+      if (text === null || text === undefined) return text;
+      try {
+        const value: unknown = JSON.parse(text);
+        if (hasShape(value, shape)) return value;
+      } catch {
+        // told below
+      }
+      throw new UnreadableColumn(`What is kept in ${column} cannot be read.`);
+    },
+  };
+}

@@ -1,0 +1,24 @@
+import { Link } from 'react-router';
+import { useDatabaseChoice } from './useDatabaseChoice.js';
+import { useReview } from './useReview.js';
+import { DatabaseStateNote } from '../parts/DatabaseStateNote.js';
+
+/** Why there are no counts, or only earlier ones, and how to go on; nothing while the database answers. */
+export function NoDatabase() {
+  const { review, database } = useReview();
+  const { failed, asking } = useDatabaseChoice();
+  const [wanted] = failed;
+  if (database !== null) return <DatabaseStateNote database={database} />;
+  if (asking) return null;
+  return (
+    <p role="status" className="border-warning border-l-[3px] pl-2">
+      {wanted === undefined ? 'No database is known.' : `${wanted.name} does not answer: ${wanted.reason}`}{' '}
+      What you have written is kept; counts come back when it answers. Meanwhile another database can be
+      chosen above, or see{' '}
+      <Link className="link" to={`/reviews/${review.id}/databases`}>
+        where to search
+      </Link>
+      .
+    </p>
+  );
+}
