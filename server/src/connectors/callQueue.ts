@@ -20,6 +20,11 @@ export function wanted<T>(urgency: Urgency, work: () => T): T {
   return urgencies.run(urgency, work);
 }
 
+/** Nothing is wanted any longer, until somebody wants something again. */
+export function endWanting(): void {
+  urgencies.disable();
+}
+
 export class CallQueue {
   private queue: PQueue;
 

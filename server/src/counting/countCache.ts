@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import { LRUCache } from 'lru-cache';
 import {
   matchesPattern,
@@ -11,7 +11,7 @@ import {
 import type { Counted, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
 import { databaseTrouble } from '../http/problem.js';
 import { DatabaseError, type CountAnswer, type FacetAnswer } from '../connectors/databaseConnector.js';
-import { inTime, spendCall } from './spending.js';
+import { endSpending, inTime, spendCall } from './spending.js';
 import { contextOf, type OpenDatabase } from '../databases/databasesService.js';
 
 /** How long the counts of a database hold that tells no release. */
@@ -36,7 +36,7 @@ function toldOwn({ hits, understood }: CountAnswer): CountedOwn {
 
 /** What databases answer; remembered as long as their release holds. */
 @Injectable()
-export class AskingService {
+export class AskingService implements OnApplicationShutdown {
   /** counts by database, release and query: a count holds as long as the release does */
   private readonly counts = new LRUCache<string, number>({ max: REMEMBERED_COUNTS });
 
@@ -49,6 +49,10 @@ export class AskingService {
   /** counts that are being asked for now, by the same keys */
   private readonly asking = new Map<string, Promise<Counted>>();
   private readonly askingOwn = new Map<string, Promise<CountedOwn>>();
+
+  onApplicationShutdown(): void {
+    endSpending();
+  }
 
   /** Counts a query. A failure becomes part of the answer, so that other counts go on. */
   async count(database: OpenDatabase, query: Query): Promise<Counted> {

@@ -17,6 +17,11 @@ interface Spending {
 
 const spendings = new AsyncLocalStorage<Spending>();
 
+/** Nothing is spent any longer, until somebody does again. */
+export function endSpending(): void {
+  spendings.disable();
+}
+
 /** @returns how many calls an answer may cost */
 export function callsAffordable(budget: CallBudget | null): number {
   const perSecond = budget?.perSecond ?? null;

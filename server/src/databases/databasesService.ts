@@ -14,6 +14,7 @@ import { within } from '../connectors/patience.js';
 import { Configuration } from '../configuration/configuration.js';
 import { DatabaseWatch, type KnownDatabase } from './databaseWatch.js';
 import { OWN_BUDGET } from '../connectors/proposedBudget.js';
+import { endWanting } from '../connectors/callQueue.js';
 import { describedAddress } from '../connectors/described.js';
 import {
   DatabaseError,
@@ -67,6 +68,7 @@ export class DatabasesService implements OnApplicationShutdown {
 
   onApplicationShutdown(): void {
     for (const watch of this.watches.values()) watch.stop();
+    endWanting();
   }
 
   /** Adds a database, or reaches one otherwise than before. */

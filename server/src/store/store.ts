@@ -106,6 +106,7 @@ export class Store implements OnApplicationShutdown {
   async close(): Promise<void> {
     await this.queue(() => this.reader.destroy());
     await this.writer.destroy();
+    this.writing.disable();
     this.hold.release();
   }
 

@@ -1,5 +1,11 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { Injectable, type CallHandler, type ExecutionContext, type NestInterceptor } from '@nestjs/common';
+import {
+  Injectable,
+  type CallHandler,
+  type ExecutionContext,
+  type NestInterceptor,
+  type OnApplicationShutdown,
+} from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import { Observable } from 'rxjs';
 import { editUnderWay, type EditUnderWay } from '../edits/reviewEdit.js';
@@ -8,7 +14,7 @@ import { EditsService } from './editsService.js';
 
 /** Keeps what each edit did, in the change that makes it. */
 @Injectable()
-export class EditKeeper implements NestInterceptor {
+export class EditKeeper implements NestInterceptor, OnApplicationShutdown {
   private readonly current = new AsyncLocalStorage<EditUnderWay>();
 
   constructor(
@@ -20,6 +26,10 @@ export class EditKeeper implements NestInterceptor {
       const edit = this.current.getStore();
       return edit === undefined ? null : (manager) => edits.watch(manager, edit);
     });
+  }
+
+  onApplicationShutdown(): void {
+    this.current.disable();
   }
 
   async intercept(context: ExecutionContext, next: CallHandler): Promise<Observable<unknown>> {
