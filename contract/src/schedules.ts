@@ -43,25 +43,25 @@ export interface Schedule extends Recurrence {
   /** the path of its feed, which only those know who see this */
   feed: string;
   /** the latest first; older ones stand in the ledger alone */
-  firings: Firing[];
-  /** new records of firings that nobody has looked at yet */
+  occurrences: Occurrence[];
+  /** new records of occurrences that nobody has looked at yet */
   unseen: number;
 }
 
 /** One time at which a schedule was due. */
-export interface Firing {
+export interface Occurrence {
   /** UTC, ISO 8601 */
   dueAt: string;
   /** how many times before it went by while the program was not running */
   missed: number;
-  parts: FiringPart[];
+  parts: OccurrencePart[];
   /** records that no run before had found */
   fresh: number;
   seen: boolean;
 }
 
 /** What became of one database at that time. */
-export interface FiringPart {
+export interface OccurrencePart {
   databaseName: string;
   /** `waits`: it is tried, or tried again. `failed`: not tried any more. */
   status: 'waits' | 'running' | 'done' | 'failed';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { compileLanes, describeLine, laneParts, termQuery, type TermContent } from '../strategy/index.js';
 import { indexVocabulary, type Heading, type VocabularyTree } from '../vocabulary/index.js';
-import { indexForCrosswalk, proposeCounterparts, readingIn, settledAs, wordsFor } from './index.js';
+import { indexForCrosswalk, proposeCounterparts, resolverIn, settledAs, wordsFor } from './index.js';
 import type { Settlement } from './index.js';
 
 function heading(label: string, parts: Partial<Heading> = {}): Heading {
@@ -144,7 +144,7 @@ describe('proposals', () => {
 
 describe('reading headings in a database that has another vocabulary', () => {
   const trees: Record<string, VocabularyTree> = { harbour, coast };
-  const reading = (settlements: Settlement[]) => readingIn(coast, settlements, (id) => trees[id] ?? null);
+  const reading = (settlements: Settlement[]) => resolverIn(coast, settlements, (id) => trees[id] ?? null);
   const term = (parts: object = {}): TermContent => ({
     kind: 'heading',
     vocabulary: 'harbour',
@@ -258,7 +258,7 @@ describe('reading headings in a database that has another vocabulary', () => {
   test('a database without a vocabulary gets the names of a heading as words, and says so', () => {
     const result = termQuery(
       term(),
-      readingIn(null, [], () => harbour),
+      resolverIn(null, [], () => harbour),
     );
     expect(result).toMatchObject({
       ok: true,
@@ -276,7 +276,7 @@ describe('reading headings in a database that has another vocabulary', () => {
     (_how, narrower, lost) => {
       const without = termQuery(
         term({ label: 'Boats', narrower }),
-        readingIn(null, [], () => harbour),
+        resolverIn(null, [], () => harbour),
       );
       expect(without.ok && without.changes.slice(1)).toEqual(lost);
       const chosen = termQuery(term({ label: 'Boats', narrower }), reading([settle('Boats', null, 'words')]));

@@ -6,7 +6,7 @@ import {
   compileLanes,
   describeLine,
   lineKeyOf,
-  sayIn,
+  queryAsSent,
   standaloneQuery,
   type Lane,
 } from '../strategy/index.js';
@@ -338,7 +338,7 @@ test('a limit in a dialect finds what the limit in CQL finds, or tells of the lo
         if (asked === null) return;
         const dialect = dialectFrom({ kind: id, names: {}, lacks: [] });
         const known = { vocabulary: 'tree', limitFields };
-        const said = sayIn(dialect, known, asked);
+        const said = queryAsSent(dialect, known, asked);
         if (!said.ok) throw new Error(said.message);
         const { losses } = dialect.print(asked, known);
         if (losses.every(({ effect }) => effect === 'same'))

@@ -26,17 +26,17 @@ import { namedField } from './describe.js';
 import type { OwnLineRole, OwnPart } from './ownLines.js';
 import { placeOwn } from './placeOwn.js';
 import { missingFields, searchFieldsOf } from './termFields.js';
-import type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
+import type { ResolvedTerm, TermQueryResult, TermResolver } from './termResolver.js';
 import type { Lane, LimitPart, Line, Strategy, StrategyProblem, Term, TermContent } from './model.js';
 
 /** For a database that has the vocabulary of the headings and can say all that is asked. */
-export const asWritten: TermReading = (query) => ({ ok: true, query, changes: [] });
+export const asWritten: TermResolver = (query) => ({ ok: true, query, changes: [] });
 
 /**
  * The query of a term, or why it has none.
  * @param read how headings and words are said in the database at hand
  */
-export function termQuery(content: TermContent, read: TermReading = asWritten): TermQueryResult {
+export function termQuery(content: TermContent, read: TermResolver = asWritten): TermQueryResult {
   if (content.kind === 'heading') {
     const { vocabulary, label, narrower, central, subheadings } = content;
     // No vocabulary has such a heading, and none of the dialects could name it.
@@ -89,7 +89,7 @@ export function termQuery(content: TermContent, read: TermReading = asWritten): 
 }
 
 /** Any of the parts; none when one of them cannot be said, since a part would pass for the whole. */
-function anyOfRead(parts: readonly ReadTerm[], further: readonly string[] = []): TermQueryResult {
+function anyOfRead(parts: readonly ResolvedTerm[], further: readonly string[] = []): TermQueryResult {
   const queries: Query[] = [];
   const changes = new Set<string>(further);
   for (const part of parts) {
@@ -105,7 +105,7 @@ function anyOfRead(parts: readonly ReadTerm[], further: readonly string[] = []):
 /** What a strategy is made of beside its lanes. */
 export interface StrategyParts {
   /** how terms are said in the database at hand */
-  read?: TermReading;
+  read?: TermResolver;
   /** lines that somebody wrote by hand for it, which take the place of what the lanes give */
   edits?: Edits;
   /** lines that people wrote beside those of the lanes, in their order */
@@ -295,7 +295,7 @@ export function linesToRun<L extends Pick<Line, 'kind'>>(lines: readonly L[]): L
 const NO_EDITS: Edits = new Map();
 
 /** What a term searches: what somebody wrote for its line, or else its content. */
-function queryOfTerm({ id, content }: Term, read: TermReading, edits: Edits): TermQueryResult {
+function queryOfTerm({ id, content }: Term, read: TermResolver, edits: Edits): TermQueryResult {
   const edit = edits.get(termKey(id));
   return edit === undefined
     ? termQuery(content, read)
@@ -325,7 +325,7 @@ export function searchedTerms<T extends Term>(lane: { terms: readonly T[] }): T[
  */
 export function laneParts(
   lane: Lane,
-  read: TermReading = asWritten,
+  read: TermResolver = asWritten,
   edits: Edits = NO_EDITS,
 ): { headings: Query | null; words: Query | null } {
   const queries = searchedTerms(lane)
@@ -347,7 +347,7 @@ function holdsHeading(query: Query): boolean {
 export function addsQuery(
   term: Term,
   lane: Lane,
-  read: TermReading = asWritten,
+  read: TermResolver = asWritten,
   edits: Edits = NO_EDITS,
 ): Query | null {
   const own = queryOfTerm(term, read, edits);

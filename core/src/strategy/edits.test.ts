@@ -13,7 +13,7 @@ import {
   type EditedLine,
   type Lane,
   type LineText,
-  type TermReading,
+  type TermResolver,
 } from './index.js';
 
 const lane = (id: string, ...words: string[]): Lane => ({
@@ -37,7 +37,7 @@ const written = (line: string, text: string, parts: Partial<LineText> = {}, id =
     asWritten,
   );
   if (!result.ok) throw new Error(result.error.message);
-  return result.said;
+  return result.sent;
 };
 const linesWith = (edits: Record<string, EditedLine>, of: Lane[] = lanes) =>
   compileLanes(of, { edits: new Map(Object.entries(edits)) });
@@ -128,7 +128,7 @@ test.each([
 });
 
 test('a heading that nobody settled is refused, and so is a reference where the database has none', () => {
-  const refusing: TermReading = (part) =>
+  const refusing: TermResolver = (part) =>
     part.kind === 'heading' ? { ok: false, message: 'Settle it.' } : { ok: true, query: part, changes: [] };
   const heading = { line: WHOLE_LINE, language: 'cql', text: 'el.heading == "Light"', refersTo: {} } as const;
   expect(readEdit(heading, dialect('corvane'), context, refusing)).toMatchObject({

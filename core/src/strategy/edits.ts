@@ -14,7 +14,7 @@ import {
   type Loss,
   type Query,
 } from '../query/index.js';
-import type { TermReading } from './termReading.js';
+import type { TermResolver } from './termResolver.js';
 import type { Line } from './model.js';
 import { describeLoss } from './saying.js';
 
@@ -76,7 +76,8 @@ export interface EditedLine {
 /** By the key of the line. */
 export type Edits = ReadonlyMap<LineKey, EditedLine>;
 
-export type ReadEdit = { ok: true; meant: EditedLine; said: EditedLine } | { ok: false; error: DialectError };
+export type ReadEdit =
+  { ok: true; intended: EditedLine; sent: EditedLine } | { ok: false; error: DialectError };
 
 /**
  * The query of a text in the database's own dialect or in CQL, before anything is settled.
@@ -128,7 +129,7 @@ export function readEdit(
   { line, language, text, refersTo }: LineText,
   dialect: Dialect | null,
   context: DialectContext,
-  read: TermReading,
+  read: TermResolver,
 ): ReadEdit {
   const parsed = parseLine({ language, text }, dialect, context);
   if (!parsed.ok) return parsed;
@@ -157,12 +158,12 @@ export function readEdit(
     changes: [...changes],
     written: own && !refers && changes.size === 0 ? text : null,
   };
-  if (own) return { ok: true, meant, said: meant };
+  if (own) return { ok: true, intended: meant, sent: meant };
   const printed = dialect.print(settled, context);
   const said = dialect.parse(printed.text, context);
   if (!said.ok) return { ok: false, error: { message: said.error.message, at: 0 } };
   const lost = printed.losses.map(describeLoss);
-  return { ok: true, meant, said: { ...meant, query: said.query, changes: [...changes, ...lost] } };
+  return { ok: true, intended: meant, sent: { ...meant, query: said.query, changes: [...changes, ...lost] } };
 }
 
 /**
@@ -193,7 +194,7 @@ const holdsLine = (query: Query) => linesIn(query).length > 0;
 
 class Unsettled extends Error {}
 
-type Leaf = Parameters<TermReading>[0];
+type Leaf = Parameters<TermResolver>[0];
 
 function withLeaves(query: Query, change: (leaf: Leaf) => Query): Query | Unsettled {
   return orUnsettled(() =>

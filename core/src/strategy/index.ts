@@ -85,8 +85,8 @@ export { missingFields, searchFieldsOf, TERM_FIELDS } from './termFields.js';
 export type { TermField } from './termFields.js';
 export { translateLine } from './translate.js';
 export type { TranslatedLine } from './translate.js';
-export { describeLoss, inFields, sayIn, sayingIn } from './saying.js';
-export type { ReadTerm, TermQueryResult, TermReading } from './termReading.js';
+export { describeLoss, inFields, queryAsSent, resolverAsSent } from './saying.js';
+export type { ResolvedTerm, TermQueryResult, TermResolver } from './termResolver.js';
 export { databaseContext, type KnownOfDatabase } from './databaseContext.js';
 export {
   lanesOfQuestion,

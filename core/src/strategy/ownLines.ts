@@ -21,8 +21,8 @@ import {
   type Query,
 } from '../query/index.js';
 import { CQL_PRECEDENCE, type EditedLine, type LineKey } from './edits.js';
-import { sayIn } from './saying.js';
-import type { TermReading } from './termReading.js';
+import { queryAsSent } from './saying.js';
+import type { TermResolver } from './termResolver.js';
 
 /**
  * What a line of one’s own does: it only looks (is counted, and no more), narrows the whole, is added to it, or is left
@@ -199,7 +199,7 @@ function limitFieldsFor({ limitFields }: DialectContext): string[] {
 export function readOwnLine(
   { id, role, on, text }: OwnLine,
   context: DialectContext,
-  read: TermReading,
+  read: TermResolver,
   dialect: Dialect | null,
 ): OwnPart {
   const part = { id, role, on };
@@ -221,7 +221,7 @@ export function readOwnLine(
       leaf.kind === 'heading' || leaf.kind === 'words' || leaf.kind === 'near'
         ? read(leaf)
         : leaf.kind === 'limit' && dialect !== null
-          ? sayIn(dialect, context, leaf)
+          ? queryAsSent(dialect, context, leaf)
           : null;
     if (said === null) return leaf;
     if (!said.ok) {

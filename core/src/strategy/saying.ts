@@ -1,23 +1,23 @@
 /** Terms as a dialect can say them, so that counts are those of the string that the database gets. */
 import type { Dialect, DialectContext, Loss, Query, SearchField } from '../query/index.js';
-import type { ReadTerm, TermReading } from './termReading.js';
+import type { ResolvedTerm, TermResolver } from './termResolver.js';
 
 /**
  * Reads terms as `read` does, and what the dialect cannot say of them as what it says instead, with the losses among
  * the changes.
  */
-export function sayingIn(dialect: Dialect, context: DialectContext, read: TermReading): TermReading {
-  const say = (part: Parameters<TermReading>[0]): ReadTerm => {
+export function resolverAsSent(dialect: Dialect, context: DialectContext, read: TermResolver): TermResolver {
+  const say = (part: Parameters<TermResolver>[0]): ResolvedTerm => {
     const meant = read(part);
     if (!meant.ok) return meant;
-    const said = sayIn(dialect, context, meant.query);
+    const said = queryAsSent(dialect, context, meant.query);
     return said.ok ? { ...said, changes: [...meant.changes, ...said.changes] } : said;
   };
   return inFields(dialect.abilities.fields, say);
 }
 
 /** A query as the dialect says it, with the losses among the changes. */
-export function sayIn(dialect: Dialect, context: DialectContext, query: Query): ReadTerm {
+export function queryAsSent(dialect: Dialect, context: DialectContext, query: Query): ResolvedTerm {
   const { text, losses } = dialect.print(query, context);
   if (losses.length === 0) return { ok: true, query, changes: [] };
   const said = dialect.parse(text, context);
@@ -26,8 +26,8 @@ export function sayIn(dialect: Dialect, context: DialectContext, query: Query): 
 }
 
 /** Reads terms as `read` does, for a database that has these fields. */
-export function inFields(fields: readonly SearchField[], read: TermReading): TermReading {
-  return Object.assign((part: Parameters<TermReading>[0]) => read(part), { fields });
+export function inFields(fields: readonly SearchField[], read: TermResolver): TermResolver {
+  return Object.assign((part: Parameters<TermResolver>[0]) => read(part), { fields });
 }
 
 const EFFECTS: Readonly<Record<Loss['effect'], string>> = {

@@ -7,7 +7,7 @@ import {
   describeTerm,
   inFields,
   laneParts,
-  sayingIn,
+  resolverAsSent,
   standaloneQuery,
   termQuery,
   type Lane,
@@ -176,7 +176,7 @@ describe('where words are looked for', () => {
     if (skein === undefined) throw new Error('no dialect');
     const said = termQuery(
       inField('withHeadings'),
-      sayingIn(skein, { vocabulary: null, limitFields: [] }, asWritten),
+      resolverAsSent(skein, { vocabulary: null, limitFields: [] }, asWritten),
     );
     expect(said).toMatchObject({
       query: { kind: 'words', field: 'words' },

@@ -1,13 +1,6 @@
 import { Injectable, Logger, type OnModuleInit } from '@nestjs/common';
 import { dialectFrom, vocabularyToTurtle } from '@even-lantern/core';
-import type {
-  CallBudget,
-  ExploredServer,
-  NewDatabase,
-  NewSruDatabase,
-  Person,
-  SaidOfDatabase,
-} from '@even-lantern/contract';
+import type { CallBudget, ExploredServer, NewDatabase, Person, SaidOfDatabase } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
 import { badInput, conflict, databaseTrouble, notFound } from '../http/problem.js';
 import { AddedDatabaseRow, type KeptDatabase } from '../store/entities.js';
@@ -16,9 +9,8 @@ import { DatabaseError, type DatabaseConnector } from '../connectors/databaseCon
 import { BudgetsService } from '../databases/budgetsService.js';
 import { DatabaseEventsService } from '../databases/databaseEventsService.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import type { Described } from '../connectors/described.js';
 import { HandAnswersService } from './handAnswersService.js';
-import { handConnector, type HandDatabase } from '../connectors/handConnector.js';
+import { handConnector } from '../connectors/handConnector.js';
 import { proposedBudget } from '../connectors/proposedBudget.js';
 import { exploreServer } from '../connectors/sru/explorer.js';
 import { addedConnector } from '../connectors/sru/addedConnector.js';

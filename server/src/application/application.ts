@@ -35,6 +35,8 @@ import { ReviewsModule } from '../reviews/reviewsModule.js';
 import { RunsModule } from '../runs/runsModule.js';
 import { SchedulesModule } from '../schedules/schedulesModule.js';
 import { ShelfModule } from '../shelf/shelfModule.js';
+import { openStore, type Store } from '../store/store.js';
+import { OPENED_STORE } from '../store/storeModule.js';
 import { StrategiesModule } from '../strategies/strategiesModule.js';
 import { StrategyFilesModule } from '../strategyFiles/strategyFilesModule.js';
 import { TranslationModule } from '../translation/translationModule.js';
@@ -92,7 +94,7 @@ const MODULES = [
 
 @Module({})
 class ApplicationModule {
-  static with(settings: Settings): DynamicModule {
+  static with(settings: Settings, store: Store): DynamicModule {
     return {
       module: ApplicationModule,
       imports: [
@@ -100,7 +102,7 @@ class ApplicationModule {
           pinoHttp: { level: settings.quiet === true ? 'silent' : 'warn', autoLogging: false },
           forRoutes: [{ path: '{*path}', method: RequestMethod.ALL }],
         }),
-        ConfigurationModule.with(settings),
+        ConfigurationModule.with(settings, [{ provide: OPENED_STORE, useValue: store }]),
         ...MODULES,
       ],
     };
@@ -109,12 +111,16 @@ class ApplicationModule {
 
 /** Opens the store and makes the application, not yet listening. Closing it closes the store. */
 export async function createApplication(settings: Settings): Promise<NestExpressApplication> {
-  const { webFolder, quiet = false } = settings;
-  const application = await NestFactory.create<NestExpressApplication>(ApplicationModule.with(settings), {
-    logger: quiet ? false : ['error', 'warn'],
-    // Whoever starts it says what is wrong.
-    abortOnError: false,
-  });
+  const { storePath, webFolder, quiet = false } = settings;
+  const store = await openStore(storePath);
+  const application = await NestFactory.create<NestExpressApplication>(
+    ApplicationModule.with(settings, store),
+    {
+      logger: quiet ? false : ['error', 'warn'],
+      // Whoever starts it says what is wrong.
+      abortOnError: false,
+    },
+  );
   // Everything is served from loopback without TLS, so requests must not be moved to https.
   application.use(
     helmet({ contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY }, hsts: false }),

@@ -14,25 +14,26 @@ import {
   type Mendable,
 } from '@even-lantern/core';
 import type { MendEffect, MendEffects, MendsRequest } from '@even-lantern/contract';
-import { AskingService } from '../counting/countCache.js';
+import { CountCache } from '../counting/countCache.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { inTurns } from '../counting/inTurns.js';
-import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type CompiledStrategy } from '../strategies/compiledStrategy.js';
 
 /** What mends would do, in records. Nothing is changed by asking. */
 @Injectable()
 export class MendEffectsService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
-    private readonly readings: ReadingService,
+    private readonly counts: CountCache,
+    private readonly strategies: CompiledStrategies,
   ) {}
 
   of(reviewId: string, { database: databaseId, mends }: MendsRequest): Promise<MendEffects> {
     return this.databases.inOneRelease(databaseId, async () => {
       const also = mends.flatMap((mend) => ('content' in mend ? [mend.content] : []));
-      const reading = await this.readings.ofReview(reviewId, databaseId, { also });
-      const { lines } = reading.strategies.said;
+      const reading = await this.strategies.compile(reviewId, databaseId, { also });
+      const { lines } = reading.strategies.sent;
       const [whole, effects] = await Promise.all([
         this.count(reading, lines, 'whole'),
         inTurns(mends, (mend) => this.effectOf(reading, mend)),
@@ -42,7 +43,7 @@ export class MendEffectsService {
     });
   }
 
-  private async effectOf(reading: ReviewReading, mend: Mend): Promise<MendEffect | null> {
+  private async effectOf(reading: CompiledStrategy, mend: Mend): Promise<MendEffect | null> {
     const { lanes, ownLines, strategies } = reading;
     const before: Mendable = { lanes, own: ownLines };
     const after = mended(before, mend);
@@ -52,7 +53,7 @@ export class MendEffectsService {
     const lines = linesOf({ ...reading, edits }, after);
     const at = mendedAt(mend, before);
     const [was, willBe, whole] = await Promise.all([
-      this.count(reading, strategies.said.lines, at),
+      this.count(reading, strategies.sent.lines, at),
       this.count(reading, lines, at),
       this.count(reading, lines, 'whole'),
     ]);
@@ -60,28 +61,34 @@ export class MendEffectsService {
   }
 
   /** What is written by hand, as it would be; null where nothing is written at the line any more, or it cannot be read. */
-  private editsAfter({ database, dialect, said, edits, written }: ReviewReading, mend: Mend): Edits | null {
+  private editsAfter(
+    { database, dialect, sent: said, edits, written }: CompiledStrategy,
+    mend: Mend,
+  ): Edits | null {
     if (mend.kind !== 'writeText') return edits;
     const text = written.get(mend.line);
     if (text === undefined) return null;
-    const context = this.readings.contextOfTexts(database);
+    const context = this.strategies.contextOfTexts(database);
     const read = readEdit({ ...text, text: mend.text }, dialect, context, said);
-    return read.ok ? new Map([...edits, [mend.line, read.said]]) : null;
+    return read.ok ? new Map([...edits, [mend.line, read.sent]]) : null;
   }
 
   private async count(
-    { database }: ReviewReading,
+    { database }: CompiledStrategy,
     lines: readonly Line[],
     key: LineKey,
   ): Promise<number | null> {
     const line = lines.find((each) => lineKeyOf(each) === key);
     if (line === undefined) return null;
-    return (await this.asking.count(database, standaloneQuery(line, lines))).hits;
+    return (await this.counts.count(database, standaloneQuery(line, lines))).hits;
   }
 }
 
 /** The lines that the database would be told. */
-function linesOf({ said, context, dialect, edits }: ReviewReading, { lanes, own }: Mendable): Line[] {
+function linesOf(
+  { sent: said, context, dialect, edits }: CompiledStrategy,
+  { lanes, own }: Mendable,
+): Line[] {
   const parts = own.map((line) => readOwnLine(line, context, said, dialect));
   return compileLanes(lanes, { read: said, edits, own: parts }).lines;
 }

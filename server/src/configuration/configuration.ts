@@ -25,10 +25,6 @@ export interface Settings {
 export class Configuration {
   constructor(private readonly settings: Settings) {}
 
-  get storePath(): string {
-    return this.settings.storePath;
-  }
-
   get shippedDatabases(): ReadonlyMap<string, DatabaseConnector> {
     return this.settings.connectors;
   }

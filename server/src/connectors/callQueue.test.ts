@@ -1,5 +1,5 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { CallQueue, wanted } from './callQueue.js';
+import { CallQueue, withPriority } from './callQueue.js';
 
 /** Calls that note when they begin and how many are under way. */
 function calls() {
@@ -45,7 +45,7 @@ test('what a person looks at goes before what explains it, and that before what 
   const queue = new CallQueue({ atOnce: 1, perSecond: null });
   const first = queue.add(call('first'));
   const rest = (['later', 'soon', 'now'] as const).flatMap((urgency) =>
-    wanted(urgency, () => [queue.add(call(urgency)), queue.add(call(urgency))]),
+    withPriority(urgency, () => [queue.add(call(urgency)), queue.add(call(urgency))]),
   );
   await Promise.all([first, ...rest]);
   expect(order).toEqual(['first', 'now', 'now', 'soon', 'soon', 'later', 'later']);

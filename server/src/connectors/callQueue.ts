@@ -8,21 +8,21 @@ import type { CallBudget } from '@even-lantern/contract';
 import PQueue from 'p-queue';
 
 /** How soon an answer is wanted: one that somebody looks at, one that explains it, or one that may come later. */
-export type Urgency = 'now' | 'soon' | 'later';
+export type Priority = 'now' | 'soon' | 'later';
 
-const PRIORITIES: Readonly<Record<Urgency, number>> = { now: 2, soon: 1, later: 0 };
+const PRIORITIES: Readonly<Record<Priority, number>> = { now: 2, soon: 1, later: 0 };
 const SECOND_MS = 1000;
 
-const urgencies = new AsyncLocalStorage<Urgency>();
+const priorities = new AsyncLocalStorage<Priority>();
 
 /** Whatever is asked within `work` is wanted so soon. */
-export function wanted<T>(urgency: Urgency, work: () => T): T {
-  return urgencies.run(urgency, work);
+export function withPriority<T>(urgency: Priority, work: () => T): T {
+  return priorities.run(urgency, work);
 }
 
 /** Nothing is wanted any longer, until somebody wants something again. */
-export function endWanting(): void {
-  urgencies.disable();
+export function forgetPriorities(): void {
+  priorities.disable();
 }
 
 export class CallQueue {
@@ -44,7 +44,7 @@ export class CallQueue {
 
   /** @throws what `call` throws, or the reason of the signal where it was aborted before the call was made */
   add<T>(call: () => Promise<T>, signal?: AbortSignal): Promise<T> {
-    const priority = PRIORITIES[urgencies.getStore() ?? 'now'];
+    const priority = PRIORITIES[priorities.getStore() ?? 'now'];
     if (signal === undefined) return this.queue.add(call, { priority });
     // Whatever waits for one database is ended by one signal.
     setMaxListeners(0, signal);

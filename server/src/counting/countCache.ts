@@ -11,7 +11,7 @@ import {
 import type { Counted, IndexWord, IndexWords, Sample } from '@even-lantern/contract';
 import { databaseTrouble } from '../http/problem.js';
 import { DatabaseError, type CountAnswer, type FacetAnswer } from '../connectors/databaseConnector.js';
-import { endSpending, inTime, spendCall } from './spending.js';
+import { forgetAllowances, beforeTimeout, takeCall } from './callAllowance.js';
 import { contextOf, type OpenDatabase } from '../databases/databasesService.js';
 
 /** How long the counts of a database hold that tells no release. */
@@ -30,13 +30,13 @@ const NOT_READ: CountedOwn = { ...NOT_ASKED, understood: null };
 /** A count, with how the database read what it counted. */
 type CountedOwn = Counted & { understood: string | null };
 
-function toldOwn({ hits, understood }: CountAnswer): CountedOwn {
+function asCounted({ hits, understood }: CountAnswer): CountedOwn {
   return { hits, error: null, understood: understood || null };
 }
 
 /** What databases answer; remembered as long as their release holds. */
 @Injectable()
-export class AskingService implements OnApplicationShutdown {
+export class CountCache implements OnApplicationShutdown {
   /** counts by database, release and query: a count holds as long as the release does */
   private readonly counts = new LRUCache<string, number>({ max: REMEMBERED_COUNTS });
 
@@ -47,11 +47,11 @@ export class AskingService implements OnApplicationShutdown {
   private readonly words = new LRUCache<string, { words: string[] | null }>({ max: REMEMBERED_WORDS });
 
   /** counts that are being asked for now, by the same keys */
-  private readonly asking = new Map<string, Promise<Counted>>();
-  private readonly askingOwn = new Map<string, Promise<CountedOwn>>();
+  private readonly pending = new Map<string, Promise<Counted>>();
+  private readonly pendingOwn = new Map<string, Promise<CountedOwn>>();
 
   onApplicationShutdown(): void {
-    endSpending();
+    forgetAllowances();
   }
 
   /** Counts a query. A failure becomes part of the answer, so that other counts go on. */
@@ -61,24 +61,24 @@ export class AskingService implements OnApplicationShutdown {
     const key = `${database.id}\n${database.description.release}\n${text}`;
     const known = this.counts.get(key);
     if (known !== undefined) return { hits: known, error: null };
-    const under = this.asking.get(key);
-    if (under === undefined && !spendCall()) return NOT_ASKED;
-    const asking = under ?? this.ask(database, text, key).finally(() => this.asking.delete(key));
-    this.asking.set(key, asking);
-    return inTime(asking, NOT_ASKED);
+    const under = this.pending.get(key);
+    if (under === undefined && !takeCall()) return NOT_ASKED;
+    const asking = under ?? this.ask(database, text, key).finally(() => this.pending.delete(key));
+    this.pending.set(key, asking);
+    return beforeTimeout(asking, NOT_ASKED);
   }
 
   /** Counts a string in a database's own dialect, and tells how the database read it. */
   async countOwn(database: OpenDatabase, text: string, queryType: string): Promise<CountedOwn> {
     const key = `${database.id}\n${database.description.release}\n${queryType}\n${text}`;
     const known = this.understood.get(key);
-    if (known !== undefined) return toldOwn(known);
-    const under = this.askingOwn.get(key);
-    if (under === undefined && !spendCall()) return NOT_READ;
+    if (known !== undefined) return asCounted(known);
+    const under = this.pendingOwn.get(key);
+    if (under === undefined && !takeCall()) return NOT_READ;
     const asking =
-      under ?? this.askOwn(database, text, queryType, key).finally(() => this.askingOwn.delete(key));
-    this.askingOwn.set(key, asking);
-    return inTime(asking, NOT_READ);
+      under ?? this.askOwn(database, text, queryType, key).finally(() => this.pendingOwn.delete(key));
+    this.pendingOwn.set(key, asking);
+    return beforeTimeout(asking, NOT_READ);
   }
 
   private async askOwn(
@@ -92,7 +92,7 @@ export class AskingService implements OnApplicationShutdown {
       if (answer.release === database.description.release && remembers(database)) {
         this.understood.set(key, answer, rememberedFor(database));
       }
-      return toldOwn(answer);
+      return asCounted(answer);
     } catch (error) {
       if (!(error instanceof DatabaseError)) throw error;
       return { hits: null, error: error.message, understood: null };

@@ -1,8 +1,8 @@
 import { Module } from '@nestjs/common';
-import { AskingService } from './countCache.js';
+import { CountCache } from './countCache.js';
 
 @Module({
-  providers: [AskingService],
-  exports: [AskingService],
+  providers: [CountCache],
+  exports: [CountCache],
 })
 export class CountingModule {}

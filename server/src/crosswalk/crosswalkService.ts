@@ -5,10 +5,10 @@ import {
   conceptAddress,
   crosswalkToTurtle,
   headingByLabel,
-  readingIn,
+  resolverIn,
   VERDICTS,
   treeOf,
-  type TermReading,
+  type TermResolver,
   type Settlement,
   type VocabularyTree,
 } from '@even-lantern/core';
@@ -82,13 +82,13 @@ export class CrosswalkService {
   }
 
   /** How a database reads headings of some vocabularies. */
-  async readingFor(database: OpenDatabase, vocabularies: readonly string[]): Promise<TermReading> {
+  async resolverFor(database: OpenDatabase, vocabularies: readonly string[]): Promise<TermResolver> {
     const target = database.vocabulary === null ? null : treeOf(database.vocabulary);
     const foreign = new Set(vocabularies.filter((id) => id !== database.vocabulary?.id));
     const settlements: Settlement[] = foreign.size === 0 ? [] : await this.settled();
     const trees = new Map<string, VocabularyTree | null>();
     for (const id of foreign) trees.set(id, await this.vocabularies.tree(id));
-    return readingIn(target, settlements, (id) => trees.get(id) ?? null);
+    return resolverIn(target, settlements, (id) => trees.get(id) ?? null);
   }
 
   private async check(path: string, vocabulary: string, label: string): Promise<void> {

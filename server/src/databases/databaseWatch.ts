@@ -6,7 +6,7 @@
  */
 import type { Vocabulary } from '@even-lantern/core';
 import type { CallBudget, DatabaseState } from '@even-lantern/contract';
-import { within } from '../connectors/patience.js';
+import { withTimeout } from '../connectors/timeout.js';
 import { WATCH_TIMES, type WatchTimes } from '../configuration/watchTimes.js';
 import {
   DatabaseError,
@@ -119,7 +119,7 @@ export class DatabaseWatch {
   async settled(): Promise<KnownDatabase | null> {
     const moving = this.news.release !== '' && this.news.release !== this.known?.description.release;
     if (moving && this.asking !== null) {
-      await within(
+      await withTimeout(
         this.times.movingMs,
         this.asking.catch(() => null),
         null,

@@ -10,11 +10,11 @@ import {
 } from '@even-lantern/core';
 import type { CallBudget, DatabaseList, DatabaseProfile, DatabaseState } from '@even-lantern/contract';
 import { conflict, databaseTrouble, notFound } from '../http/problem.js';
-import { within } from '../connectors/patience.js';
+import { withTimeout } from '../connectors/timeout.js';
 import { Configuration } from '../configuration/configuration.js';
 import { DatabaseWatch, type KnownDatabase } from './databaseWatch.js';
 import { OWN_BUDGET } from '../connectors/proposedBudget.js';
-import { endWanting } from '../connectors/callQueue.js';
+import { forgetPriorities } from '../connectors/callQueue.js';
 import { describedAddress } from '../connectors/described.js';
 import {
   DatabaseError,
@@ -36,7 +36,7 @@ export interface OpenDatabase {
 }
 
 /** How long a list waits for a database that has never been heard. */
-const PATIENCE_MS = 1500;
+const TIMEOUT_MS = 1500;
 /** How long looking for a vocabulary waits for one that never answered yet. */
 const VOCABULARY_MS = 8000;
 /** How long listing vocabularies waits for one that never answered yet: it comes into the list when it does. */
@@ -68,7 +68,7 @@ export class DatabasesService implements OnApplicationShutdown {
 
   onApplicationShutdown(): void {
     for (const watch of this.watches.values()) watch.stop();
-    endWanting();
+    forgetPriorities();
   }
 
   /** Adds a database, or reaches one otherwise than before. */
@@ -107,8 +107,8 @@ export class DatabasesService implements OnApplicationShutdown {
     const unheard = [...this.watches.values()].filter(({ present }) => present === null);
     await Promise.all(
       unheard.map((watch) =>
-        within(
-          PATIENCE_MS,
+        withTimeout(
+          TIMEOUT_MS,
           watch.heard().catch(() => null),
           null,
         ),
@@ -161,17 +161,17 @@ export class DatabasesService implements OnApplicationShutdown {
 
   /**
    * A vocabulary that one of the databases serves, as it was last read.
-   * @param patience how long databases are waited for that nothing is known of yet, in milliseconds
+   * @param timeoutMs how long databases are waited for that nothing is known of yet, in milliseconds
    * @returns null when none does
    */
-  async vocabularyById(id: string, patience = VOCABULARY_MS): Promise<Vocabulary | null> {
+  async vocabularyById(id: string, timeoutMs = VOCABULARY_MS): Promise<Vocabulary | null> {
     // Those that people add have theirs from others, so waiting for them could be waiting for oneself.
     const watches = [...this.watches].flatMap(([each, watch]) => (this.shipped.has(each) ? [watch] : []));
     const known = watches.find((watch) => serves(watch.present, id))?.present?.vocabulary ?? null;
     if (known !== null) return known;
     const serving = async (watch: DatabaseWatch): Promise<Vocabulary> => {
-      const heard = await within(
-        patience,
+      const heard = await withTimeout(
+        timeoutMs,
         watch.heard().catch((error: unknown) => {
           if (error instanceof DatabaseError) return null;
           throw error;
@@ -195,7 +195,7 @@ export class DatabasesService implements OnApplicationShutdown {
   async servedVocabularies(): Promise<{ id: string; name: string; databases: string[] }[]> {
     const heard = await Promise.all(
       [...this.watches.values()].map((watch) =>
-        within(
+        withTimeout(
           UNHEARD_MS,
           watch.heard().catch((error: unknown) => {
             if (error instanceof DatabaseError) return null;

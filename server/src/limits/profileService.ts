@@ -25,14 +25,10 @@ import type {
 } from '@even-lantern/contract';
 import { In } from 'typeorm';
 import { ProblemException, notFound } from '../http/problem.js';
-import { AskingService } from '../counting/countCache.js';
+import { CountCache } from '../counting/countCache.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import {
-  appliedIn,
-  ReadingService,
-  type LimitInUse,
-  type ReviewReading,
-} from '../strategies/compiledStrategies.js';
+import { appliedIn, CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type LimitInUse, type CompiledStrategy } from '../strategies/compiledStrategy.js';
 import { RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { KeptRecords } from './keptRecords.js';
@@ -77,24 +73,24 @@ function partOf(step: ProfiledStep, part: StepPart): Query | null {
 export class ProfileService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
-    private readonly readings: ReadingService,
+    private readonly counts: CountCache,
+    private readonly strategies: CompiledStrategies,
     private readonly kept: KeptRecords,
     private readonly store: Store,
   ) {}
 
   profile(reviewId: string, { database, limits }: ProfileRequest): Promise<LimitProfile> {
     return this.databases.inOneRelease(database, async () => {
-      const reading = await this.readings.ofReview(reviewId, database, { tried: limits });
+      const reading = await this.strategies.compile(reviewId, database, { tried: limits });
       return this.profileOf(reviewId, reading);
     });
   }
 
-  private async profileOf(reviewId: string, reading: ReviewReading): Promise<LimitProfile> {
+  private async profileOf(reviewId: string, reading: CompiledStrategy): Promise<LimitProfile> {
     const { database, strategies } = reading;
     const { whole, steps } = profiled(reading);
     const count = (query: Query | null) =>
-      query === null || whole === null ? Promise.resolve(NOTHING) : this.asking.count(database, query);
+      query === null || whole === null ? Promise.resolve(NOTHING) : this.counts.count(database, query);
     const [before, counted, kept] = await Promise.all([
       count(whole),
       Promise.all(
@@ -131,8 +127,8 @@ export class ProfileService {
         gained = NOTHING,
         missed = NOTHING,
       ] = counted[i] ?? [];
-      const line = strategies.said.lines.find(({ limitId }) => limitId === read.limit.id);
-      const restricts = read.said !== null;
+      const line = strategies.sent.lines.find(({ limitId }) => limitId === read.limit.id);
+      const restricts = read.sent !== null;
       const counts = { before: left.hits, remains: remains.hits, lacking: lacking.hits };
       left = remains;
       return {
@@ -166,7 +162,7 @@ export class ProfileService {
       before,
       remains: told.at(-1)?.remains ?? before,
       steps: told,
-      problems: strategies.said.problems,
+      problems: strategies.sent.problems,
     };
   }
 
@@ -175,13 +171,13 @@ export class ProfileService {
     reviewId: string,
     { database: id, limits, limitId, part }: StepSampleRequest,
   ): Promise<StepSample> {
-    const reading = await this.readings.ofReview(reviewId, id, { tried: limits });
+    const reading = await this.strategies.compile(reviewId, id, { tried: limits });
     const at = reading.limits.findIndex(({ limit }) => limit.id === limitId);
     const step = profiled(reading).steps[at];
     if (step === undefined) throw notFound('This limit');
     const query = partOf(step, part);
     if (query === null) return { hits: 0, error: null, records: [], decisions: {} };
-    const sample = await this.asking.sample(reading.database, query);
+    const sample = await this.counts.sample(reading.database, query);
     const accession = In(sample.records.map((record) => record.accession));
     const rows = await this.store.read.find(RecordRow, {
       where: { reviewId, database: id, accession },
@@ -196,7 +192,7 @@ export class ProfileService {
     reviewId: string,
     { database: id, limits, limitId, kind: kindId, most }: LimitValuesRequest,
   ): Promise<LimitValueCounts> {
-    const reading = await this.readings.ofReview(reviewId, id, { tried: limits });
+    const reading = await this.strategies.compile(reviewId, id, { tried: limits });
     const { database } = reading;
     const kind = limitKind(kindId);
     const own = ownField(kind, appliedIn(database));
@@ -211,13 +207,13 @@ export class ProfileService {
           : [...new Set([...listed, ...inWords])];
     const query = leftByOthers(reading, limitId);
     if (query === null) return { counted: null, known, hits: null };
-    const { hits } = await this.asking.count(database, query);
+    const { hits } = await this.counts.count(database, query);
     if (kind.strengths === true) {
       return { counted: await this.oneByOne(database, query, kindId, known), known, hits };
     }
     if (field === null) return { counted: null, known, hits };
     try {
-      const { facets } = await this.asking.facets(database, query, { [field]: most });
+      const { facets } = await this.counts.facets(database, query, { [field]: most });
       const values = facets[field] ?? null;
       return { counted: values, known, hits };
     } catch (error) {
@@ -241,7 +237,7 @@ export class ProfileService {
         const counted =
           query === null
             ? null
-            : await this.asking.count(database, { kind: 'and', operands: [within, query] });
+            : await this.counts.count(database, { kind: 'and', operands: [within, query] });
         return { value, count: counted?.hits ?? 0 };
       }),
     );
@@ -258,12 +254,12 @@ function applyLimitWays(kind: string, database: OpenDatabase): boolean {
 }
 
 /** The strategy before its limits, as the database is told it, and what each limit makes of it. */
-function profiled({ strategies: { said }, limits, edits, database }: ReviewReading): Profiled {
+function profiled({ strategies: { sent: said }, limits, edits, database }: CompiledStrategy): Profiled {
   const line = said.lines.find(({ kind }) => kind === 'whole');
   const whole = line === undefined ? null : standaloneQuery(line, said.lines);
   const steps = profileQueries(
     whole ?? { kind: 'everything' },
-    limits.map((read) => ({ query: read.said, lacking: read.said === null ? null : read.lacking })),
+    limits.map((read) => ({ query: read.sent, lacking: read.sent === null ? null : read.lacking })),
   );
   const written = limits.some(({ limit }) => edits.has(limitKey(limit.id)));
   const told = written ? withWritten(said.lines, limits, whole) : steps;
@@ -279,7 +275,7 @@ function profiled({ strategies: { said }, limits, edits, database }: ReviewReadi
 
 /** Labels and words are compared where a kind has both and words in several strengths. */
 function comparedAt(
-  read: ReviewReading['limits'][number] | undefined,
+  read: CompiledStrategy['limits'][number] | undefined,
   before: Query | null,
   database: OpenDatabase,
 ): Compared | null {
@@ -298,7 +294,7 @@ function comparedAt(
 
 /** Words of one's own against the filter that they take the place of. */
 function againstFilter(
-  read: ReviewReading['limits'][number] | undefined,
+  read: CompiledStrategy['limits'][number] | undefined,
   before: Query | null,
   database: OpenDatabase,
 ): ProfiledStep['against'] {
@@ -319,8 +315,8 @@ function againstFilter(
 
 /** A line written by hand takes the place of its limit: what it leaves is known, what it alone loses is not. */
 function withWritten(
-  lines: ReviewReading['strategies']['said']['lines'],
-  limits: ReviewReading['limits'],
+  lines: CompiledStrategy['strategies']['sent']['lines'],
+  limits: CompiledStrategy['limits'],
   whole: Query | null,
 ): StepQueries[] {
   let before: Query = whole ?? { kind: 'everything' };
@@ -335,9 +331,12 @@ function withWritten(
 }
 
 /** What the strategy finds within all limits but one; null where there is nothing to search. */
-function leftByOthers({ strategies: { said }, limits }: ReviewReading, except: string | null): Query | null {
+function leftByOthers(
+  { strategies: { sent: said }, limits }: CompiledStrategy,
+  except: string | null,
+): Query | null {
   const line = said.lines.find(({ kind }) => kind === 'whole');
   if (line === undefined) return null;
-  const others = limits.flatMap(({ limit, said: query }) => (limit.id === except ? [] : (query ?? [])));
+  const others = limits.flatMap(({ limit, sent: query }) => (limit.id === except ? [] : (query ?? [])));
   return { kind: 'and', operands: [standaloneQuery(line, said.lines), ...others] };
 }

@@ -61,10 +61,10 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
       crate = read.crate;
       rows = read.rows;
       if (read.earlier !== null && troubles.length === 0) {
-        await fillScratch(read.earlier, task);
+        await fillScratch(read.earlier.store, read.earlier.shapes, task.path);
         upgraded = true;
       }
-      await read.earlier?.close();
+      await read.earlier?.store.close();
     } finally {
       zip.close();
     }
@@ -96,7 +96,7 @@ async function lookThrough(
   zip: yauzl.ZipFile,
   { shapes: present, versions, scratch }: PackageTask,
   troubles: string[],
-): Promise<{ crate: Crate; rows: number; earlier: ScratchStore | null }> {
+): Promise<{ crate: Crate; rows: number; earlier: Earlier | null }> {
   const entries = await entriesIn(zip, MOST_FILES);
   const described = entries.get(CRATE_METADATA);
   if (described === undefined)
@@ -109,9 +109,10 @@ async function lookThrough(
       `It was written by a later release of Even Lantern (${crate.application || 'not told which'}). Read it with that one, or a later one.`,
     );
   }
-  const earlier =
+  const store =
     crate.tablesAsOf === versions.at(-1) ? null : await ScratchStore.open(scratch, crate.tablesAsOf);
-  const shapes = earlier === null ? present : shapesIn(await earlier.columns(), present);
+  const shapes = store === null ? present : shapesIn(await store.columns(), present);
+  const earlier = store === null ? null : { store, shapes };
   const files = new Map(crate.files.map((file) => [file.path, file]));
   for (const path of entries.keys()) {
     if (path !== CRATE_METADATA && !files.has(path))
@@ -142,24 +143,43 @@ async function lookThrough(
   return { crate, rows, earlier };
 }
 
+/** The tables of a package of an earlier version, and the store in which they are brought up. */
+interface Earlier {
+  store: ScratchStore;
+  shapes: Record<string, TableShape>;
+}
+
 /** The tables of an earlier version: its own columns, and of these what is known of them now. */
 function shapesIn(
   columns: Record<string, Pick<TableShape, 'columns' | 'key'>>,
   present: Record<string, TableShape>,
 ): Record<string, TableShape> {
+  const nameThen = (name: string): string =>
+    [name, ...(present[name]?.formerly ?? [])].find((each) => each in columns) ?? name;
   return Object.fromEntries(
     Object.entries(present).flatMap(([name, { refersTo, json }]) => {
-      const then = columns[name];
+      const then = columns[nameThen(name)];
       if (then === undefined) return [];
       const known = <T>(all: Record<string, T>) =>
-        Object.fromEntries(Object.entries(all).filter(([column]) => column in then.columns));
-      return [[name, { ...then, refersTo: known(refersTo), json: known(json) }]];
+        Object.entries(all).filter(([column]) => column in then.columns);
+      const references = known(refersTo).map(([column, table]) => [column, nameThen(table)]);
+      const shape = {
+        ...then,
+        formerly: [],
+        refersTo: Object.fromEntries(references) as Record<string, string>,
+        json: Object.fromEntries(known(json)),
+      };
+      return [[nameThen(name), shape]];
     }),
   );
 }
 
 /** Puts the rows of a package into a store of its tables, and brings that up to the tables of this program. */
-async function fillScratch(store: ScratchStore, { path, shapes }: PackageTask): Promise<void> {
+async function fillScratch(
+  store: ScratchStore,
+  shapes: Record<string, TableShape>,
+  path: string,
+): Promise<void> {
   const zip = await openZip(path);
   try {
     const entries = await entriesIn(zip, MOST_FILES);

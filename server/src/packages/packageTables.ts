@@ -25,6 +25,7 @@ export interface ColumnShape {
 
 /** A table, as plain data, so that a worker thread can check rows without the store. */
 export interface TableShape {
+  formerly: readonly string[];
   columns: Record<string, ColumnShape>;
   key: string[];
   refersTo: Record<string, string>;
@@ -49,6 +50,7 @@ export function tableShapes(manager: EntityManager): Record<string, TableShape> 
       return [
         table.name,
         {
+          formerly: table.formerly,
           columns: Object.fromEntries(shape),
           key: primaryColumns.map(({ propertyName }) => propertyName),
           refersTo: referencesOf(table),

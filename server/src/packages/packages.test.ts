@@ -5,15 +5,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
 import { crateToJson, readCrate, type Crate } from '@even-lantern/core';
-import {
-  PERSON_HEADER,
-  type Ledger,
-  type PackageTaken,
-  type Problem,
-  type Review,
-  type Run,
-  type WaitingFile,
-} from '@even-lantern/contract';
+import { PERSON_HEADER, type Problem, type Review, type Run, type WaitingFile } from '@even-lantern/contract';
 import request from 'supertest';
 import type { ObjectLiteral } from 'typeorm';
 import { ZipFile } from 'yazl';
@@ -23,7 +15,6 @@ import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { bytesOf, entriesIn, openZip } from './zip.js';
-import { VersionKeeper } from '../versions/versionKeeper.js';
 import { RecordRow } from '../store/entities.js';
 import { TABLES_OF_PACKAGES } from '../store/tables.js';
 

@@ -10,9 +10,9 @@ import type {
 } from '@even-lantern/contract';
 import { badInput } from '../http/problem.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { AskingService } from '../counting/countCache.js';
+import { CountCache } from '../counting/countCache.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { ReadingService } from '../strategies/compiledStrategies.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
 
 /** How many values of each index an overview asks for. */
 const OVERVIEW_FACETS = { year: 200, publicationType: 12, heading: 20, keywords: 20 };
@@ -22,9 +22,9 @@ const OVERVIEW_FACETS = { year: 200, publicationType: 12, heading: 20, keywords:
 export class CandidatesService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
+    private readonly counts: CountCache,
     private readonly reviews: ReviewsService,
-    private readonly readings: ReadingService,
+    private readonly strategies: CompiledStrategies,
   ) {}
 
   count(reviewId: string, candidates: Candidates): Promise<TermCount[]> {
@@ -39,7 +39,7 @@ export class CandidatesService {
     const lanes = await this.reviews.lanes(reviewId);
     const lane = lanes.find((each) => each.id === laneId);
     const present = (lane === undefined ? [] : searchedTerms(lane)).filter((term) => term.id !== instead);
-    const { said: read } = await this.readings.readingFor(database, [
+    const { sent: read } = await this.strategies.resolversFor(database, [
       ...contents,
       ...present.map(({ content }) => content),
     ]);
@@ -55,10 +55,10 @@ export class CandidatesService {
 
   async sample({ database: id, content }: SampleRequest): Promise<Sample> {
     const database = await this.databases.open(id);
-    const { said } = await this.readings.readingFor(database, [content]);
+    const { sent: said } = await this.strategies.resolversFor(database, [content]);
     const own = termQuery(content, said);
     if (!own.ok) return { hits: null, error: own.message, records: [] };
-    return this.asking.sample(database, own.query);
+    return this.counts.sample(database, own.query);
   }
 
   /**
@@ -68,7 +68,7 @@ export class CandidatesService {
   async overview(databaseId: string, text: string | null): Promise<Overview> {
     const query: Query = text === null ? { kind: 'everything' } : allWordsOf(text);
     const database = await this.databases.open(databaseId);
-    const { hits, facets } = await this.asking.facets(database, query, OVERVIEW_FACETS);
+    const { hits, facets } = await this.counts.facets(database, query, OVERVIEW_FACETS);
     return {
       text: text ?? '',
       hits,
@@ -82,7 +82,7 @@ export class CandidatesService {
 
   /** The words of a database's index that begin with some letters. */
   async words(databaseId: string, letters: string): Promise<IndexWords> {
-    return this.asking.wordsBeginning(await this.databases.open(databaseId), letters);
+    return this.counts.wordsBeginning(await this.databases.open(databaseId), letters);
   }
 
   private async countOne(
@@ -92,8 +92,8 @@ export class CandidatesService {
   ): Promise<TermCount> {
     if (!own.ok) return { hits: null, adds: null, error: own.message };
     const [counted, adds] = await Promise.all([
-      this.asking.count(database, own.query),
-      others === null ? null : this.asking.count(database, without(own.query, others)),
+      this.counts.count(database, own.query),
+      others === null ? null : this.counts.count(database, without(own.query, others)),
     ]);
     return { ...counted, adds: adds?.hits ?? null };
   }

@@ -13,12 +13,13 @@ import {
 } from '@even-lantern/core';
 import type { Counted, FallStep, LaneOverlap, LeftOut, StrategyEffects } from '@even-lantern/contract';
 import { KeptRecords } from '../limits/keptRecords.js';
-import { AskingService } from '../counting/countCache.js';
+import { CountCache } from '../counting/countCache.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import { wanted } from '../connectors/callQueue.js';
+import { withPriority } from '../connectors/callQueue.js';
 import { inTurns } from '../counting/inTurns.js';
-import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
-import { callsAffordable, spendingAtMost } from '../counting/spending.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type CompiledStrategy } from '../strategies/compiledStrategy.js';
+import { affordableCalls, withinAllowance } from '../counting/callAllowance.js';
 import { partsOfLines, type PartOfLine } from '../strategies/parts.js';
 
 /** Parts of queries, in all, that are counted without being asked for. The demo strategy has some hundreds. */
@@ -32,18 +33,18 @@ const NOTHING_FOUND: Counted = { hits: 0, error: null };
 export class EffectsService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
-    private readonly readings: ReadingService,
+    private readonly counts: CountCache,
+    private readonly strategies: CompiledStrategies,
     private readonly kept: KeptRecords,
   ) {}
 
   /** @param all whether everything is counted, however large the strategy is */
   of(reviewId: string, databaseId: string, all = false): Promise<StrategyEffects> {
     return this.databases.inOneRelease(databaseId, async () => {
-      const reading = await this.readings.ofReview(reviewId, databaseId);
-      const affordable = callsAffordable(reading.database.budget);
-      const { result, uncounted } = await spendingAtMost(affordable, () =>
-        wanted('later', () => this.inReading(reviewId, reading, all)),
+      const reading = await this.strategies.compile(reviewId, databaseId);
+      const affordable = affordableCalls(reading.database.budget);
+      const { result, uncounted } = await withinAllowance(affordable, () =>
+        withPriority('later', () => this.inReading(reviewId, reading, all)),
       );
       return { ...result, unasked: uncounted };
     });
@@ -51,17 +52,17 @@ export class EffectsService {
 
   private async inReading(
     reviewId: string,
-    reading: ReviewReading,
+    reading: CompiledStrategy,
     all: boolean,
   ): Promise<Omit<StrategyEffects, 'unasked'>> {
     const { database, lanes, ownLines, strategies } = reading;
-    const { lines } = strategies.said;
+    const { lines } = strategies.sent;
     const parts = partsOfLines(lanes, ownLines, lines);
     const wholeLine = foundLine(lines.filter(({ kind }) => kind === 'whole'));
     const whole =
       wholeLine === undefined
         ? NOT_COUNTED
-        : await this.asking.count(database, standaloneQuery(wholeLine, lines));
+        : await this.counts.count(database, standaloneQuery(wholeLine, lines));
     // Each of these counts asks for nearly the whole strategy, so that their cost grows with its square.
     const size = wholeLine === undefined ? 0 : sizeOf(standaloneQuery(wholeLine, lines));
     const termsInAll = lines.filter(({ kind }) => kind === 'term').length;
@@ -82,11 +83,11 @@ export class EffectsService {
 
   /** A term that adds nothing to its lane adds nothing to the whole, so that need not be asked. */
   private async withoutTerms(
-    { database, lanes, said, edits, strategies }: ReviewReading,
+    { database, lanes, sent: said, edits, strategies }: CompiledStrategy,
     whole: Line,
     counted: Counted,
   ): Promise<Record<string, Counted>> {
-    const { lines } = strategies.said;
+    const { lines } = strategies.sent;
     const usedByOthers = new Set(
       lines.filter(({ kind, edited }) => kind !== 'lane' || edited).flatMap(({ query }) => linesIn(query)),
     );
@@ -99,31 +100,31 @@ export class EffectsService {
           lane === undefined ? undefined : searchedTerms(lane).find(({ id }) => id === line.termId);
         const adds = lane && term ? addsQuery(term, lane, said, edits) : null;
         if (adds !== null && !usedByOthers.has(line.number)) {
-          const { hits } = await this.asking.count(database, adds);
+          const { hits } = await this.counts.count(database, adds);
           if (hits === 0) return [[line.termId, counted]];
         }
         const without = queryWithout(whole, lines, line.number);
-        return [[line.termId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
+        return [[line.termId, without === null ? NOTHING_FOUND : await this.counts.count(database, without)]];
       },
     );
     return Object.fromEntries(told.flat());
   }
 
   private async withoutOwn(
-    { database }: ReviewReading,
+    { database }: CompiledStrategy,
     parts: readonly PartOfLine[],
   ): Promise<Record<string, Counted>> {
     const told = await inTurns(parts, async (part): Promise<[string, Counted][]> => {
       if (part.ownId === null) return [];
       const without = joinParts(parts.filter((each) => each !== part));
-      return [[part.ownId, without === null ? NOTHING_FOUND : await this.asking.count(database, without)]];
+      return [[part.ownId, without === null ? NOTHING_FOUND : await this.counts.count(database, without)]];
     });
     return Object.fromEntries(told.flat());
   }
 
   private async leftOut(
     reviewId: string,
-    { database }: ReviewReading,
+    { database }: CompiledStrategy,
     parts: readonly PartOfLine[],
   ): Promise<Record<string, LeftOut>> {
     const out = parts.filter(({ role }) => role === 'leavesOut');
@@ -133,7 +134,7 @@ export class EffectsService {
     });
     const [records, kept] = await Promise.all([
       inTurns(thrown, async (query) =>
-        query === null ? 0 : (await this.asking.count(database, query)).hits,
+        query === null ? 0 : (await this.counts.count(database, query)).hits,
       ),
       this.kept.among(reviewId, database, thrown),
     ]);
@@ -142,27 +143,27 @@ export class EffectsService {
     );
   }
 
-  private overlaps({ database }: ReviewReading, parts: readonly PartOfLine[]): Promise<LaneOverlap[]> {
+  private overlaps({ database }: CompiledStrategy, parts: readonly PartOfLine[]): Promise<LaneOverlap[]> {
     const asked = parts.flatMap(({ laneId, role, query }) =>
       laneId === null || role === 'leavesOut' ? [] : [{ laneId, query }],
     );
     const pairs = asked.flatMap((a, i) => asked.slice(i + 1).map((b) => [a, b] as const));
     return inTurns(pairs, async ([a, b]): Promise<LaneOverlap> => ({
       laneIds: [a.laneId, b.laneId],
-      ...(await this.asking.count(database, { kind: 'and', operands: [a.query, b.query] })),
+      ...(await this.counts.count(database, { kind: 'and', operands: [a.query, b.query] })),
     }));
   }
 
   /** What is left as one part after the other is joined: those that narrow, then those added, then those left out. */
-  private fall({ database }: ReviewReading, parts: readonly PartOfLine[]): Promise<FallStep[]> {
+  private fall({ database }: CompiledStrategy, parts: readonly PartOfLine[]): Promise<FallStep[]> {
     const inOrder = (['narrows', 'adds', 'leavesOut'] as const).flatMap((role) =>
       parts.filter((part) => part.role === role),
     );
     return inTurns(inOrder, async ({ key, query }, i): Promise<FallStep> => {
       const joined = joinParts(inOrder.slice(0, i + 1));
       const [alone, left] = await Promise.all([
-        this.asking.count(database, query),
-        joined === null ? NOTHING_FOUND : this.asking.count(database, joined),
+        this.counts.count(database, query),
+        joined === null ? NOTHING_FOUND : this.counts.count(database, joined),
       ]);
       return { part: key, alone: alone.hits, ...left };
     });

@@ -13,8 +13,9 @@ import { ProblemException } from '../http/problem.js';
 import { DatabaseError } from '../connectors/databaseConnector.js';
 import { rememberedFor } from '../counting/countCache.js';
 import { DatabasesService } from '../databases/databasesService.js';
-import { within } from '../connectors/patience.js';
-import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
+import { withTimeout } from '../connectors/timeout.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type CompiledStrategy } from '../strategies/compiledStrategy.js';
 
 /** A strategy that finds more is too broad to be compared record by record. */
 const MOST_RECORDS = 3000;
@@ -22,7 +23,7 @@ const REMEMBERED = 40;
 /** Of what one database alone finds, so many are shown. */
 const MOST_SHOWN = 20;
 /** How long the comparison waits for one database. */
-const PATIENCE_MS = 8000;
+const TIMEOUT_MS = 8000;
 
 /** What is kept of a record that was found. */
 type FoundWork = WorkSigns & WorkApart;
@@ -42,7 +43,7 @@ export class OverlapService {
 
   constructor(
     private readonly databases: DatabasesService,
-    private readonly readings: ReadingService,
+    private readonly strategies: CompiledStrategies,
   ) {}
 
   async of(reviewId: string): Promise<Overlap> {
@@ -50,7 +51,7 @@ export class OverlapService {
     const found = await Promise.all(
       databases.map(({ id }) => {
         const late: Found = { id, works: null, reason: 'It has not answered in time.', late: true };
-        return within(PATIENCE_MS, this.find(reviewId, id), late);
+        return withTimeout(TIMEOUT_MS, this.find(reviewId, id), late);
       }),
     );
     const compared = found.filter((each): each is Found & { works: FoundWork[] } => each.works !== null);
@@ -97,7 +98,7 @@ export class OverlapService {
 
   private async find(reviewId: string, id: string): Promise<Found> {
     try {
-      const works = await this.worksOf(await this.readings.ofReview(reviewId, id));
+      const works = await this.worksOf(await this.strategies.compile(reviewId, id));
       return typeof works === 'string' ? { id, works: null, reason: works } : { id, works, reason: null };
     } catch (error) {
       if (error instanceof DatabaseError) return { id, works: null, reason: error.message };
@@ -112,8 +113,8 @@ export class OverlapService {
     dialect,
     context,
     strategies,
-  }: ReviewReading): Promise<FoundWork[] | string> {
-    const { lines } = strategies.meant;
+  }: CompiledStrategy): Promise<FoundWork[] | string> {
+    const { lines } = strategies.intended;
     const whole = foundLine(lines);
     if (whole === undefined) return 'There is nothing to search yet.';
     const text = translateLine(whole, lines, dialect, context).alone.text;

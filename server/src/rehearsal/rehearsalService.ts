@@ -9,7 +9,7 @@ import {
   searchedTerms,
   standaloneQuery,
   type Edits,
-  type TermReading,
+  type TermResolver,
   type Lane,
   type Line,
   type Query,
@@ -24,11 +24,12 @@ import type {
   TermCount,
 } from '@even-lantern/contract';
 import { inTurns } from '../counting/inTurns.js';
-import { wanted } from '../connectors/callQueue.js';
-import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
-import { callsAffordable, spendingAtMost } from '../counting/spending.js';
+import { withPriority } from '../connectors/callQueue.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type CompiledStrategy } from '../strategies/compiledStrategy.js';
+import { affordableCalls, withinAllowance } from '../counting/callAllowance.js';
 import { partsOfLines, type PartOfLine } from '../strategies/parts.js';
-import { askedText, AskingService } from '../counting/countCache.js';
+import { askedText, CountCache } from '../counting/countCache.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 
 const NOTHING: Counted = { hits: null, error: null };
@@ -42,16 +43,16 @@ const INDEXING = { field: 'indexing', awaiting: 'not yet indexed' };
 export class RehearsalService {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
-    private readonly readings: ReadingService,
+    private readonly counts: CountCache,
+    private readonly strategies: CompiledStrategies,
   ) {}
 
   /** Counts are remembered, so where a database may be asked only so much, each time tells more of them. */
   rehearse(reviewId: string, databaseId: string): Promise<Rehearsal> {
     return this.databases.inOneRelease(databaseId, async () => {
-      const reading = await this.readings.ofReview(reviewId, databaseId);
-      const affordable = callsAffordable(reading.database.budget);
-      const { result, uncounted } = await spendingAtMost(affordable, () =>
+      const reading = await this.strategies.compile(reviewId, databaseId);
+      const affordable = affordableCalls(reading.database.budget);
+      const { result, uncounted } = await withinAllowance(affordable, () =>
         this.rehearseOnce(reading, affordable < Infinity),
       );
       return { ...result, uncounted };
@@ -61,10 +62,10 @@ export class RehearsalService {
   /** What the strategy finds, in two counts at most. */
   total(reviewId: string, databaseId: string): Promise<StrategyTotal> {
     return this.databases.inOneRelease(databaseId, async () => {
-      const { database, shown } = await this.readings.ofReview(reviewId, databaseId);
-      const { lines, problems } = shown.said;
+      const { database, shown } = await this.strategies.compile(reviewId, databaseId);
+      const { lines, problems } = shown.sent;
       const count = (line: Line | undefined) =>
-        line === undefined ? NOTHING : this.asking.count(database, standaloneQuery(line, lines));
+        line === undefined ? NOTHING : this.counts.count(database, standaloneQuery(line, lines));
       const [whole, remains] = await Promise.all([
         count(lines.find(({ kind }) => kind === 'whole')),
         count(foundLine(lines)),
@@ -75,18 +76,18 @@ export class RehearsalService {
 
   /** @param linesFirst whether nothing else is asked for until the counts of all lines are */
   private async rehearseOnce(
-    reading: ReviewReading,
+    reading: CompiledStrategy,
     linesFirst: boolean,
   ): Promise<Omit<Rehearsal, 'uncounted'>> {
-    const { lanes, database, ownLines, said: read, edits, strategies, shown } = reading;
-    const strategy = strategies.said;
+    const { lanes, database, ownLines, sent: read, edits, strategies, shown } = reading;
+    const strategy = strategies.sent;
     const joined = partsOfLines(lanes, ownLines, strategy.lines);
-    const counting = inTurns(wantedFirst(strategy.lines), async (line) => ({
+    const counting = inTurns(byPriority(strategy.lines), async (line) => ({
       line,
       counted: await this.countLine(database, line, strategy.lines, lanes),
     })).then((counted) => strategy.lines.flatMap((line) => counted.filter((each) => each.line === line)));
     if (linesFirst) await counting;
-    const [counted, adds, bridges, without, withoutElements, parts] = await wanted('soon', () =>
+    const [counted, adds, bridges, without, withoutElements, parts] = await withPriority('soon', () =>
       Promise.all([
         counting,
         this.countAdditions(database, lanes, read, edits),
@@ -99,9 +100,9 @@ export class RehearsalService {
     const lines = counted.map((each) => each.counted);
     // They say what was counted, so that nothing more is asked for.
     const shownLines =
-      shown.said === strategy
+      shown.sent === strategy
         ? lines
-        : await inTurns(shown.said.lines, (line) => this.countLine(database, line, shown.said.lines, lanes));
+        : await inTurns(shown.sent.lines, (line) => this.countLine(database, line, shown.sent.lines, lanes));
     const partsOf = new Map(parts.map((each, i) => [lanes[i]?.id, each]));
     const termCounts: Record<string, TermCount> = {};
     const laneCounts: Record<string, LaneCounts> = {};
@@ -131,7 +132,7 @@ export class RehearsalService {
       withoutElements,
       whole: whole === undefined ? NOTHING : found(whole),
       remains: whole === undefined || last === undefined ? NOTHING : found(last),
-      problems: shown.said.problems,
+      problems: shown.sent.problems,
     };
   }
 
@@ -152,20 +153,20 @@ export class RehearsalService {
       description: describeLine(line, lanes),
       changes: line.changes,
       string: askedText(database, query).text,
-      ...(await this.asking.count(database, query)),
+      ...(await this.counts.count(database, query)),
     };
   }
 
   private async countAdditions(
     database: OpenDatabase,
     lanes: readonly Lane[],
-    read: TermReading,
+    read: TermResolver,
     edits: Edits,
   ): Promise<Map<string, number | null>> {
     const terms = lanes.flatMap((lane) => searchedTerms(lane).map((term) => ({ term, lane })));
     const counted = await inTurns(terms, async ({ term, lane }): Promise<[string, number | null]> => {
       const query = addsQuery(term, lane, read, edits);
-      return [term.id, query === null ? null : (await this.asking.count(database, query)).hits];
+      return [term.id, query === null ? null : (await this.counts.count(database, query)).hits];
     });
     return new Map(counted);
   }
@@ -174,13 +175,13 @@ export class RehearsalService {
   private async countParts(
     database: OpenDatabase,
     lane: Lane,
-    read: TermReading,
+    read: TermResolver,
     edits: Edits,
   ): Promise<Omit<LaneCounts, keyof Counted>> {
     // The terms do not tell how a lane is made up that somebody wrote by hand.
     if (edits.has(laneKey(lane.id))) return NO_PARTS;
     const { headings, words } = laneParts(lane, read, edits);
-    const count = async (query: Query) => (await this.asking.count(database, query)).hits;
+    const count = async (query: Query) => (await this.counts.count(database, query)).hits;
     const wordsOnly: Query | null =
       headings === null || words === null ? words : { kind: 'not', include: words, exclude: headings };
     const awaiting = database.description.limits[INDEXING.field]?.includes(INDEXING.awaiting) === true;
@@ -216,7 +217,7 @@ export class RehearsalService {
     const counts = await Promise.all(
       keys.map(async (key): Promise<[string, Counted | null]> => {
         const query = joinParts(parts.filter((part) => keyOf(part) !== key));
-        return [key, query === null ? null : await this.asking.count(database, query)];
+        return [key, query === null ? null : await this.counts.count(database, query)];
       }),
     );
     return Object.fromEntries(counts);
@@ -228,7 +229,7 @@ export class RehearsalService {
     return Promise.all(
       lanes.slice(0, -1).map(async ({ laneId }, i) => {
         const query = joinParts(lanes.slice(0, i + 2));
-        const counted = query === null ? NOTHING : await this.asking.count(database, query);
+        const counted = query === null ? NOTHING : await this.counts.count(database, query);
         return { afterLaneId: laneId, ...counted };
       }),
     );
@@ -236,7 +237,7 @@ export class RehearsalService {
 }
 
 /** The whole and its limits before the lanes, and these before the terms: what is looked at first. */
-function wantedFirst(lines: readonly Line[]): Line[] {
+function byPriority(lines: readonly Line[]): Line[] {
   const ranks: Readonly<Record<Line['kind'], number>> = { whole: 0, limit: 0, lane: 1, own: 2, term: 3 };
   return [...lines].sort((a, b) => ranks[a.kind] - ranks[b.kind]);
 }

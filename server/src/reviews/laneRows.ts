@@ -1,6 +1,6 @@
 /** Rows of lanes and terms. */
 import { randomUUID } from 'node:crypto';
-import { ELEMENT_KEYS, type TermContent, type TermOrigin } from '@even-lantern/core';
+import { ELEMENT_KEYS, type TermOrigin } from '@even-lantern/core';
 import { MOST_LANES, type KeptReviewLane, type ReviewTerm } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
 import { conflict } from '../http/problem.js';

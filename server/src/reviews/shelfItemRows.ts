@@ -1,5 +1,5 @@
 /** Rows of the shelf. */
-import type { TermContent, TermOrigin } from '@even-lantern/core';
+import type { TermOrigin } from '@even-lantern/core';
 import type { ShelfItem } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
 import { ShelfItemRow } from '../store/entities.js';

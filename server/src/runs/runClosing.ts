@@ -1,7 +1,7 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
 import { DIALECTS, resultFingerprint, type LedgerLimit, type LedgerLine } from '@even-lantern/core';
-import type { NewDatabase, RunStatus } from '@even-lantern/contract';
+import type { RunStatus } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../http/version.js';
 import { AddedDatabaseRow, PersonRow, RunRecordRow, RunRow } from '../store/entities.js';
@@ -14,7 +14,7 @@ import { begunOf, linesOf } from './runState.js';
 /** Behind the dialect in the ledger, where a person asked. */
 const BY_HAND = ', asked by hand: counts entered, records from exported files';
 /** What goes on by itself can wait longer for the store than a person who looks on. */
-export const PATIENT = { patience: 60_000 };
+export const LONG_TIMEOUT = { patience: 60_000 };
 const AGAIN_MS = 1000;
 const MOST_PAUSE_MS = 30_000;
 const MOST_TRIES = 3;
@@ -109,7 +109,7 @@ export class RunClosing implements BeforeApplicationShutdown {
       await manager.update(RunRow, { id: row.id }, change);
       Object.assign(row, change);
       return content.entry;
-    }, PATIENT);
+    }, LONG_TIMEOUT);
   }
 }
 

@@ -2,7 +2,7 @@
 import { limitText, wayText, type LedgerLimit } from '@even-lantern/core';
 import type { ReviewLimit } from '@even-lantern/contract';
 import { badInput } from '../http/problem.js';
-import type { ReviewReading } from '../strategies/compiledStrategies.js';
+import type { CompiledStrategy } from '../strategies/compiledStrategy.js';
 
 /**
  * The limits as they are logged, before anything is counted; those that are switched off are not.
@@ -10,14 +10,14 @@ import type { ReviewReading } from '../strategies/compiledStrategies.js';
  * @throws ProblemException for one without a reason, which is asked for now and never before
  */
 export function loggedLimits(
-  { limits, keptLimits, shown }: ReviewReading,
+  { limits, keptLimits, shown }: CompiledStrategy,
   present: readonly ReviewLimit[],
 ): LedgerLimit[] {
   const on = limits.filter(({ limit }) => limit.on);
   const kept = new Map(keptLimits.map((limit) => [limit.id, limit]));
   // A state of a strategy does not tell who set its limits.
   const setting = new Map(present.map((limit) => [limit.id, limit]));
-  const without = on.filter(({ limit, said }) => said !== null && kept.get(limit.id)?.reason === '');
+  const without = on.filter(({ limit, sent: said }) => said !== null && kept.get(limit.id)?.reason === '');
   if (without.length > 0) {
     throw badInput(
       without.map(({ limit }) => ({
@@ -26,8 +26,8 @@ export function loggedLimits(
       })),
     );
   }
-  return on.map(({ limit, way, said, unavailable }) => {
-    const line = shown.meant.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
+  return on.map(({ limit, way, sent: said, unavailable }) => {
+    const line = shown.intended.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
     const { reason = '' } = kept.get(limit.id) ?? {};
     const { changedBy = '', changedAt = '' } = setting.get(limit.id) ?? {};
     return {

@@ -36,8 +36,9 @@ import { CrosswalkService } from '../crosswalk/crosswalkService.js';
 import { VocabulariesService } from '../vocabularies/vocabulariesService.js';
 import { DatabaseError } from '../connectors/databaseConnector.js';
 import { contextOf, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { within } from '../connectors/patience.js';
-import { ReadingService, type ReviewReading } from '../strategies/compiledStrategies.js';
+import { withTimeout } from '../connectors/timeout.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type CompiledStrategy } from '../strategies/compiledStrategy.js';
 import { LedgerService, runOfEntry } from '../ledger/ledgerService.js';
 import { acceptedFindings } from '../reviews/acceptedFindings.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
@@ -49,7 +50,7 @@ import { loggedLimits } from './runLimits.js';
 import { marksOf } from './runState.js';
 
 /** How long a run waits for the database to tell its release. */
-const PATIENCE_MS = 4000;
+const TIMEOUT_MS = 4000;
 
 export interface PlannedRun {
   row: RunRow;
@@ -66,7 +67,7 @@ export interface KeptState {
 export class RunPlanning {
   constructor(
     private readonly store: Store,
-    private readonly readings: ReadingService,
+    private readonly strategies: CompiledStrategies,
     private readonly databases: DatabasesService,
     private readonly reviews: ReviewsService,
     private readonly versions: VersionsService,
@@ -101,19 +102,19 @@ export class RunPlanning {
   ): Promise<PlannedRun> {
     // What is logged names the release, so the database is asked how it is now; a slow one is not waited for.
     if (this.databases.knows(databaseId)) {
-      await within(PATIENCE_MS, this.databases.refresh(databaseId), undefined);
+      await withTimeout(TIMEOUT_MS, this.databases.refresh(databaseId), undefined);
     }
     const present = await this.reviews.get(reviewId);
-    const reading = await this.readings.ofReview(reviewId, databaseId, {
+    const reading = await this.strategies.compile(reviewId, databaseId, {
       release,
       ...(kept === null ? {} : { state: kept.state }),
     });
     const { lanes, database, dialect, context, strategies, shown } = reading;
-    const lines = linesToRun(shown.meant.lines);
+    const lines = linesToRun(shown.intended.lines);
     // A line that only looks is no part of what is run.
-    const problems = shown.meant.problems.filter(({ aside }) => aside !== true);
+    const problems = shown.intended.problems.filter(({ aside }) => aside !== true);
     // What is said otherwise is logged with the lines, though strings are printed from what is meant.
-    const changes = linesToRun(shown.said.lines).map((line) => line.changes);
+    const changes = linesToRun(shown.sent.lines).map((line) => line.changes);
     // An unfinished term would make the log say less than the screen, so it is settled first.
     if (problems.length > 0) {
       throw badInput(
@@ -150,7 +151,7 @@ export class RunPlanning {
           hits: null,
           losses: changes[i] ?? [],
         })),
-        marks: marksOf(strategies.said, reading.ownLines, context),
+        marks: marksOf(strategies.sent, reading.ownLines, context),
         limits,
       },
     };
@@ -170,7 +171,7 @@ export class RunPlanning {
     const entry = await this.ledger.entry(this.store.read, reviewId, number);
     const before = runContent(entry.content);
     if (this.databases.knows(before.database)) {
-      await within(PATIENCE_MS, this.databases.refresh(before.database), undefined);
+      await withTimeout(TIMEOUT_MS, this.databases.refresh(before.database), undefined);
     }
     const database = await this.databases.open(before.database);
     const then = which === 'then' && before.release !== '' ? before.release : undefined;
@@ -261,7 +262,7 @@ export class RunPlanning {
   }
 
   /** How headings of other vocabularies are said here, as somebody settled them. */
-  private async settledIn({ lanes, database }: ReviewReading): Promise<LedgerSettled[]> {
+  private async settledIn({ lanes, database }: CompiledStrategy): Promise<LedgerSettled[]> {
     const target = database.vocabulary?.id;
     if (target === undefined) return [];
     const headings = lanes.flatMap(({ terms }) =>

@@ -26,7 +26,7 @@ import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
 import { FoundRecords, type RankedRecord } from '../records/foundRecords.js';
 import { asSource, keepRecords } from '../records/keepRecords.js';
-import { PATIENT, RunClosing } from './runClosing.js';
+import { LONG_TIMEOUT, RunClosing } from './runClosing.js';
 import { RunPlanning, tooManyText, type PlannedRun } from './runPlanning.js';
 import { askingOf, linesOf, runOf } from './runState.js';
 
@@ -291,7 +291,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
 
   private async keep(row: RunRow, records: readonly RankedRecord[]): Promise<void> {
     if (records.length > 0)
-      await this.store.write((manager) => keepRecords(manager, asSource(row), records), PATIENT);
+      await this.store.write((manager) => keepRecords(manager, asSource(row), records), LONG_TIMEOUT);
   }
 
   private async save(row: RunRow, lines: LedgerLine[], progress: BehaviorSubject<Run>): Promise<void> {
@@ -299,7 +299,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     row.lastAt = new Date().toISOString();
     const { hits, fetched, remarks, lastAt } = row;
     const change = { lines: row.lines, hits, fetched, remarks, lastAt };
-    await this.store.write((manager) => manager.update(RunRow, { id: row.id }, change), PATIENT);
+    await this.store.write((manager) => manager.update(RunRow, { id: row.id }, change), LONG_TIMEOUT);
     progress.next(runOf(row));
   }
 

@@ -5,14 +5,14 @@ import {
   type BeforeApplicationShutdown,
   type OnApplicationBootstrap,
 } from '@nestjs/common';
-import type { Person, Recurrence } from '@even-lantern/contract';
+import type { Person } from '@even-lantern/contract';
 import { In, IsNull, LessThanOrEqual, Not } from 'typeorm';
 import { problemOf } from '../http/problem.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { runContent } from '../runs/runPlanning.js';
 import { RunsService } from '../runs/runsService.js';
 import {
-  FiringRow,
+  OccurrenceRow,
   type FreshRecord,
   LedgerEntryRow,
   PersonRow,
@@ -51,11 +51,11 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
-    for (const firing of await this.store.read.findBy(FiringRow, { status: 'running' })) {
-      const run = await this.store.read.findOneBy(RunRow, { id: firing.runId ?? '' });
+    for (const occurrence of await this.store.read.findBy(OccurrenceRow, { status: 'running' })) {
+      const run = await this.store.read.findOneBy(RunRow, { id: occurrence.runId ?? '' });
       // A run that had ended well is not made again; what was cut off is tried again.
-      if (run?.status === 'complete') await this.done(firing, run.id);
-      else await this.cutOff(firing.id);
+      if (run?.status === 'complete') await this.done(occurrence, run.id);
+      else await this.cutOff(occurrence.id);
     }
     this.timer = setInterval(() => void this.look(), LOOK_EVERY_MS);
     this.timer.unref();
@@ -91,14 +91,14 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
       select: { id: true },
     });
     for (const { id } of due) await this.fire(id, now);
-    const waiting = await this.store.read.find(FiringRow, {
+    const waiting = await this.store.read.find(OccurrenceRow, {
       where: { status: 'waits', againAt: LessThanOrEqual(now.toISOString()) },
     });
-    for (const firing of waiting) {
-      const carried = this.carryOut(firing, now).finally(() => this.going.delete(carried));
+    for (const occurrence of waiting) {
+      const carried = this.carryOut(occurrence, now).finally(() => this.going.delete(carried));
       this.going.add(carried);
     }
-    // So that a firing that is looked at again has left the state of waiting.
+    // So that a occurrence that is looked at again has left the state of waiting.
     await Promise.all([...this.starting]);
   }
 
@@ -121,7 +121,7 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
       if (!(await manager.existsBy(ReviewRow, { id: reviewId, deletedAt: IsNull() }))) return;
       for (const entry of schedule.entries) {
         const { content } = await this.ledger.entry(manager, reviewId, entry);
-        await manager.insert(FiringRow, {
+        await manager.insert(OccurrenceRow, {
           id: randomUUID(),
           reviewId,
           scheduleId: id,
@@ -143,61 +143,70 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
     });
   }
 
-  private async carryOut(firing: FiringRow, now: Date): Promise<void> {
+  private async carryOut(occurrence: OccurrenceRow, now: Date): Promise<void> {
     let begun: () => void = () => undefined;
     const beginning = new Promise<void>((resolve) => (begun = resolve));
     this.starting.add(beginning);
     try {
-      const runId = await this.begin(firing);
+      const runId = await this.begin(occurrence);
       begun();
       if (runId === null) return;
       const run = await this.runs.finished(runId);
-      if (run.status === 'complete') await this.done(firing, runId);
+      if (run.status === 'complete') await this.done(occurrence, runId);
       // A run that was stopped with the program is tried again by the next one.
-      else if (!this.ended) await this.again(firing, now, `${run.databaseName}: ${run.reason ?? ''}`);
+      else if (!this.ended) await this.again(occurrence, now, `${run.databaseName}: ${run.reason ?? ''}`);
     } catch (error) {
       const { title, detail } = problemOf(error);
-      await this.again(firing, now, [title, ...(detail === undefined ? [] : [detail])].join(' '));
+      await this.again(occurrence, now, [title, ...(detail === undefined ? [] : [detail])].join(' '));
     } finally {
       begun();
       this.starting.delete(beginning);
     }
   }
 
-  /** Starts the run; the firing is no longer waiting from the moment the run is in the store. */
-  private async begin(firing: FiringRow): Promise<string | null> {
+  /** Starts the run; the occurrence is no longer waiting from the moment the run is in the store. */
+  private async begin(occurrence: OccurrenceRow): Promise<string | null> {
     const { read } = this.store;
-    const schedule = await read.findOneByOrFail(ScheduleRow, { id: firing.scheduleId });
+    const schedule = await read.findOneByOrFail(ScheduleRow, { id: occurrence.scheduleId });
     const person = await read.findOneByOrFail(PersonRow, { id: schedule.createdBy });
     const { timeZone } = schedule.recurrence;
     // What it is compared with is what this schedule found last.
-    const [last] = await read.find(FiringRow, {
-      where: { scheduleId: firing.scheduleId, entry: firing.entry, status: 'done', became: Not(IsNull()) },
+    const [last] = await read.find(OccurrenceRow, {
+      where: {
+        scheduleId: occurrence.scheduleId,
+        entry: occurrence.entry,
+        status: 'done',
+        became: Not(IsNull()),
+      },
       order: { dueAt: 'DESC' },
       take: 1,
     });
     const by: Person = { id: person.id, name: person.name };
     const run = await this.runs.repeat(
-      firing.reviewId,
-      last?.became ?? firing.entry,
+      occurrence.reviewId,
+      last?.became ?? occurrence.entry,
       { release: 'present', timeZone, purpose: 'Run on schedule' },
       by,
       async (manager, runId) => {
-        const change = { status: 'running' as const, runId, tries: firing.tries + 1, againAt: null };
-        const { affected } = await manager.update(FiringRow, { id: firing.id, status: 'waits' }, change);
+        const change = { status: 'running' as const, runId, tries: occurrence.tries + 1, againAt: null };
+        const { affected } = await manager.update(
+          OccurrenceRow,
+          { id: occurrence.id, status: 'waits' },
+          change,
+        );
         if (affected === 0) throw new Error('This time was dealt with already.');
       },
     );
     return run.id;
   }
 
-  private async done(firing: FiringRow, runId: string): Promise<void> {
-    const fresh = await this.freshIn(firing.reviewId, runId);
+  private async done(occurrence: OccurrenceRow, runId: string): Promise<void> {
+    const fresh = await this.freshIn(occurrence.reviewId, runId);
     await this.store.write(async (manager) => {
       const entry = await manager.findOneBy(LedgerEntryRow, { runId });
       await manager.update(
-        FiringRow,
-        { id: firing.id },
+        OccurrenceRow,
+        { id: occurrence.id },
         {
           status: 'done',
           became: entry?.entry ?? null,
@@ -238,18 +247,18 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
   private async cutOff(id: string): Promise<void> {
     const trouble = 'the application stopped during the run';
     await this.store.write((manager) =>
-      manager.update(FiringRow, { id }, { status: 'waits', againAt: new Date().toISOString(), trouble }),
+      manager.update(OccurrenceRow, { id }, { status: 'waits', againAt: new Date().toISOString(), trouble }),
     );
   }
 
   /** Notes what went wrong, and when it is tried again; after a day it is given up, and told. */
-  private async again(firing: FiringRow, now: Date, trouble: string): Promise<void> {
-    const tries = firing.tries + 1;
+  private async again(occurrence: OccurrenceRow, now: Date, trouble: string): Promise<void> {
+    const tries = occurrence.tries + 1;
     const minutes = AGAIN_AFTER_MINUTES[tries - 1];
     await this.store.write((manager) =>
       manager.update(
-        FiringRow,
-        { id: firing.id },
+        OccurrenceRow,
+        { id: occurrence.id },
         {
           status: minutes === undefined ? 'failed' : 'waits',
           tries,

@@ -1,7 +1,7 @@
 import type { NewSchedule, Problem, Review, Run, Schedule } from '@even-lantern/contract';
 import { DatabaseError } from '../connectors/databaseConnector.js';
 import { RunsService } from '../runs/runsService.js';
-import { FiringRow, RunRow, ScheduleRow } from '../store/entities.js';
+import { OccurrenceRow, RunRow, ScheduleRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { entriesOf } from '../testing/entriesOf.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
@@ -72,7 +72,7 @@ test('a schedule runs its entry again when it is due, once, and tells what is ne
   const told = await only();
   expect(told).toMatchObject({
     unseen: 3,
-    firings: [
+    occurrences: [
       {
         dueAt: nextAt,
         missed: 0,
@@ -105,7 +105,7 @@ test('the next time is compared with what the schedule found last', async () => 
   database.hits = 7;
   await moment(minutesAfter((await only()).nextAt, 1));
   expect((await entries()).map(({ content }) => content.repeats?.entry)).toEqual([undefined, 1, 2]);
-  expect((await only()).firings.map(({ fresh }) => fresh)).toEqual([1, 1]);
+  expect((await only()).occurrences.map(({ fresh }) => fresh)).toEqual([1, 1]);
 });
 
 test('a database that is away when it is due is tried again, told, and given up in the end', async () => {
@@ -113,7 +113,7 @@ test('a database that is away when it is due is tried again, told, and given up 
   database.callsLeft = 0;
   let now = minutesAfter(nextAt, 0);
   await moment(now);
-  const [part] = (await only()).firings[0]?.parts ?? [];
+  const [part] = (await only()).occurrences[0]?.parts ?? [];
   expect(part).toMatchObject({
     status: 'waits',
     entry: null,
@@ -124,14 +124,14 @@ test('a database that is away when it is due is tried again, told, and given up 
     .patch(`/api/schedules/${(await only()).id}`, { recurrence: { ...recurrence(), every: 'month' } }, 1)
     .expect(200);
   for (let tries = 2; tries <= 8; tries += 1) {
-    const again = (await only()).firings[0]?.parts[0]?.againAt ?? null;
+    const again = (await only()).occurrences[0]?.parts[0]?.againAt ?? null;
     if (again === null) throw new Error(`given up after ${tries - 1}`);
     now = new Date(again);
     if (tries === 4) database.callsLeft = Infinity;
     await moment(now);
     if (tries === 4) break;
   }
-  expect((await only()).firings[0]?.parts[0]).toMatchObject({ status: 'done', trouble: null });
+  expect((await only()).occurrences[0]?.parts[0]).toMatchObject({ status: 'done', trouble: null });
   // The runs that were cut off stand in the ledger too.
   expect((await entries()).map(({ content }) => content.outcome)).toEqual([
     'complete',
@@ -152,10 +152,10 @@ test('after a day of trying, it is told as not searched', async () => {
   let now: Date | null = minutesAfter(nextAt, 0);
   for (let tries = 0; now !== null && tries < 20; tries += 1) {
     await moment(now);
-    const again: string | null = (await only()).firings[0]?.parts[0]?.againAt ?? null;
+    const again: string | null = (await only()).occurrences[0]?.parts[0]?.againAt ?? null;
     now = again === null ? null : new Date(again);
   }
-  expect((await only()).firings[0]?.parts[0]).toMatchObject({ status: 'failed', againAt: null });
+  expect((await only()).occurrences[0]?.parts[0]).toMatchObject({ status: 'failed', againAt: null });
   const text = (await server.get((await only()).feed)).text;
   expect(text).toContain('No new records, 1 of 1 databases not searched');
   await server.get(`/api/schedules/${id}/mails/nowhen.eml`).expect(404);
@@ -166,21 +166,21 @@ test('what a stopped program missed fires once when it starts again, and is told
   await moment(minutesAfter(nextAt, 3 * 24 * 60 + 5));
   expect(await entries()).toHaveLength(2);
   const told = await only();
-  expect(told.firings).toMatchObject([{ dueAt: nextAt, missed: 3 }]);
+  expect(told.occurrences).toMatchObject([{ dueAt: nextAt, missed: 3 }]);
   expect(Date.parse(told.nextAt ?? '')).toBeGreaterThan(minutesAfter(nextAt, 3 * 24 * 60 + 5).getTime());
 });
 
 test.each([
   ['whose run was cut off, tries it again', 'interrupted', 3],
   ['whose run had ended, makes no second run', 'complete', 2],
-])('a program that is killed in the middle of a firing %s', async (_name, status, count) => {
+])('a program that is killed in the middle of a occurrence %s', async (_name, status, count) => {
   const { nextAt } = await add();
   await moment(minutesAfter(nextAt, 1));
   // As a kill leaves it: the run was begun, and nothing was noted of its end.
   await server.application.get(Store).write(async (manager) => {
-    const firing = await manager.findOneByOrFail(FiringRow, { status: 'done' });
-    await manager.update(FiringRow, { id: firing.id }, { status: 'running', became: null });
-    await manager.update(RunRow, { id: firing.runId ?? '' }, { status });
+    const occurrence = await manager.findOneByOrFail(OccurrenceRow, { status: 'done' });
+    await manager.update(OccurrenceRow, { id: occurrence.id }, { status: 'running', became: null });
+    await manager.update(RunRow, { id: occurrence.runId ?? '' }, { status });
   });
   const path = server.storePath;
   await server.application.close();
@@ -188,7 +188,7 @@ test.each([
   await moment(new Date(Date.now() + 1000));
   await moment(new Date(Date.now() + 1000));
   expect(await entries()).toHaveLength(count);
-  expect((await only()).firings).toMatchObject([{ parts: [{ status: 'done', entry: count }] }]);
+  expect((await only()).occurrences).toMatchObject([{ parts: [{ status: 'done', entry: count }] }]);
 });
 
 test('a schedule can be paused, gone on with, changed and ended; the later of two changes is told', async () => {
@@ -262,7 +262,7 @@ test('a database that refuses the search is told as it says', async () => {
   const { nextAt } = await add();
   database.count = () => Promise.reject(new DatabaseError('There is no heading “Light”.', true));
   await moment(minutesAfter(nextAt, 1));
-  expect((await only()).firings[0]?.parts[0]?.trouble).toContain('There is no heading “Light”.');
+  expect((await only()).occurrences[0]?.parts[0]?.trouble).toContain('There is no heading “Light”.');
 });
 
 test('times are those of the person’s clock, on days when clocks change too', () => {

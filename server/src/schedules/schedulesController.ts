@@ -15,7 +15,7 @@ import { notFound } from '../http/problem.js';
 import { IfMatch, Validated, VERSION_HEADER } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { FiringRow } from '../store/entities.js';
+import { OccurrenceRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { feedOf, mailOf, type Announcement } from './announcements.js';
 import { SchedulesService } from './schedulesService.js';
@@ -101,11 +101,11 @@ export class SchedulesController {
 
   /** What was found at the latest times, or at one, the latest first; what still goes on is left out. */
   private async announcements(scheduleId: string, most: number, at?: string): Promise<Announcement[]> {
-    const rows = await this.store.read.find(FiringRow, {
+    const rows = await this.store.read.find(OccurrenceRow, {
       where: { scheduleId, ...(at === undefined ? {} : { dueAt: at }) },
       order: { dueAt: 'DESC', entry: 'ASC' },
     });
-    const times = new Map<string, FiringRow[]>();
+    const times = new Map<string, OccurrenceRow[]>();
     for (const row of rows) times.set(row.dueAt, [...(times.get(row.dueAt) ?? []), row]);
     return [...times]
       .filter(([, parts]) => parts.every(({ status }) => status === 'done' || status === 'failed'))

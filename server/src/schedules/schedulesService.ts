@@ -1,11 +1,10 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type {
-  Firing,
-  FiringPart,
+  Occurrence,
+  OccurrencePart,
   NewSchedule,
   Person,
-  Recurrence,
   Schedule,
   ScheduleChange,
 } from '@even-lantern/contract';
@@ -14,7 +13,7 @@ import { badInput, changedMeanwhile, notFound } from '../http/problem.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { PeopleService } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { FiringRow, ScheduleRow } from '../store/entities.js';
+import { OccurrenceRow, ScheduleRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { runContent } from '../runs/runPlanning.js';
 import { nextTime } from './recurrence.js';
@@ -114,7 +113,7 @@ export class SchedulesService {
       if (next.state !== 'active') {
         const trouble = `the schedule was ${next.state} before it could be run`;
         const waits = { scheduleId: id, status: 'waits' as const };
-        await manager.update(FiringRow, waits, { status: 'failed', againAt: null, trouble });
+        await manager.update(OccurrenceRow, waits, { status: 'failed', againAt: null, trouble });
       }
       return this.list(row.reviewId, manager);
     });
@@ -126,7 +125,7 @@ export class SchedulesService {
       const row = await manager.findOneBy(ScheduleRow, { id });
       if (row === null) throw notFound('This schedule');
       await manager.update(
-        FiringRow,
+        OccurrenceRow,
         { scheduleId: id, status: Not(In(['waits', 'running'])) },
         { seen: true },
       );
@@ -150,7 +149,7 @@ export class SchedulesService {
             return { entry, databaseName: runContent(content).databaseName };
           }),
         );
-        const unseen = await manager.sum(FiringRow, 'freshCount', { scheduleId: id, seen: false });
+        const unseen = await manager.sum(OccurrenceRow, 'freshCount', { scheduleId: id, seen: false });
         return {
           ...row.recurrence,
           id,
@@ -162,7 +161,7 @@ export class SchedulesService {
           createdBy: nameOf(createdBy),
           version,
           feed: `/api/feeds/${token}.atom`,
-          firings: await firingsOf(manager, id, numbers.length),
+          occurrences: await occurrencesOf(manager, id, numbers.length),
           unseen: unseen ?? 0,
         };
       }),
@@ -170,25 +169,36 @@ export class SchedulesService {
   }
 }
 
-async function firingsOf(manager: EntityManager, scheduleId: string, entries: number): Promise<Firing[]> {
-  const rows = await manager.find(FiringRow, {
+async function occurrencesOf(
+  manager: EntityManager,
+  scheduleId: string,
+  entries: number,
+): Promise<Occurrence[]> {
+  const rows = await manager.find(OccurrenceRow, {
     where: { scheduleId },
     order: { dueAt: 'DESC', entry: 'ASC' },
     take: FIRINGS_TOLD * entries,
   });
-  const firings = new Map<string, Firing>();
+  const occurrences = new Map<string, Occurrence>();
   for (const row of rows) {
     const { dueAt, missed, freshCount, seen } = row;
-    const firing = firings.get(dueAt) ?? { dueAt, missed, parts: [], fresh: 0, seen: true };
-    firing.parts.push(partOf(row));
-    firing.fresh += freshCount;
-    firing.seen &&= seen;
-    firings.set(dueAt, firing);
+    const occurrence = occurrences.get(dueAt) ?? { dueAt, missed, parts: [], fresh: 0, seen: true };
+    occurrence.parts.push(partOf(row));
+    occurrence.fresh += freshCount;
+    occurrence.seen &&= seen;
+    occurrences.set(dueAt, occurrence);
   }
-  return [...firings.values()];
+  return [...occurrences.values()];
 }
 
-function partOf({ databaseName, status, became, freshCount, trouble, againAt }: FiringRow): FiringPart {
+function partOf({
+  databaseName,
+  status,
+  became,
+  freshCount,
+  trouble,
+  againAt,
+}: OccurrenceRow): OccurrencePart {
   const fresh = status === 'done' ? freshCount : null;
   return { databaseName, status, entry: became, fresh, trouble, againAt };
 }

@@ -26,6 +26,8 @@ export type Owner = 'review' | 'installation' | 'named by reviews' | 'along with
 
 export interface TableDescription {
   name: string;
+  /** what earlier versions of the tables called it, as packages of these still do */
+  formerly: readonly string[];
   entity: EntityClass;
   owner: Owner;
   /** by column, the entity whose id it holds */
@@ -42,6 +44,7 @@ function descriptionFor(entity: unknown): TableDescription {
   if (known === undefined) {
     known = {
       name: '',
+      formerly: [],
       entity: entity as EntityClass,
       owner: 'installation',
       refersTo: {},
@@ -62,9 +65,9 @@ export function descriptionOf(entity: EntityClass): TableDescription {
 
 /** A table, and whose rows they are. */
 export const Table =
-  (name: string, owner: Owner): ClassDecorator =>
+  (name: string, owner: Owner, { formerly = [] }: { formerly?: readonly string[] } = {}): ClassDecorator =>
   (entity) => {
-    Object.assign(descriptionFor(entity), { name, owner });
+    Object.assign(descriptionFor(entity), { name, owner, formerly });
     Entity({ name })(entity);
   };
 

@@ -44,7 +44,7 @@ import {
   DesignPassRow,
 } from './entities/records.js';
 
-import { FiringRow, ScheduleRow } from './entities/schedules.js';
+import { OccurrenceRow, ScheduleRow } from './entities/schedules.js';
 
 export * from './entities/question.js';
 export * from './entities/strategy.js';
@@ -91,7 +91,7 @@ export const ENTITIES = [
   RecordStateRow,
   DriftRow,
   ScheduleRow,
-  FiringRow,
+  OccurrenceRow,
   ImportedVocabularyRow,
   ImportedHeadingsRow,
   SettlementRow,

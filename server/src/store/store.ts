@@ -14,14 +14,14 @@ import type { OnApplicationShutdown } from '@nestjs/common';
 import pLimit from 'p-limit';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ENTITIES } from './entities.js';
-import { holdFolder, type FolderHold } from './folderHold.js';
+import { lockFolder, type FolderLock } from './folderLock.js';
 import { MIGRATIONS } from './migrations/index.js';
 import { isNumberTaken, StoreTrouble, storeTroubleIn } from './storeTrouble.js';
 
 /** How long the driver waits for a lock, with everything else waiting: the rest of the wait is ours, and holds nobody up. */
 const BUSY_MS = 50;
 /** How long a change waits for a store that another program holds. */
-const PATIENCE_MS = 10_000;
+const TIMEOUT_MS = 10_000;
 const AGAIN_MS = 200;
 /** How often a change is tried whose number somebody else took. */
 const MOST_TRIES = 3;
@@ -45,11 +45,12 @@ export class Store implements OnApplicationShutdown {
   private readonly queue = pLimit(1);
   private readonly writing = new AsyncLocalStorage<true>();
   private watch: WriteWatch = () => null;
+  private closing: Promise<void> | null = null;
 
   constructor(
     private readonly writer: DataSource,
     private readonly reader: DataSource,
-    private readonly hold: FolderHold,
+    private readonly hold: FolderLock,
     private readonly openReader: () => Promise<DataSource>,
   ) {}
 
@@ -82,7 +83,7 @@ export class Store implements OnApplicationShutdown {
    */
   write<T>(
     work: (manager: EntityManager) => Promise<T>,
-    { patience = PATIENCE_MS }: WriteOptions = {},
+    { patience = TIMEOUT_MS }: WriteOptions = {},
   ): Promise<T> {
     if (this.writing.getStore() === true) {
       throw new Error('A change within a change would wait for itself: use the manager of the outer one.');
@@ -102,8 +103,12 @@ export class Store implements OnApplicationShutdown {
     return this.close();
   }
 
-  /** Waits for the changes that go on, then closes the file. */
-  async close(): Promise<void> {
+  /** Waits for the changes that go on, then closes the file. However often it is asked for, it is done once. */
+  close(): Promise<void> {
+    return (this.closing ??= this.end());
+  }
+
+  private async end(): Promise<void> {
     await this.queue(() => this.reader.destroy());
     await this.writer.destroy();
     this.writing.disable();
@@ -163,11 +168,11 @@ export class Store implements OnApplicationShutdown {
  * @throws StoreTrouble where it cannot be used, in words for a person
  */
 export async function openStore(path: string): Promise<Store> {
-  let hold: FolderHold | null = null;
+  let hold: FolderLock | null = null;
   const opened: DataSource[] = [];
   try {
     mkdirSync(dirname(path), { recursive: true });
-    hold = holdFolder(dirname(path));
+    hold = lockFolder(dirname(path));
     await bringUp(path);
     const writer = sourceOf(path, 'synchronous = FULL', `wal_autocheckpoint = ${CHECKPOINT_PAGES}`);
     opened.push(writer);

@@ -1,109 +1,46 @@
 import { Injectable } from '@nestjs/common';
+import type { Review, ReviewOwnLine } from '@even-lantern/contract';
 import {
   applyLimit,
   asWritten,
   childrenOf,
-  compileLanes,
-  describeLine,
-  foldTerms,
   inFields,
   limitsOfDatabase,
-  limitText,
-  lineKeyOf,
   parseLine,
   patternsToSpell,
-  readEdit,
   readOwnLine,
-  sayIn,
-  sayingIn,
+  queryAsSent,
+  resolverAsSent,
   termQuery,
-  wayText,
   type AppliedLimit,
   type Dialect,
   type DialectContext,
-  type DialectError,
-  type EditedLine,
-  type Edits,
-  type Limit,
-  type LimitPart,
   type LimitsOfDatabase,
-  type Line,
   type LineText,
   type Query,
-  type Strategy,
-  type StrategyProblem,
   type StrategyState,
   type TermContent,
-  type TermReading,
 } from '@even-lantern/core';
-import type { Review, ReviewLimit, ReviewOwnLine } from '@even-lantern/contract';
+import { CountCache } from '../counting/countCache.js';
 import { CrosswalkService } from '../crosswalk/crosswalkService.js';
-import { lanesOf, ReviewsService, type ReviewLane } from '../reviews/reviewsService.js';
-import { LineTextsService, type WrittenLine } from './lineTextsService.js';
-import { AskingService } from '../counting/countCache.js';
-import { contextOf, DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
+import { type OpenDatabase, contextOf, DatabasesService } from '../databases/databasesService.js';
+import { lanesOf, ReviewsService } from '../reviews/reviewsService.js';
+import {
+  assembled,
+  parsedTexts,
+  type TermResolvers,
+  type CompiledLimit,
+  type LimitInUse,
+  type CompiledStrategy,
+} from './compiledStrategy.js';
+import { type WrittenLine, LineTextsService } from './lineTextsService.js';
 
-/** How terms are said in one database. */
-export interface DatabaseReading {
-  /** its own dialect; null where it takes CQL alone, which can say everything */
-  dialect: Dialect | null;
-  context: DialectContext;
-  /** as they are meant, with headings of other vocabularies as they were settled */
-  meant: TermReading;
-  /** as the dialect says them: what is counted and run */
-  said: TermReading;
-}
-
-/** A line that somebody wrote, with why it cannot be read, if it cannot. */
-export interface ReadLine extends WrittenLine {
-  problem: DialectError | null;
-  /** what other databases, or readers, would take otherwise */
-  cautions: readonly DialectError[];
-}
-
-/** A limit of a review, and how the database applies it. */
-export interface ReadLimit extends AppliedLimit {
-  limit: LimitInUse;
-  /** as the database can be told; null where it is off, or not applied here */
-  said: Query | null;
-  /** what the database is told otherwise */
-  changes: string[];
-}
-
-export type LimitInUse = Pick<Limit, 'id' | 'kind' | 'values' | 'on' | 'ways'>;
-
-/** The strategy of a review, and how one database, as it is now, says it. */
-export interface ReviewReading extends DatabaseReading {
-  lanes: ReviewLane[];
-  /** in their order, those that are off or cannot be applied as well */
-  limits: ReadLimit[];
-  /** lines that people wrote beside those of the lanes */
-  ownLines: readonly ReviewOwnLine[];
-  /** the limits of the review as they were when this was read */
-  keptLimits: readonly ReviewLimit[];
-  database: OpenDatabase;
-  /** lines that somebody wrote by hand, by their keys */
-  written: ReadonlyMap<string, ReadLine>;
-  /** what the database is told of them */
-  edits: Edits;
-  strategies: {
-    /** as it is meant, hand-written lines in place */
-    meant: Strategy;
-    /** as the database can be told */
-    said: Strategy;
-    /** as the lanes alone give it */
-    ofLanes: Strategy;
-  };
-  /** the same with the lines that people see and run: a line for each term, or for each lane */
-  shown: Record<'meant' | 'said', Strategy>;
-}
-
-/** Between the terms of a review and what a database can be asked. */
+/** The strategy of a review, compiled for one database. */
 @Injectable()
-export class ReadingService {
+export class CompiledStrategies {
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
+    private readonly counts: CountCache,
     private readonly reviews: ReviewsService,
     private readonly crosswalk: CrosswalkService,
     private readonly lineTexts: LineTextsService,
@@ -116,7 +53,7 @@ export class ReadingService {
    * @param also terms that are tried out beside those of the review
    * @param state of the strategy, where it is not that of now
    */
-  async ofReview(
+  async compile(
     reviewId: string,
     databaseId: string,
     {
@@ -130,7 +67,7 @@ export class ReadingService {
       also?: readonly TermContent[];
       state?: StrategyState;
     } = {},
-  ): Promise<ReviewReading> {
+  ): Promise<CompiledStrategy> {
     const present = await this.reviews.get(reviewId);
     const review = state === undefined ? present : inState(present, state);
     const lanes = lanesOf(review);
@@ -142,71 +79,31 @@ export class ReadingService {
       limit,
       ...applyLimit(limit, appliedIn(database)),
     }));
-    const inLimits = applied.flatMap(({ query }) => query ?? []);
     const { ownLines } = review;
-    const asTexts = ownLines.map(({ text }) => ({ language: 'cql' as const, text }));
-    const inOwn = ownLines.flatMap((each) => this.meantBy(database, each));
-    const reading = await this.readingFor(database, terms, {
-      texts: [...texts, ...asTexts],
+    const resolvers = await this.resolversFor(database, terms, {
+      texts: [...texts, ...ownLines.map(({ text }) => ({ language: 'cql' as const, text }))],
       release,
-      further: [...inLimits, ...inOwn],
+      further: [
+        ...applied.flatMap(({ query }) => query ?? []),
+        ...ownLines.flatMap((each) => this.intendedBy(database, each)),
+      ],
     });
-    const { dialect, context, meant, said } = reading;
-    const limits = applied.map((each) => readLimit(each, dialect, context));
-    const parts = {
-      meant: limits.flatMap((each) => partOf(each, each.query)),
-      said: limits.flatMap((each) => partOf(each, each.said)),
-    };
-    const own = {
-      meant: ownLines.map((each) => readOwnLine(each, context, meant, null)),
-      said: ownLines.map((each) => readOwnLine(each, context, said, dialect)),
-    };
-    const meantEdits = new Map<string, EditedLine>();
-    const saidEdits = new Map<string, EditedLine>();
-    const written = new Map<string, ReadLine>();
-    for (const text of texts) {
-      const read = readEdit(text, dialect, this.contextOfTexts(database), meant);
-      const parsed = parseLine(text, dialect, this.contextOfTexts(database));
-      const cautions = parsed.ok ? parsed.cautions : [];
-      written.set(text.line, { ...text, problem: read.ok ? null : read.error, cautions });
-      if (!read.ok) continue;
-      meantEdits.set(text.line, read.meant);
-      saidEdits.set(text.line, read.said);
-    }
-    const withWritten = (strategy: Strategy): Strategy => ({
-      ...strategy,
-      problems: [...strategy.problems, ...unreadable(written, strategy.lines)],
-    });
-    const strategies = {
-      meant: withWritten(
-        compileLanes(lanes, { read: meant, edits: meantEdits, own: own.meant, limits: parts.meant }),
-      ),
-      said: withWritten(
-        compileLanes(lanes, { read: said, edits: saidEdits, own: own.said, limits: parts.said }),
-      ),
-      ofLanes: compileLanes(lanes, { read: meant, own: own.meant, limits: parts.meant }),
-    };
-    const asFine = (strategy: Strategy): Strategy =>
-      review.linesFor === 'lane' ? foldTerms(strategy, (line) => describeLine(line, lanes)) : strategy;
-    return {
-      shown: { meant: asFine(strategies.meant), said: asFine(strategies.said) },
+    const { dialect, context } = resolvers;
+    return assembled({
+      review,
       lanes,
-      limits,
-      ownLines,
-      keptLimits: review.limits,
       database,
-      ...reading,
-      written,
-      edits: saidEdits,
-      strategies,
-    };
+      resolvers,
+      limits: applied.map((each) => compiledLimit(each, dialect, context)),
+      edits: parsedTexts(texts, resolvers, this.contextOfTexts(database)),
+    });
   }
 
   /**
    * @param texts lines written by hand, whose headings have to be read too
    * @param further what else will be asked, whose patterns may have to be spelled out too
    */
-  async readingFor(
+  async resolversFor(
     database: OpenDatabase,
     contents: readonly TermContent[],
     {
@@ -218,32 +115,32 @@ export class ReadingService {
       release?: string | undefined;
       further?: readonly Query[];
     } = {},
-  ): Promise<DatabaseReading> {
+  ): Promise<TermResolvers> {
     const vocabularies = contents.flatMap((content) =>
       content.kind === 'heading' ? [content.vocabulary] : [],
     );
-    const settled = await this.crosswalk.readingFor(database, [
+    const settled = await this.crosswalk.resolverFor(database, [
       ...vocabularies,
       ...texts.flatMap((text) => vocabulariesIn(text, database)),
     ]);
     const { dialect } = database;
     const context = contextOf(database);
-    if (dialect === null) return { dialect, context, meant: settled, said: settled };
-    const meant = inFields(dialect.abilities.fields, settled);
+    if (dialect === null) return { dialect, context, intended: settled, sent: settled };
+    const intended = inFields(dialect.abilities.fields, settled);
     const queries = contents.flatMap((content) => {
-      const read = termQuery(content, meant);
+      const read = termQuery(content, intended);
       return read.ok ? [read.query] : [];
     });
-    const spelling = await this.withWords(database, dialect, context, [...queries, ...further], release);
-    return { dialect, context: spelling, meant, said: sayingIn(dialect, spelling, meant) };
+    const spelling = await this.withIndexWords(database, dialect, context, [...queries, ...further], release);
+    return { dialect, context: spelling, intended, sent: resolverAsSent(dialect, spelling, intended) };
   }
 
   /** What a line of one’s own asks, before headings are settled; nothing where it cannot be read. */
-  private meantBy(database: OpenDatabase, line: ReviewOwnLine): Query[] {
+  private intendedBy(database: OpenDatabase, line: ReviewOwnLine): Query[] {
     const { dialect } = database;
     const read = dialect === null ? asWritten : inFields(dialect.abilities.fields, asWritten);
-    const { line: meant } = readOwnLine(line, contextOf(database), read, null);
-    return meant === null ? [] : [meant.query];
+    const { line: intended } = readOwnLine(line, contextOf(database), read, null);
+    return intended === null ? [] : [intended.query];
   }
 
   /** What a text is printed with: the database's own vocabulary, and the words of its index for patterns it cannot have. */
@@ -255,7 +152,7 @@ export class ReadingService {
     const { dialect } = database;
     const read = parseLine(text, dialect, context);
     if (dialect === null || !read.ok) return context;
-    return this.withWords(database, dialect, context, [read.query], undefined);
+    return this.withIndexWords(database, dialect, context, [read.query], undefined);
   }
 
   /** With the heading that the database joins to bare words, so that counts are those of what it does. */
@@ -264,7 +161,7 @@ export class ReadingService {
   }
 
   /** With the index's words for the patterns that the dialect cannot have, so that they are spelled out. */
-  private async withWords(
+  private async withIndexWords(
     database: OpenDatabase,
     dialect: Dialect,
     context: DialectContext,
@@ -279,7 +176,7 @@ export class ReadingService {
           async ({ pattern, field }) =>
             [
               key(pattern, field),
-              await this.asking.wordsMatching(database, pattern, field, release),
+              await this.counts.wordsMatching(database, pattern, field, release),
             ] as const,
         ),
       ),
@@ -315,24 +212,18 @@ export function appliedIn({ id, description }: OpenDatabase): LimitsOfDatabase {
   return limitsOfDatabase({ ...description, id });
 }
 
-function readLimit(
+function compiledLimit(
   applied: AppliedLimit & { limit: LimitInUse },
   dialect: Dialect | null,
   context: DialectContext,
-): ReadLimit {
+): CompiledLimit {
   const { limit, query } = applied;
-  if (!limit.on || query === null) return { ...applied, said: null, changes: [] };
-  if (dialect === null) return { ...applied, said: query, changes: [] };
-  const said = sayIn(dialect, context, query);
-  return said.ok
-    ? { ...applied, said: said.query, changes: said.changes }
-    : { ...applied, way: 'none', said: null, query: null, changes: [], unavailable: said.message };
-}
-
-/** The line of a limit, where it is one. */
-function partOf({ limit, way, said, changes }: ReadLimit, query: Query | null): LimitPart[] {
-  if (said === null || query === null) return [];
-  return [{ limitId: limit.id, text: `${limitText(limit)} (${wayText(way)})`, query, changes }];
+  if (!limit.on || query === null) return { ...applied, sent: null, changes: [] };
+  if (dialect === null) return { ...applied, sent: query, changes: [] };
+  const sent = queryAsSent(dialect, context, query);
+  return sent.ok
+    ? { ...applied, sent: sent.query, changes: sent.changes }
+    : { ...applied, way: 'none', sent: null, query: null, changes: [], unavailable: sent.message };
 }
 
 /** The vocabularies that a line in CQL names; in its own dialect a database has but its own. */
@@ -345,15 +236,4 @@ function vocabulariesIn(
   const named = (query: Query): string[] =>
     query.kind === 'heading' ? [query.vocabulary] : childrenOf(query).flatMap(named);
   return read.ok ? named(read.query) : [];
-}
-
-/** Lines written by hand that cannot be read: until they are mended, what the lanes give is searched. */
-function unreadable(written: ReadonlyMap<string, ReadLine>, lines: readonly Line[]): StrategyProblem[] {
-  return [...written.values()].flatMap(({ line: key, problem }) => {
-    if (problem === null) return [];
-    const line = lines.find((each) => lineKeyOf(each) === key);
-    const name = line === undefined ? 'A line' : `L${line.number}`;
-    const message = `${name} was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
-    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, line: key, message }];
-  });
 }

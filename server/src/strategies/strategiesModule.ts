@@ -5,12 +5,12 @@ import { DatabasesModule } from '../databases/databasesModule.js';
 import { PeopleModule } from '../people/peopleModule.js';
 import { ReviewsModule } from '../reviews/reviewsModule.js';
 import { StoreModule } from '../store/storeModule.js';
-import { ReadingService } from './compiledStrategies.js';
+import { CompiledStrategies } from './compiledStrategies.js';
 import { LineTextsService } from './lineTextsService.js';
 
 @Module({
   imports: [CountingModule, CrosswalkModule, DatabasesModule, PeopleModule, ReviewsModule, StoreModule],
-  providers: [LineTextsService, ReadingService],
-  exports: [LineTextsService, ReadingService],
+  providers: [LineTextsService, CompiledStrategies],
+  exports: [LineTextsService, CompiledStrategies],
 })
 export class StrategiesModule {}

@@ -13,7 +13,6 @@ import {
   type LineKey,
   type SheetOfDatabase,
   type StrategyDocument,
-  type TermContent,
 } from '@even-lantern/core';
 import type { Person, StrategyRead } from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';

@@ -26,12 +26,13 @@ import type {
   TranslatedLoss,
   Translation,
 } from '@even-lantern/contract';
-import { askedText, AskingService } from '../counting/countCache.js';
-import { wanted } from '../connectors/callQueue.js';
+import { askedText, CountCache } from '../counting/countCache.js';
+import { withPriority } from '../connectors/callQueue.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
 import { inTurns } from '../counting/inTurns.js';
-import { callsAffordable, spendingAtMost } from '../counting/spending.js';
-import { ReadingService, type ReadLine, type ReviewReading } from '../strategies/compiledStrategies.js';
+import { affordableCalls, withinAllowance } from '../counting/callAllowance.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
+import { type ParsedLine, type CompiledStrategy } from '../strategies/compiledStrategy.js';
 import { LineTextsService } from '../strategies/lineTextsService.js';
 
 /** A review's strategy in the dialect of a database, with what is lost and what the database made of it. */
@@ -41,26 +42,26 @@ export class TranslationService {
 
   constructor(
     private readonly databases: DatabasesService,
-    private readonly asking: AskingService,
-    private readonly readings: ReadingService,
+    private readonly counts: CountCache,
+    private readonly strategies: CompiledStrategies,
     private readonly lineTexts: LineTextsService,
   ) {}
 
   translate(reviewId: string, databaseId: string): Promise<Translation> {
     return this.databases.inOneRelease(databaseId, async () => {
       const { budget } = await this.databases.open(databaseId);
-      const { result, uncounted } = await spendingAtMost(callsAffordable(budget), () =>
-        wanted('soon', () => this.translateOnce(reviewId, databaseId)),
+      const { result, uncounted } = await withinAllowance(affordableCalls(budget), () =>
+        withPriority('soon', () => this.translateOnce(reviewId, databaseId)),
       );
       return { ...result, unasked: uncounted };
     });
   }
 
   private async translateOnce(reviewId: string, databaseId: string): Promise<Omit<Translation, 'unasked'>> {
-    const reading = await this.readings.ofReview(reviewId, databaseId);
+    const reading = await this.strategies.compile(reviewId, databaseId);
     const { database, dialect, shown } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);
-    const { lines, problems } = shown.meant;
+    const { lines, problems } = shown.intended;
     const { name, release, simulated } = database.description;
     return {
       database: database.id,
@@ -77,7 +78,7 @@ export class TranslationService {
   /** How a text would stand in the other language of a database, and what would be lost, in records. */
   async convert({ database: id, language, text, to }: LineConversion): Promise<ConvertedText> {
     const database = await this.databases.open(id);
-    const context = await this.readings.contextForPrinting(database, { language, text });
+    const context = await this.strategies.contextForPrinting(database, { language, text });
     const converted = convertLine({ language, text }, to, database.dialect, context);
     if (!converted.ok) return { text: null, problem: converted.error, losses: [] };
     const losses = await Promise.all(converted.losses.map((loss) => this.measured(database, loss)));
@@ -86,13 +87,13 @@ export class TranslationService {
 
   /** Writes a line by hand, readable or not: what cannot be read yet is kept, and told. */
   async write(reviewId: string, change: LineTextChange, person: Person): Promise<LineWritten> {
-    const { database, dialect, shown } = await this.readings.ofReview(reviewId, change.database);
+    const { database, dialect, shown } = await this.strategies.compile(reviewId, change.database);
     const refersTo: Record<number, string> = {};
     if (change.text !== null) {
       const { language, text } = change;
-      const read = parseLine({ language, text }, dialect, this.readings.contextOfTexts(database));
+      const read = parseLine({ language, text }, dialect, this.strategies.contextOfTexts(database));
       for (const number of read.ok ? linesIn(read.query) : []) {
-        const line = shown.meant.lines[number - 1];
+        const line = shown.intended.lines[number - 1];
         if (line !== undefined) refersTo[number] = lineKeyOf(line);
       }
     }
@@ -107,19 +108,19 @@ export class TranslationService {
   }
 
   private async translateLine(
-    reading: ReviewReading,
+    reading: CompiledStrategy,
     line: Line,
     versions: ReadonlyMap<string, number>,
   ): Promise<TranslatedLine> {
     const { database, dialect, context, lanes, written } = reading;
-    const { lines } = reading.shown.meant;
+    const { lines } = reading.shown.intended;
     const { referring, alone } = translateLine(line, lines, dialect, context);
     const whole = standaloneQuery(line, lines);
     const key = lineKeyOf(line);
     const text = written.get(key);
     const [asked, meant, losses, ofLanes] = await Promise.all([
-      this.asking.countOwn(database, alone.text, dialect?.id ?? 'cql'),
-      this.asking.count(database, whole),
+      this.counts.countOwn(database, alone.text, dialect?.id ?? 'cql'),
+      this.counts.count(database, whole),
       Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
       this.ofLanes(reading, key),
     ]);
@@ -148,21 +149,21 @@ export class TranslationService {
 
   /** What the lanes give for a line, whatever was written for it or for others. */
   private async ofLanes(
-    { database, dialect, context, strategies: { ofLanes } }: ReviewReading,
+    { database, dialect, context, strategies: { ofLanes } }: CompiledStrategy,
     key: string,
   ): Promise<FromLanes | null> {
     const line = ofLanes.lines.find((each) => lineKeyOf(each) === key);
     if (line === undefined) return null;
     const { alone } = translateLine(line, ofLanes.lines, dialect, context);
     const cql = printCql(standaloneQuery(line, ofLanes.lines), { vocabulary: context.vocabulary ?? '' });
-    const { hits, error } = await this.asking.countOwn(database, alone.text, dialect?.id ?? 'cql');
+    const { hits, error } = await this.counts.countOwn(database, alone.text, dialect?.id ?? 'cql');
     return { own: alone.text, cql, hits, error };
   }
 
   /** What a loss comes to, in records. */
   private async measured(database: OpenDatabase, { meant, saidAs, ...loss }: Loss): Promise<TranslatedLoss> {
     const only = (include: Query, exclude: Query): Promise<Counted> =>
-      this.asking.count(database, { kind: 'not', include, exclude });
+      this.counts.count(database, { kind: 'not', include, exclude });
     const [gained, missed] = await Promise.all([only(saidAs, meant), only(meant, saidAs)]);
     return { ...loss, gained: gained.hits, missed: missed.hits };
   }
@@ -177,7 +178,7 @@ function shownText({
   cautions,
 }: LineText &
   Pick<NonNullable<TranslatedLine['written']>, 'at' | 'person' | 'problem'> &
-  Pick<ReadLine, 'cautions'>) {
+  Pick<ParsedLine, 'cautions'>) {
   return { language, text, at, person, problem, cautions: [...cautions] };
 }
 

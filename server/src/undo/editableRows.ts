@@ -6,7 +6,6 @@ import {
   type ElementKey,
   type FrameworkId,
   type LetStand,
-  type TermContent,
 } from '@even-lantern/core';
 import type { Person } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';

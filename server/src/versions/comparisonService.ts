@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import { compareStates, foundLine, standaloneQuery, type Query } from '@even-lantern/core';
 import type { OnlyFound, VersionComparison, VersionComparisonRequest } from '@even-lantern/contract';
-import { AskingService } from '../counting/countCache.js';
+import { CountCache } from '../counting/countCache.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { ReadingService } from '../strategies/compiledStrategies.js';
+import { CompiledStrategies } from '../strategies/compiledStrategies.js';
 import { VersionsService } from './versionsService.js';
 
 const NONE: OnlyFound = { records: null, sample: [] };
@@ -14,8 +14,8 @@ export class ComparisonService {
   constructor(
     private readonly versions: VersionsService,
     private readonly databases: DatabasesService,
-    private readonly readings: ReadingService,
-    private readonly asking: AskingService,
+    private readonly strategies: CompiledStrategies,
+    private readonly counts: CountCache,
   ) {}
 
   async compare(reviewId: string, request: VersionComparisonRequest): Promise<VersionComparison> {
@@ -26,17 +26,17 @@ export class ComparisonService {
     return this.databases.inOneRelease(request.database, async () => {
       const [before, after] = await Promise.all(
         [from, to].map((version) =>
-          this.readings.ofReview(reviewId, request.database, { state: version.state }),
+          this.strategies.compile(reviewId, request.database, { state: version.state }),
         ),
       );
       if (before === undefined || after === undefined) throw new RangeError('two versions are compared');
       const { database } = after;
-      const [found, finds] = [before, after].map(({ strategies: { said } }) => {
+      const [found, finds] = [before, after].map(({ strategies: { sent: said } }) => {
         const line = foundLine(said.lines);
         return line === undefined ? null : standaloneQuery(line, said.lines);
       });
       const count = async (query: Query | null | undefined) =>
-        query == null ? null : (await this.asking.count(database, query)).hits;
+        query == null ? null : (await this.counts.count(database, query)).hits;
       const [hitsBefore, hitsAfter, gained, lost] = await Promise.all([
         count(found),
         count(finds),
@@ -67,9 +67,9 @@ export class ComparisonService {
   ): Promise<OnlyFound> {
     if (include == null) return NONE;
     const query: Query = exclude == null ? include : { kind: 'not', include, exclude };
-    const { hits } = await this.asking.count(database, query);
+    const { hits } = await this.counts.count(database, query);
     if (hits === null || hits === 0) return { records: hits, sample: [] };
-    const { records } = await this.asking.sample(database, query);
+    const { records } = await this.counts.sample(database, query);
     return { records: hits, sample: records };
   }
 }

@@ -1,13 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import {
-  withLanesOf,
-  type LimitValues,
-  type StrategyState,
-  type Term,
-  type TermContent,
-  type TermOrigin,
-} from '@even-lantern/core';
+import { withLanesOf, type StrategyState, type Term, type TermOrigin } from '@even-lantern/core';
 import type { Person, StrategyVersion, StrategyVersionWithState } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
 import { badInput, notFound } from '../http/problem.js';

@@ -2,13 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
-import {
-  treeOf,
-  type Heading,
-  type TermContent,
-  type Vocabulary,
-  type VocabularyTree,
-} from '@even-lantern/core';
+import { treeOf, type Heading, type Vocabulary, type VocabularyTree } from '@even-lantern/core';
 import type { Person, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
 import { In, IsNull } from 'typeorm';
 import { badInput, conflict, notFound } from '../http/problem.js';

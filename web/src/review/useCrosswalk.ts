@@ -1,7 +1,7 @@
 import {
-  readingIn,
+  resolverIn,
   settledAs,
-  type TermReading,
+  type TermResolver,
   type Proposal,
   type Settled,
   type TermContent,
@@ -49,7 +49,7 @@ export function useSettledHere(content: TermContent): Settled | null {
 }
 
 /** How the database with a vocabulary reads the headings of all others, as far as they are known. */
-export function useReadings(): (target: string | null) => TermReading {
+export function useTermResolvers(): (target: string | null) => TermResolver {
   const { review } = useReview();
   const { settlements } = useCrosswalk();
   const served = useVocabularies().filter(({ databases }) => databases.length > 0);
@@ -58,12 +58,12 @@ export function useReadings(): (target: string | null) => TermReading {
   );
   const trees = useTrees([...new Set([...served.map(({ id }) => id), ...inLanes])]);
   return useMemo(() => {
-    const known = new Map<string | null, TermReading>();
+    const known = new Map<string | null, TermResolver>();
     return (target) => {
       let reading = known.get(target);
       if (reading === undefined) {
         const tree = target === null ? null : (trees.get(target) ?? null);
-        known.set(target, (reading = readingIn(tree, settlements, (id) => trees.get(id) ?? null)));
+        known.set(target, (reading = resolverIn(tree, settlements, (id) => trees.get(id) ?? null)));
       }
       return reading;
     };

@@ -80,7 +80,7 @@ export const SCHEDULE: Schedule = {
   version: 4,
   feed: '/api/feeds/secret.atom',
   unseen: 3,
-  firings: [
+  occurrences: [
     {
       dueAt: '2026-11-25T07:30:00.000Z',
       missed: 2,

@@ -23,8 +23,8 @@ export class ScheduleRow {
 }
 
 /** One entry of a schedule at one time at which that was due. */
-@Table('firing', 'review')
-export class FiringRow {
+@Table('occurrence', 'review', { formerly: ['firing'] })
+export class OccurrenceRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   @RefersTo(() => ScheduleRow) scheduleId: string;

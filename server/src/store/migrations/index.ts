@@ -17,6 +17,7 @@ import { LedgerKinds1800000000019 } from './ledgerKinds.js';
 import { LinesFor1800000000018 } from './linesFor.js';
 import { LineTexts1799000000000 } from './lineTexts.js';
 import { MoreDatabases1797000000000 } from './moreDatabases.js';
+import { Occurrences1800000000023 } from './occurrences.js';
 import { OwnLines1800000000012 } from './ownLines.js';
 import { PeerReviews1800000000017 } from './peerReviews.js';
 import { QuestionHistory1795000000001 } from './questionHistory.js';
@@ -61,4 +62,5 @@ export const MIGRATIONS = [
   RecordStates1800000000020,
   Schedules1800000000021,
   ElsewhereSearches1800000000022,
+  Occurrences1800000000023,
 ];

@@ -8,7 +8,7 @@ import {
 } from '@even-lantern/core';
 import { api, problemOf } from '../../review/api/api.js';
 import { useReview } from '../../review/useReview.js';
-import { useReadings } from '../../review/useCrosswalk.js';
+import { useTermResolvers } from '../../review/useCrosswalk.js';
 import { useEvaluationContext } from '../../review/useVocabulary.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -21,7 +21,7 @@ export function SampleRecords({ content }: { content: TermContent }) {
     { database: database?.id ?? '', content },
     { skip: database === null },
   );
-  const query = termQuery(content, useReadings()(database?.vocabulary?.id ?? null));
+  const query = termQuery(content, useTermResolvers()(database?.vocabulary?.id ?? null));
   return (
     <section>
       <h3 className="small-head">Some of the records it finds</h3>

@@ -5,7 +5,7 @@ import {
   termQuery,
   type BibRecord,
   type ElementKey,
-  type TermReading,
+  type TermResolver,
   type Highlights,
   type Query,
   type Span,
@@ -16,7 +16,7 @@ import { useCallback, useMemo } from 'react';
 import { api } from '../../review/api/api.js';
 import { lanesOfReview } from '../../review/lanes.js';
 import { useReview } from '../../review/useReview.js';
-import { useReadings } from '../../review/useCrosswalk.js';
+import { useTermResolvers } from '../../review/useCrosswalk.js';
 import { useEvaluationContext, useVocabularies } from '../../review/useVocabulary.js';
 
 /** What marks: a lane, by its element or as a further concept, or a whole that somebody wrote by hand. */
@@ -49,7 +49,7 @@ export function useRecordHighlights(): (record: BibRecord, run: string | null) =
   const { review } = useReview();
   const served = useVocabularies().filter(({ databases }) => databases.length > 0);
   const context = useEvaluationContext(served.map(({ id }) => id));
-  const readings = useReadings();
+  const readings = useTermResolvers();
   const { data: marks } = api.useMarksQuery(review.id);
   const lanesFor = useMemo(() => {
     const known = new Map<string | null, LaneQuery[]>();
@@ -91,7 +91,7 @@ function readMark(
   return [{ element: (laneId === null ? undefined : elements.get(laneId)) ?? 'whole', query: read.query }];
 }
 
-function laneQueries(review: Review, read: TermReading): LaneQuery[] {
+function laneQueries(review: Review, read: TermResolver): LaneQuery[] {
   const asked = lanesOfReview(review).filter(({ leftOut }) => !leftOut);
   return asked.map(({ element, ...lane }) => ({
     element: layerOf(element),

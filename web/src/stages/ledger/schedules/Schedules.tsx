@@ -1,5 +1,11 @@
 import { counted } from '@even-lantern/core';
-import type { Firing, FiringPart, Recurrence, Schedule, ScheduleChange } from '@even-lantern/contract';
+import type {
+  Occurrence,
+  OccurrencePart,
+  Recurrence,
+  Schedule,
+  ScheduleChange,
+} from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Copy, Mail, Rss } from 'lucide-react';
 import { useState } from 'react';
@@ -42,7 +48,7 @@ function One({ reviewId, schedule }: { reviewId: string; schedule: Schedule }) {
   const [change, { error, isLoading }] = scheduleApi.useChangeScheduleMutation();
   const [see] = scheduleApi.useSeeScheduleMutation();
   const [changing, setChanging] = useState(false);
-  const { id, version, state, nextAt, entries, firings, feed, unseen } = schedule;
+  const { id, version, state, nextAt, entries, occurrences, feed, unseen } = schedule;
   const to = async (wanted: ScheduleChange) => {
     const answer = await change({ review: reviewId, id, version, change: wanted });
     if (answer.data !== undefined) setChanging(false);
@@ -119,26 +125,26 @@ function One({ reviewId, schedule }: { reviewId: string; schedule: Schedule }) {
       </div>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       {changing && <Change schedule={schedule} onChange={(recurrence) => void to({ recurrence })} />}
-      {firings.length === 0 ? (
+      {occurrences.length === 0 ? (
         <p className="quiet text-[13px]">It has not been due yet.</p>
       ) : (
         <ul className="text-[13px]">
-          {firings.map((firing) => (
-            <li key={firing.dueAt} className="flex flex-wrap items-baseline gap-x-3">
-              <span className="quiet w-36">{format(firing.dueAt, 'd MMM yyyy HH:mm')}</span>
-              <span className={firing.seen ? '' : 'font-bold'}>{broughtText(firing)}</span>
-              {firing.missed > 0 && (
+          {occurrences.map((occurrence) => (
+            <li key={occurrence.dueAt} className="flex flex-wrap items-baseline gap-x-3">
+              <span className="quiet w-36">{format(occurrence.dueAt, 'd MMM yyyy HH:mm')}</span>
+              <span className={occurrence.seen ? '' : 'font-bold'}>{broughtText(occurrence)}</span>
+              {occurrence.missed > 0 && (
                 <span className="quiet">
-                  {counted(firing.missed, 'earlier time')} went by while the program was not running
+                  {counted(occurrence.missed, 'earlier time')} went by while the program was not running
                 </span>
               )}
-              {firing.parts.map((part) => (
+              {occurrence.parts.map((part) => (
                 <Part key={part.databaseName} reviewId={reviewId} part={part} />
               ))}
-              {firing.parts.every(({ status }) => status === 'done' || status === 'failed') && (
+              {occurrence.parts.every(({ status }) => status === 'done' || status === 'failed') && (
                 <a
                   className="link flex items-center gap-1"
-                  href={`/api/schedules/${id}/mails/${firing.dueAt}.eml`}
+                  href={`/api/schedules/${id}/mails/${occurrence.dueAt}.eml`}
                   download
                 >
                   <Mail className="h-3.5 w-3.5" aria-hidden="true" /> Draft of a mail
@@ -170,12 +176,12 @@ function Change({ schedule, onChange }: { schedule: Schedule; onChange: (value: 
   );
 }
 
-function broughtText({ parts, fresh }: Firing): string {
+function broughtText({ parts, fresh }: Occurrence): string {
   if (parts.some(({ status }) => status === 'running')) return 'running now';
   return fresh === 0 ? 'nothing new' : counted(fresh, 'new record');
 }
 
-function Part({ reviewId, part }: { reviewId: string; part: FiringPart }) {
+function Part({ reviewId, part }: { reviewId: string; part: OccurrencePart }) {
   const { databaseName, status, entry, trouble, againAt } = part;
   if (entry !== null) {
     return (

@@ -11,9 +11,9 @@ export type TermQueryResult =
   | { ok: false; message: string; at: number };
 
 /** A heading or words as the database at hand can search them, or why it cannot. */
-export type ReadTerm = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
-export interface TermReading {
-  (part: HeadingQuery | WordsQuery | NearQuery): ReadTerm;
+export type ResolvedTerm = { ok: true; query: Query; changes: string[] } | { ok: false; message: string };
+export interface TermResolver {
+  (part: HeadingQuery | WordsQuery | NearQuery): ResolvedTerm;
   /** the fields that the database has; all of them where nothing is said */
   fields?: readonly SearchField[];
 }

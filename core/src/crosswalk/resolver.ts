@@ -1,6 +1,6 @@
 /** How headings of one vocabulary are said in a database that has another. */
 import { parsePhrase, type HeadingQuery, type Query } from '../query/index.js';
-import type { TermReading } from '../strategy/index.js';
+import type { TermResolver } from '../strategy/index.js';
 import { unknownSubheading } from '../search/index.js';
 import { counted } from '../text/index.js';
 import { allNarrower, headingByLabel, type Heading, type VocabularyTree } from '../vocabulary/index.js';
@@ -38,11 +38,11 @@ export function wordsFor(heading: Heading): string[] {
  * @param target the database's vocabulary, or null when it has none
  * @param treeOf other vocabularies by id; null for one that is not known
  */
-export function readingIn(
+export function resolverIn(
   target: VocabularyTree | null,
   settlements: readonly Settlement[],
   treeOf: (vocabulary: string) => VocabularyTree | null,
-): TermReading {
+): TermResolver {
   return (query) => {
     if (query.kind !== 'heading') return { ok: true, query, changes: [] };
     if (query.vocabulary === target?.vocabulary.id) return ofItsOwn(query, target);
@@ -78,7 +78,7 @@ export function readingIn(
 }
 
 /** A heading of the database at hand; one of its subheadings that it cannot have is told before anything is asked. */
-function ofItsOwn(query: HeadingQuery, target: VocabularyTree): ReturnType<TermReading> {
+function ofItsOwn(query: HeadingQuery, target: VocabularyTree): ReturnType<TermResolver> {
   const heading = headingByLabel(target, query.label);
   if (heading !== null && query.subheadings.length > 0) {
     const searched = [heading, ...(query.narrower ? (allNarrower(target, query.label) ?? []) : [])];

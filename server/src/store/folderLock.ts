@@ -6,12 +6,12 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { StoreTrouble, storeTroubleIn } from './storeTrouble.js';
 
-export interface FolderHold {
+export interface FolderLock {
   release(): void;
 }
 
 /** @throws StoreTrouble saying who holds the folder, or why it cannot be held */
-export function holdFolder(folder: string): FolderHold {
+export function lockFolder(folder: string): FolderLock {
   let file: Database.Database | null = null;
   try {
     file = new Database(join(folder, 'held-by.sqlite'), { timeout: 0 });

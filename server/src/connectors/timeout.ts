@@ -1,5 +1,5 @@
 /** Waits for an answer only so long; what comes later is left to whoever asks again. */
-export async function within<T>(milliseconds: number, answer: Promise<T>, otherwise: T): Promise<T> {
+export async function withTimeout<T>(milliseconds: number, answer: Promise<T>, otherwise: T): Promise<T> {
   let timer: NodeJS.Timeout | undefined;
   const late = new Promise<T>((resolve) => {
     timer = setTimeout(() => resolve(otherwise), milliseconds);
