@@ -65,6 +65,8 @@ export async function startStack(options: StackOptions = {}): Promise<Stack> {
   const stop = async () => {
     line.close();
     await Promise.all([ended(server), ended(standIns)]);
+    // By now the indexes have been built, which costs each start some seconds.
+    keepRecords(temporary);
     rmSync(temporary, { recursive: true, force: true });
   };
   const address = `http://localhost:${port}`;
