@@ -1,4 +1,5 @@
 /** Packages go from one installation to another, and outlive the release that wrote them. */
+import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
@@ -101,6 +102,14 @@ test('a review goes into another installation and is the same in every table, wi
   expect(twice.title).toBe('This review is here already: Light for “nights”.');
 });
 
+test('the guide tells of every table of a package', () => {
+  const page = readFileSync(join(__dirname, '..', '..', '..', 'docs', 'guide', 'packages.md'), 'utf8');
+  const told = [...page.matchAll(/^\| (`[^|]+) \|/gm)].flatMap(([, names = '']) =>
+    [...names.matchAll(/`(\w+)`/g)].map(([, name = '']) => name),
+  );
+  expect(told.sort()).toEqual(TABLES_OF_PACKAGES.map(({ name }) => name).sort());
+});
+
 describe.each(readdirSync(KEPT))('the package %s of an earlier release', (file) => {
   const path = join(KEPT, file);
 
@@ -114,6 +123,35 @@ describe.each(readdirSync(KEPT))('the package %s of an earlier release', (file) 
     expect(`${crate?.tablesAsOf}.zip`).toBe(file);
     expect(TABLE_VERSIONS).toContain(crate?.tablesAsOf);
     expect(crate?.files.filter(({ rows }) => rows === 0).map((each) => each.path)).toEqual([]);
+  });
+
+  test('has a ledger that can be verified from the text alone, as the guide says', async () => {
+    const zip = await openZip(path);
+    const entry = (await entriesIn(zip, 100)).get('data/ledger_entry.ndjson');
+    const text = entry === undefined ? '' : (await bytesOf(zip, entry, 1e7)).toString();
+    zip.close();
+    const sorted = (value: unknown): unknown =>
+      Array.isArray(value)
+        ? value.map(sorted)
+        : typeof value === 'object' && value !== null
+          ? Object.fromEntries(
+              Object.entries(value)
+                .sort(([a], [b]) => (a < b ? -1 : 1))
+                .map(([key, each]) => [key, sorted(each)]),
+            )
+          : value;
+    const rows = text
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { entry: number; content: string; hash: string })
+      .sort((a, b) => a.entry - b.entry);
+    let previousHash: string | null = null;
+    for (const { content, hash } of rows) {
+      const written = JSON.stringify(sorted({ content: JSON.parse(content) as object, previousHash }));
+      expect(createHash('sha256').update(written).digest('hex')).toBe(hash);
+      previousHash = hash;
+    }
+    expect(rows.map((row) => row.entry)).toEqual(rows.map((_row, i) => i + 1));
   });
 
   test('is taken in, works as it did, and leaves nothing behind when it is deleted', async () => {

@@ -19,7 +19,17 @@ export interface GuidePage {
 }
 
 /** The order of the job. */
-const ORDER = ['README', 'question', 'concepts', 'searches', 'limits', 'databases', 'records', 'ledger'];
+const ORDER = [
+  'README',
+  'question',
+  'concepts',
+  'searches',
+  'limits',
+  'databases',
+  'records',
+  'ledger',
+  'packages',
+];
 const STAGES = ['question', 'concepts', 'searches', 'limits', 'records'];
 export const START = 'start';
 
