@@ -137,7 +137,7 @@ test('what cannot be searched for says so', async () => {
   await (await browser.named('Take another sentence or paragraph apart')).click();
   const field = await browser.find('#own-words');
   await field.sendKeys('what is the effect of it');
-  await browser.sees('Nothing in this can be searched for');
+  await browser.sees('There is nothing to search on here');
   await field.sendKeys(Key.chord(Key.CONTROL, 'a'), 'pielęgniarki pracujące nocą, jasne światło');
   await browser.sees('No heading has any of these names');
   await field.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);

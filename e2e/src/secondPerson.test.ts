@@ -49,7 +49,7 @@ test('what was done is taken back and done again by key, also after the page was
 
 test('the one who asks for a peer review cannot judge; the version is kept', async () => {
   await browser.press('p');
-  await browser.textWhen(pane, (text) => text.includes('Before a strategy is run'));
+  await browser.textWhen(pane, (text) => text.includes('Before you run a strategy'));
   await focus(`${pane} textarea`);
   await browser.press('Are the words for shifts complete?', Key.TAB, Key.ENTER);
   await browser.textWhen(pane, (text) => text.includes('0 of 6 points judged'));

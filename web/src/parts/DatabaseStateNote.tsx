@@ -6,8 +6,8 @@ export function stateText({ name, state, trouble }: Pick<DatabaseProfile, 'name'
   if (state === 'ready') return null;
   const why = trouble ?? '';
   return state === 'slow'
-    ? `${name} is slow. ${why} Its last answers stay, and it is still asked.`
-    : `${name} does not answer: ${why} Its last answers are shown; new counts come when it answers.`;
+    ? `${name} is slow. ${why} You see its last answers, and the program keeps asking.`
+    : `${name} does not answer: ${why} You see its last answers; new counts arrive when it answers.`;
 }
 
 /** Tells of a database that is slow or away, each with a sign of its own; nothing while it answers. */

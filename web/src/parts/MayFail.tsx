@@ -10,7 +10,7 @@ export function MayFail({ resetKey, children }: { resetKey: string; children: Re
         <div role="alert" className="flex flex-col items-start gap-3 p-6">
           <h1 className="text-[17px] font-bold">This page has failed</h1>
           <p>
-            Everything you saved is kept. What is shown here ran into a fault of the program:{' '}
+            Everything you saved is kept. The program failed while showing this:{' '}
             <span className="font-mono text-xs">
               {error instanceof Error ? error.message : String(error)}
             </span>

@@ -13,8 +13,8 @@ export function NoDatabase() {
   return (
     <p role="status" className="border-warning border-l-[3px] pl-2">
       {wanted === undefined ? 'No database is known.' : `${wanted.name} does not answer: ${wanted.reason}`}{' '}
-      What you have written is kept; counts come back when it answers. Meanwhile another database can be
-      chosen above, or see{' '}
+      What you wrote is kept, and counts return when it answers. Meanwhile, choose another database above, or
+      see{' '}
       <Link className="link" to={`/reviews/${review.id}/databases`}>
         where to search
       </Link>

@@ -23,7 +23,7 @@ export function Shelf({ up = false }: { up?: boolean }) {
       ))}
       <span className="quiet text-xs">
         {shelf.length === 0
-          ? 'Empty. Words and headings for later wait here; they are not searched.'
+          ? 'Empty. Keep words and headings for later here; they are not searched.'
           : 'Kept for later, not searched.'}{' '}
         {shelf.length > 0 && (
           <>

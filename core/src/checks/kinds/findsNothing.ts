@@ -6,7 +6,7 @@ import type { Check, Finding } from '../check.js';
 export const findsNothing: Check = {
   id: 'finds-nothing',
   name: 'Finds nothing',
-  about: 'No record holds it. It may be a slip of the fingers, or nobody writes so.',
+  about: 'No record holds it. It may be a typing error, or nobody writes it that way.',
   find: (strategy) =>
     wordsOf(strategy).flatMap(({ term, content, at }): Finding[] => {
       if (lineAt(strategy, at)?.hits !== 0) return [];

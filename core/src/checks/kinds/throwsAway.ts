@@ -6,7 +6,7 @@ export const throwsAway: Check = {
   id: 'throws-away',
   name: 'Leaves records out',
   about:
-    'A record that tells of what is left out, beside what is asked for, is thrown away with it. Look at what goes, and say why it may.',
+    'A record that mentions what you leave out as well as what you want is thrown away too. Look at what goes, and say why it may go.',
   find: ({ lanes, own, leftOut, database }) => {
     const told = (at: string, name: string, mend: Finding['mends']): Finding[] => {
       const { records = null, kept = null } = leftOut[at] ?? {};

@@ -13,7 +13,7 @@ export const wrongReference: Check = {
   id: 'wrong-reference',
   name: 'A reference to the wrong line',
   about:
-    'A line that refers to one term of a lane finds only what that term does; mostly the whole lane is meant.',
+    'A line that refers to one term of a lane finds only what that term finds. Usually you want the whole lane.',
   find: ({ own, lanes, problems }) => {
     const broken = problems.flatMap(({ line, message }): Finding[] => {
       const each = own.find(({ id }) => ownKey(id) === line);

@@ -8,5 +8,5 @@ export const abstract: LimitKind = {
   fields: ['hasabstract', 'abstract'],
   yes: ['yes', 'true'],
   nearest: 'Records without an abstract are read by their titles.',
-  lacking: 'not told whether it has one',
+  lacking: 'not recorded whether it has one',
 };

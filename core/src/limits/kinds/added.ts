@@ -8,5 +8,5 @@ export const added: LimitKind = {
   values: 'years',
   fields: ['enteredyear', 'yearadded'],
   nearest: 'Run the search again and compare it with the run before.',
-  lacking: 'no date of entry told',
+  lacking: 'no date of entry recorded',
 };

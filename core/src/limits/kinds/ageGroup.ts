@@ -54,5 +54,5 @@ export const ageGroup: LimitKind = {
     ],
   }),
   nearest: 'Name the age group in a lane, by headings and words.',
-  lacking: 'no age group told',
+  lacking: 'no age group recorded',
 };

@@ -10,5 +10,5 @@ export const country: LimitKind = {
   wordsFor: typedWords('words'),
   wordsUnasked: true,
   nearest: 'Add its name as words to a lane.',
-  lacking: 'no country told',
+  lacking: 'no country recorded',
 };

@@ -9,5 +9,5 @@ export const fullText: LimitKind = {
   fields: ['fulltextheld', 'fulltext'],
   yes: ['yes', 'true'],
   nearest: 'Full texts are looked for once records are kept.',
-  lacking: 'not told whether held',
+  lacking: 'not recorded whether held',
 };

@@ -42,5 +42,5 @@ export const humans: LimitKind = {
   }),
   wordsUnasked: true,
   nearest: 'Set aside studies of animals while reading: there are mostly few.',
-  lacking: 'not told whether of people',
+  lacking: 'not recorded whether of people',
 };

@@ -10,5 +10,5 @@ export const journal: LimitKind = {
   wordsFor: typedWords('journal'),
   wordsUnasked: true,
   nearest: 'Sort by journal while reading.',
-  lacking: 'no journal told',
+  lacking: 'no journal recorded',
 };

@@ -7,5 +7,5 @@ export const journalGroup: LimitKind = {
   values: 'chosen',
   fields: ['journalgroup', 'subset'],
   nearest: 'Limit to journals by their names.',
-  lacking: 'no group told',
+  lacking: 'no group recorded',
 };

@@ -18,5 +18,5 @@ export const language: LimitKind = {
     ['dutch', 'dut', 'nld', 'nl'],
   ],
   nearest: 'Words do not tell the language of a work: read the titles, and set aside what nobody can read.',
-  lacking: 'no language told',
+  lacking: 'no language recorded',
 };

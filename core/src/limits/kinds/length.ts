@@ -8,5 +8,5 @@ export const length: LimitKind = {
   values: 'chosen',
   fields: ['pages', 'length'],
   nearest: 'Limit the publication type instead.',
-  lacking: 'no pages told',
+  lacking: 'no pages recorded',
 };

@@ -8,5 +8,5 @@ export const method: LimitKind = {
   values: 'chosen',
   fields: ['method', 'methodology'],
   nearest: 'Limit the study design instead.',
-  lacking: 'no method told',
+  lacking: 'no method recorded',
 };

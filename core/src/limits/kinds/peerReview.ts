@@ -9,5 +9,5 @@ export const peerReview: LimitKind = {
   fields: ['peerreviewed', 'peerreview', 'refereed'],
   yes: ['yes', 'true', 'peer reviewed'],
   nearest: 'Limit to journals that are known to be peer reviewed, or look each journal up while reading.',
-  lacking: 'not told whether peer reviewed',
+  lacking: 'not recorded whether peer reviewed',
 };

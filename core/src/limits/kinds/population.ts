@@ -24,5 +24,5 @@ export const population: LimitKind = {
     workers: ['worker*', 'employee*', 'drivers'],
   }),
   nearest: 'Name the population in a lane, by headings and words.',
-  lacking: 'no group told',
+  lacking: 'no group recorded',
 };

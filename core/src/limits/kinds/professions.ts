@@ -9,7 +9,7 @@ export const firstProfession: LimitKind = {
   values: 'chosen',
   fields: ['firstprofession'],
   nearest: NEAREST,
-  lacking: 'no profession told',
+  lacking: 'no profession recorded',
 };
 
 export const anyProfession: LimitKind = {
@@ -19,5 +19,5 @@ export const anyProfession: LimitKind = {
   values: 'chosen',
   fields: ['anyprofession', 'profession'],
   nearest: NEAREST,
-  lacking: 'no profession told',
+  lacking: 'no profession recorded',
 };

@@ -14,5 +14,5 @@ export const publicationType: LimitKind = {
     ['study protocol', 'protocol'],
   ],
   nearest: 'Limit the study design instead, which words can tell.',
-  lacking: 'no type told',
+  lacking: 'no type recorded',
 };

@@ -19,5 +19,5 @@ export const reviewKind: LimitKind = {
     updated: ['updated review', 'update of a review', 'updated systematic review', 'an update'],
   }),
   nearest: 'Limit the study design to systematic reviews.',
-  lacking: 'no stage told',
+  lacking: 'no stage recorded',
 };

@@ -17,5 +17,5 @@ export const setting: LimitKind = {
     community: ['community', 'at home', 'home visit*', 'rural'],
   }),
   nearest: 'Name the setting in a lane of its own, by headings and words.',
-  lacking: 'no setting told',
+  lacking: 'no setting recorded',
 };

@@ -15,5 +15,5 @@ export const sex: LimitKind = {
     male: ['men', 'man', 'male', 'males', 'boy', 'boys', 'father*'],
   }),
   nearest: 'Name the group in a lane, by words.',
-  lacking: 'no sex told',
+  lacking: 'no sex recorded',
 };

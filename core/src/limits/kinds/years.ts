@@ -8,5 +8,5 @@ export const years: LimitKind = {
   values: 'years',
   fields: [],
   nearest: 'Sort by year while reading, and set aside what is too old.',
-  lacking: 'no year told',
+  lacking: 'no year recorded',
 };

@@ -137,7 +137,7 @@ function recordOf(fields: readonly Field[]): BibRecord {
   };
 }
 
-/** Some programs write all authors in one line, parted by semicolons. */
+/** Some programs write all authors in one line, separated by semicolons. */
 function namesIn(value: string): string[] {
   return value
     .split(/\s*;\s*/)

@@ -377,7 +377,7 @@ export function problemOf(error: unknown): Problem {
     type: 'about:blank',
     title: 'The server does not answer.',
     detail:
-      'What was saved before is kept, and what you typed stays here. Check that Even Lantern is running, then try again.',
+      'Everything saved is kept, and what you typed stays here. Check that Even Lantern is running, then try again.',
     status: 0,
   };
 }

@@ -51,7 +51,7 @@ export function ConceptsStage() {
     return (
       <div className="flex flex-col items-start gap-3 p-6">
         <h1 className="text-[17px] font-bold">Concepts</h1>
-        <p>No element of the question is searched on yet. Each one that is has its lanes here.</p>
+        <p>You do not search on any element yet. Each element that you search on has its lanes here.</p>
         <div className="flex gap-2">
           <Link className="btn btn-primary" to="../question" relative="path">
             Choose elements to search on

@@ -61,7 +61,7 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
             ? 'This lane has no headings yet.'
             : open === 0
               ? 'Every heading is settled in every vocabulary.'
-              : `${open} still open. A database is asked only for headings that are settled in its vocabulary.`}
+              : `${open} still open. Only headings that are settled in a database’s vocabulary are searched there.`}
         </p>
       </div>
       <div className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="group" aria-label="Table, scrolls">

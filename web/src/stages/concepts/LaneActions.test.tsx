@@ -35,7 +35,7 @@ test('a split that would leave nothing is not offered, and says why', async () =
   await user.click(form.getByLabelText('ward'));
   await user.click(form.getByLabelText('lamp*'));
   expect((form.getByRole('button') as HTMLButtonElement).disabled).toBe(true);
-  expect(form.getByText(/One term has to stay/)).toBeTruthy();
+  expect(form.getByText(/Leave at least one term/)).toBeTruthy();
 });
 
 test('when somebody else split the lane first, that is told and the lane is fetched anew', async () => {
@@ -54,7 +54,7 @@ test('when somebody else split the lane first, that is told and the lane is fetc
 
 test('a lane is left out, and says what that does', async () => {
   const { user, asked } = show({ 'PATCH lanes/l-i': () => review() });
-  expect(screen.getByText(/even if it answers the question too/)).toBeTruthy();
+  expect(screen.getByText(/even if it answers your question/)).toBeTruthy();
   await user.click(screen.getByRole('checkbox', { name: /Leave out what it finds/ }));
   await waitFor(() => expect(bodies(asked, 'lanes/l-i')).toEqual([{ leftOut: true }]));
 });

@@ -35,7 +35,7 @@ export function LaneActions({ lane, onSelect }: { lane: ReviewLane; onSelect: (i
         <span>
           Leave out what it finds
           <span className="quiet block text-xs">
-            Joined with NOT: a record that holds any of these is lost, even if it answers the question too.
+            Joined with NOT: you lose every record that holds one of these, even if it answers your question.
           </span>
         </span>
       </label>
@@ -137,7 +137,9 @@ function SplitLane({ lane, onSelect }: { lane: ReviewLane; onSelect: (id: string
   return (
     <form onSubmit={submit} aria-label="Split the lane">
       <h3 className="small-head">Split: which terms are another concept?</h3>
-      <p className="quiet text-xs">They go into a lane of their own. A record must then hold one of each.</p>
+      <p className="quiet text-xs">
+        They move into a lane of their own. From then on a record must match both.
+      </p>
       <ul className="flex flex-col pt-1">
         {lane.terms.map(({ id, content }) => (
           <li key={id}>
@@ -169,7 +171,7 @@ function SplitLane({ lane, onSelect }: { lane: ReviewLane; onSelect: (id: string
         {chosen.size === 0 ? 'Split off' : `Split off ${counted(chosen.size, 'term')}`}
       </button>
       {all && (
-        <p className="quiet text-xs">One term has to stay; to rename the lane, write its name above.</p>
+        <p className="quiet text-xs">Leave at least one term; to rename the lane, write its name above.</p>
       )}
     </form>
   );

@@ -63,12 +63,12 @@ export function LaneBar({ counts }: { counts: LaneCounts }) {
 /** What a lane of one kind of term gives away. */
 export function whatItCosts({ headingsOnly, both, wordsOnly, awaitingHeadings }: LaneCounts): string | null {
   if (wordsOnly === 0 && both === 0 && headingsOnly !== 0) {
-    return 'Headings only: the newest records, which have no headings yet, are not found. Add words.';
+    return 'Headings only: you miss the newest records, which have no headings yet. Add words.';
   }
   if (headingsOnly === 0 && both === 0 && wordsOnly !== 0) {
     const waiting =
       awaitingHeadings === null ? '' : ` Of these, ${formatCount(awaitingHeadings)} have no headings yet.`;
-    return `Words only: records whose authors say it otherwise are not found. Add a heading.${waiting}`;
+    return `Words only: you miss records whose authors put it differently. Add a heading.${waiting}`;
   }
   return null;
 }

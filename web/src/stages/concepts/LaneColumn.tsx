@@ -56,8 +56,8 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
       <div className="min-h-0 flex-1 overflow-y-auto px-3">
         {lane.terms.length === 0 && (
           <p className="quiet py-4">
-            This lane is empty. Type a word you know; you are shown the heading it leads to and what the word
-            itself finds.
+            This lane is empty. Type a word you know to see the heading it leads to and what the word itself
+            finds.
           </p>
         )}
         {groups.map(({ name, terms }) =>

@@ -22,7 +22,7 @@ import { useTermEdits } from '../../review/useTermEdits.js';
 const COUNT_AFTER_MS = 150;
 const GIVE_UP_AFTER_MS = 1500;
 const NO_DATABASE =
-  'The database does not answer, so nothing new can be counted now. What you add is kept, and counted when it answers.';
+  'The database does not answer, so new terms cannot be counted now. What you add is kept and counted later.';
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
 

@@ -91,7 +91,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
           }}
         />
       </label>
-      {pasted.cut && <p className="problem text-sm">This is very long; only its beginning is read.</p>}
+      {pasted.cut && <p className="problem text-sm">This text is very long; only its beginning was read.</p>}
       {pasted.terms.length > SHOWN && (
         <p className="problem text-sm">
           The first {SHOWN} of {pasted.terms.length} terms are shown. Add them, then paste the rest.

@@ -115,7 +115,7 @@ test('a database by hand is described by the nearest way of writing, with names 
   const { user, asked } = show();
   await user.click(screen.getByRole('radio', { name: /By hand/ }));
   await user.type(screen.getByLabelText('Name'), 'Ferrow');
-  await user.selectOptions(screen.getByLabelText('The way of writing nearest to its own'), 'assayhouse');
+  await user.selectOptions(screen.getByLabelText('The syntax nearest to its own'), 'assayhouse');
   const names = screen.getByRole('group', { name: 'What it calls what is searched' });
   const title = within(names).getByLabelText('Title');
   await user.clear(title);

@@ -7,10 +7,10 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
 
 const WAYS = {
-  address: { name: 'By its address', text: 'An SRU server that this program can ask by itself.' },
+  address: { name: 'By its address', text: 'An SRU server that the program can query by itself.' },
   hand: {
     name: 'By hand',
-    text: 'A database that no program can ask: it prints the strings, you enter the counts and give the exported files.',
+    text: 'A database that no program can query: you copy the strings, then enter the counts and add the exported files.',
   },
 } as const;
 type Way = keyof typeof WAYS;
@@ -83,7 +83,7 @@ function ByAddress() {
       </form>
       {isLoading && (
         <p role="status" className="quiet">
-          Asking it to explain itself, and searching once …
+          Asking the server to explain itself, and making a first search …
         </p>
       )}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}

@@ -86,7 +86,7 @@ export function CallBudgetForm({ database: { id, name, budget } }: { database: D
       </form>
       {error !== undefined && <p className="problem text-sm">{problemOf(error).title}</p>}
       <p className="quiet text-sm">
-        Each count of a line is a call. What does not fit is counted when you ask for it.
+        Each count of a line is one call. Counts beyond this wait until you ask for them.
       </p>
     </section>
   );

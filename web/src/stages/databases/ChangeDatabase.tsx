@@ -21,7 +21,7 @@ export function ChangeDatabase() {
           {data === undefined ? 'What is said of it' : `What is said of ${data.name}`}
         </h1>
         <p className="quiet">
-          What was run in it, counted and given stays. Strings are written anew from what stands here.
+          What you ran, counted and added stays. Strings follow the new description from now on.
         </p>
       </div>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}

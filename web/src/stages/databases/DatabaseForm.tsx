@@ -79,7 +79,7 @@ export function ServerForm({ found: { indexes, recordSchemas, test }, initial, s
         <section aria-label="How much it may be asked" className="flex flex-col gap-2">
           <CallBudgetFields budget={database.budget} onChange={(budget) => change({ budget })} />
           <p className="quiet text-sm">
-            Each count of a line is a call. Ask whoever runs the server how many are welcome; what is proposed
+            Each count of a line is one call. Ask whoever runs the server how many are welcome; the proposal
             is cautious.
           </p>
         </section>
@@ -126,7 +126,7 @@ export function HandForm({ initial, saving }: HandFormProps) {
       <div className="grid gap-3 md:grid-cols-2">
         <NameField name={name} onChange={(changed) => change({ name: changed })} />
         <label className="flex flex-col gap-1">
-          <span className="small-head">Its state, as its own pages tell it (may be left empty)</span>
+          <span className="small-head">Its release, as its own pages give it (optional)</span>
           <input
             className="input input-sm w-full"
             value={release}
@@ -136,7 +136,7 @@ export function HandForm({ initial, saving }: HandFormProps) {
           />
         </label>
         <label className="flex flex-col gap-1">
-          <span className="small-head">The way of writing nearest to its own</span>
+          <span className="small-head">The syntax nearest to its own</span>
           <select
             className="select select-sm w-full"
             value={dialect.kind}
@@ -177,7 +177,7 @@ function VocabularyField({ vocabulary, onChange }: VocabularyFieldProps) {
         value={vocabulary ?? ''}
         onChange={({ target }) => onChange(target.value === '' ? null : target.value)}
       >
-        <option value="">no vocabulary that is known here: headings become words</option>
+        <option value="">a vocabulary unknown here: headings become words</option>
         {vocabularies.map((each) => (
           <option key={each.id} value={each.id}>
             {each.name}

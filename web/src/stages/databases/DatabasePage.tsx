@@ -29,7 +29,7 @@ export function DatabasePage() {
       {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
       {failed !== undefined && <Failed database={failed} />}
       {data !== undefined && database === undefined && failed === undefined && (
-        <p className="problem">There is no database “{id}” on the list. It may have been taken from it.</p>
+        <p className="problem">There is no database “{id}” on the list. Somebody may have taken it off.</p>
       )}
       {database !== undefined && <Whole database={database} others={data?.databases ?? []} />}
     </div>

@@ -345,7 +345,7 @@ function Release({ database: { id, name, release, nextRelease } }: { database: D
           className="btn btn-quiet btn-xs"
           onClick={goOn}
           disabled={isLoading}
-          title="It is simulated: this does what time passing would do. Records come in, gain headings, are corrected or withdrawn."
+          title="This database is simulated, and this lets time pass: records arrive, gain headings, are corrected or withdrawn."
         >
           Go on to {nextRelease}
         </button>

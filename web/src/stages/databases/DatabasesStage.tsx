@@ -47,7 +47,7 @@ export function DatabasesStage() {
           The question asks {QUESTIONS[type]}.{' '}
           <Named names={advised('begin')} before="Begin with" after="." />
           <Named names={advised('add')} before="Add" after=" for what only they have." />
-          Choose below, and write why a database is left out.
+          Choose below, and write down why you leave one out.
         </p>
       </div>
       {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}

@@ -130,7 +130,7 @@ export function DescribeDialect({ dialect, indexes, hasVocabulary, onChange }: D
       </fieldset>
       <div className="flex flex-col gap-4">
         <fieldset className="flex flex-col gap-1">
-          <legend className="small-head pb-1">What it cannot be told</legend>
+          <legend className="small-head pb-1">What it cannot express</legend>
           {(Object.keys(LACK_LABELS) as Lack[])
             .filter((lack) => canDo(plain, lack, hasHeadings))
             .map((lack) => (
@@ -162,7 +162,7 @@ export function DescribeDialect({ dialect, indexes, hasVocabulary, onChange }: D
           </pre>
           {losses.length > 0 && (
             <p className="quiet text-sm">
-              Underlined stands in place of what it cannot be told; where the line is of dots, it finds the
+              Underlined text replaces what the database cannot express; a dotted line means that it finds the
               same.
             </p>
           )}

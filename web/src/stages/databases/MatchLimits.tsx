@@ -21,8 +21,8 @@ export function MatchLimits({ limits, indexes, onChange }: MatchLimitsProps) {
         Limits of its own: {limits.length === 0 ? 'none' : limits.map(({ kind }) => nameOf(kind)).join(', ')}
       </summary>
       <p className="quiet py-2 text-sm">
-        A limit that is matched here is applied by the database itself. List its values if you know all of
-        them; with none, they are written as they are typed.
+        The database itself applies a limit that you match here. List its values if you know all of them;
+        otherwise they are sent as you type them.
       </p>
       <div className="grid gap-x-8 gap-y-1.5 md:grid-cols-2">
         {MATCHABLE_KINDS.map(({ id, name }) => {
@@ -57,8 +57,8 @@ export function MatchLimits({ limits, indexes, onChange }: MatchLimitsProps) {
               {matched !== undefined && (
                 <input
                   className="input input-sm"
-                  aria-label={`All values of ${name}, parted by semicolons`}
-                  placeholder="its values, parted by semicolons"
+                  aria-label={`All values of ${name}, separated by semicolons`}
+                  placeholder="its values, separated by semicolons"
                   defaultValue={matched.values.join('; ')}
                   onBlur={({ target }) => change(id, { values: valuesOf(target.value) })}
                 />

@@ -33,7 +33,9 @@ export function AboutEntry({ entry, about }: { entry: LedgerEntry; about: readon
       {adding === 'note' && <AddNote entry={entry.content.entry} onAdded={() => setAdding(null)} />}
       {adding === 'correction' && <Correct entry={entry.content.entry} onAdded={() => setAdding(null)} />}
       {about.length === 0 && adding === null && (
-        <p className="quiet text-sm">None. The entry stays as it is; what is added is an entry of its own.</p>
+        <p className="quiet text-sm">
+          None. The entry stays as it is; your addition becomes an entry of its own.
+        </p>
       )}
       <ul>
         {about.map(({ content, hash }) => (

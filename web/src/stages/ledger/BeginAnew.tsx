@@ -17,7 +17,7 @@ export function BeginAnew({ detail: { entry, versionId } }: { detail: LedgerEntr
   if (versionId === null) {
     return (
       <p className="quiet self-center text-sm">
-        No version of the strategy was kept with this entry, so it cannot be taken up again from here.
+        This entry has no version of the strategy, so you cannot take it up from here.
       </p>
     );
   }
@@ -61,7 +61,7 @@ function Choice({ reviewId, versionId, entry }: { reviewId: string; versionId: s
       onSubmit={(event) => void take(event)}
     >
       <p>
-        Takes up version {version.number} of the strategy again. What is there now stays as a version too.
+        Takes up version {version.number} of the strategy again. The present strategy stays as a version.
         {version.present && <b> The strategy is so now.</b>}
       </p>
       <fieldset className="flex flex-col gap-1">

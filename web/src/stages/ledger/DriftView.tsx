@@ -46,7 +46,9 @@ export function DriftView({ reviewId, content }: { reviewId: string; content: Ru
   return (
     <section aria-label="Drift" className="flex flex-col gap-2">
       <h2 className="small-head">What changed since</h2>
-      {skip && <p>The run was interrupted, so what it did not fetch cannot be told from what is gone.</p>}
+      {skip && (
+        <p>The run was interrupted, so the program cannot tell what it did not fetch from what is gone.</p>
+      )}
       {error !== undefined && (
         <ProblemNote problem={problemOf(error)}>
           <button className="btn btn-sm btn-quiet mt-1" onClick={() => void refetch()}>
@@ -100,8 +102,8 @@ function Sum({ drift: { then, now, counts, same } }: { drift: Drift }) {
         <p role="alert" className="problem flex gap-2">
           <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-hidden="true" />
           <span>
-            {counted(unexplained, 'record')} nothing explains: the search cannot be relied on to be repeated
-            until somebody knows why. <GuideLink to="ledger#what-nothing-explains">What to do</GuideLink>
+            {counted(unexplained, 'record')} nothing explains: until somebody knows why, do not rely on
+            repeating this search. <GuideLink to="ledger#what-nothing-explains">What to do</GuideLink>
           </span>
         </p>
       )}

@@ -123,7 +123,7 @@ export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEnter
         <button className="btn btn-sm btn-primary" disabled={isLoading}>
           Enter it
         </button>
-        <span className="quiet">Entries cannot be changed; what was wrong is corrected by another one.</span>
+        <span className="quiet">Nobody can change an entry; correct a mistake with another entry.</span>
         {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       </div>
     </form>

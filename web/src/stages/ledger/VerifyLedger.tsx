@@ -24,8 +24,8 @@ export function VerifyLedger({ reviewId, ledger }: { reviewId: string; ledger: L
     <section aria-label="Seal" className="rule bg-base-200 mb-3 flex flex-col gap-2 rounded border p-3">
       <p>
         The seal is the number of entries and the hash of the last. Keep it where nobody can change it, such
-        as in a mail: it shows later whether anything was changed, or cut off at the end. It stands in every
-        export too. <GuideLink to="ledger#the-seal">More</GuideLink>
+        as in a mail: later it shows whether anything was changed, or cut off at the end. Every export
+        contains it too. <GuideLink to="ledger#the-seal">More</GuideLink>
       </p>
       <p className="flex items-center gap-2">
         <code className="font-mono text-xs break-all" data-seal>

@@ -196,7 +196,7 @@ test('from an entry one begins anew with some of its lanes, or is told why not',
 test('an entry of an earlier release of the program says that nothing can be taken up from it', async () => {
   const { version: _version, purpose: _purpose, ...earlier } = content;
   page({ versionId: null, entry: { content: { ...earlier, form: 3 }, previousHash: null, hash: HASH } });
-  expect(await screen.findByText(/No version of the strategy was kept with this entry/)).toBeTruthy();
+  expect(await screen.findByText(/This entry has no version of the strategy/)).toBeTruthy();
 });
 
 test('an entry is set on a schedule, with the latest runs of other databases', async () => {

@@ -58,8 +58,8 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
   return (
     <div className="flex flex-col gap-2">
       <p className="quiet max-w-[50rem] text-sm">
-        What the strategy holds of each design, within all other limits. Whoever sees that there are reviews
-        or trials need not guess before limiting to them.{' '}
+        What the strategy holds of each design, within all other limits. If you see that there are reviews or
+        trials, you need not guess before you limit to them.{' '}
         <GuideLink to="limits#evidence-at-hand" label="Why: the ladder of evidence, in the guide">
           why
         </GuideLink>

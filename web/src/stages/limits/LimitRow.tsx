@@ -138,7 +138,7 @@ export function LimitRow({
           {limit.reason === ''
             ? tried
               ? ''
-              : 'no reason yet; it is asked for before a run is logged'
+              : 'no reason yet; you need one before you run and log'
             : `because ${limit.reason}`}
         </p>
       </div>

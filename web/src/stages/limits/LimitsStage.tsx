@@ -218,8 +218,7 @@ export function LimitsStage() {
             </div>
             {profile !== undefined && profile.before.hits === null && profile.before.error === null && (
               <p className="quiet">
-                There is nothing to search yet, so nothing can be counted. Limits that are set now hold as
-                soon as{' '}
+                There is nothing to search yet, so nothing can be counted. Limits you set now apply as soon as{' '}
                 <Link className="link" to="../concepts" relative="path">
                   a lane has a term
                 </Link>
@@ -251,8 +250,8 @@ export function LimitsStage() {
             </div>
             {inHand.length === 0 && (
               <p className="quiet max-w-[46rem] py-2">
-                There are no limits. A limit can throw away what was wanted, so each shows here what it takes,
-                and says why it is there. Try one: nothing is kept until you keep it.
+                There are no limits. A limit can throw away what you want, so each one shows what it takes and
+                why it is there. Try one: nothing is kept until you say so.
               </p>
             )}
             <div className="flex items-baseline gap-3 py-1 pr-2 pl-4">
@@ -291,8 +290,8 @@ export function LimitsStage() {
           </button>
           {gathering && (
             <p className="quiet text-sm">
-              <Plus className="inline h-3.5 w-3.5" aria-hidden="true" /> Gathering: nothing is counted with
-              these until they are applied.
+              <Plus className="inline h-3.5 w-3.5" aria-hidden="true" /> Gathering: these are not counted
+              until you apply them.
             </p>
           )}
         </div>

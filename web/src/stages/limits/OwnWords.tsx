@@ -53,7 +53,7 @@ export function OwnWords({
       <Phrases label="Any of these" phrases={words.any} onChange={(any) => put({ any })} />
       <Phrases label="None of these" phrases={words.without} onChange={(without) => put({ without })} />
       <p className="quiet text-xs">
-        A phrase stands in quotation marks, * is any ending, and title: before a word looks in titles alone.{' '}
+        Put a phrase in quotation marks; * stands for any ending; title: before a word searches titles only.{' '}
         <kbd className="font-mono">Ctrl Enter</kbd> measures them; below you see what they find that the
         filter does not, and the reverse.
       </p>

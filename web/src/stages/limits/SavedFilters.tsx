@@ -76,7 +76,7 @@ export function SaveFilter({ values, words, onChange }: InLimit & { words: OwnWo
     setName(null);
     setProblem(null);
     onChange(taken(values, saved));
-    toast(`Saved “${saved.name}”. Every review can take it.`);
+    toast(`Saved “${saved.name}” for all reviews.`);
   };
   const put = async (filter: SavedFilter, changes: Parameters<typeof change>[0]['change']) => {
     setProblem(null);

@@ -121,7 +121,7 @@ export function ConceptCards({
       </div>
       {error !== undefined && (
         <p role="alert" className="problem text-xs">
-          {problemOf(error).title} The concepts can be made lanes all the same.
+          {problemOf(error).title} You can still make the concepts lanes.
         </p>
       )}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-2">

@@ -88,7 +88,7 @@ export function ElementEditor({
           onChange={(event) => edit({ text: event.target.value })}
         />
         {draft.text.length >= 2000 && (
-          <p className="problem text-xs">An element holds 2000 characters. Put what is more into its note.</p>
+          <p className="problem text-xs">An element holds 2000 characters. Put the rest into its note.</p>
         )}
         {noteOpen ? (
           <textarea

@@ -26,7 +26,7 @@ export function ElementEffect({ element }: { element: ReviewElement }) {
       </span>
       {withIt < without.hits * NARROW_SHARE && (element.key === 'O' || element.key === 'C') && (
         <span className="problem block">
-          It costs {formatCount(lost)} records. Search on it only if it must be said.
+          It costs {formatCount(lost)} records. Search on it only if you must.
         </span>
       )}
     </p>

@@ -73,8 +73,7 @@ export function QuestionStage() {
           <section aria-label="Written under another framework">
             <h2 className="small-head">Written under another framework</h2>
             <p className="quiet text-sm">
-              These are kept. They are not part of the sentence; those that are searched on still have their
-              lane.
+              These are kept but are not part of the sentence. Those that you search on still have their lane.
             </p>
             <div className="rule divide-y divide-[var(--rule)]">
               {others.map((element) => (
@@ -118,8 +117,8 @@ function Found({ found, draft, onMade }: { found: Proposals | null; draft: strin
   if (proposals.length === 0) {
     return (
       <p role="status" className="problem text-sm">
-        Nothing in this can be searched for. Words such as “effect”, “patients” and “better” say nothing by
-        themselves: name who it is about, and what.
+        There is nothing to search on here. Words such as “effect”, “patients” and “better” say nothing by
+        themselves: name who it is about, and what is done.
       </p>
     );
   }

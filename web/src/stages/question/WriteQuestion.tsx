@@ -16,7 +16,7 @@ export function WriteQuestion({
   return (
     <div className="flex flex-col gap-1">
       <label htmlFor="own-words" className="small-head">
-        Write it as you would say it, or paste a paragraph; it is taken apart below
+        Write it as you would say it, or paste a paragraph; its concepts appear below
       </label>
       <textarea
         id="own-words"

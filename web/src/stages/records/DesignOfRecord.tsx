@@ -58,7 +58,7 @@ export function DesignOfRecord({ record: { id, record, judged } }: { record: Rev
               {sureness(first)}{' '}
               <GuideLink
                 to="records#study-design"
-                label="Why: how the design of a record is told, in the guide"
+                label="Why: how the program works out the design of a record, in the guide"
               >
                 why
               </GuideLink>
@@ -120,7 +120,7 @@ function notesOn({ limits }: ReviewRecord['record']): string[] {
   return [
     ...stage.flatMap((each) => STAGES[each] ?? []),
     ...(kind.includes('review from elsewhere')
-      ? ['A review from elsewhere, made without the oversight of this database.']
+      ? ['A review from elsewhere, without this database’s oversight.']
       : []),
     ...(country.length > 0
       ? [`It holds for ${country.join(', ')}: prices and services elsewhere may differ.`]

@@ -25,7 +25,10 @@ export function NarrowByDesign({
     <section className="flex flex-col gap-1">
       <h2 className="small-head">
         Study design{' '}
-        <GuideLink to="records#study-design" label="Why: how the design of a record is told, in the guide">
+        <GuideLink
+          to="records#study-design"
+          label="Why: how the program works out the design of a record, in the guide"
+        >
           why
         </GuideLink>
       </h2>
@@ -77,5 +80,5 @@ function idOf(design: string): string {
 }
 
 function nameOf(design: string): string {
-  return design === UNTOLD ? 'no design told' : design;
+  return design === UNTOLD ? 'design not clear' : design;
 }

@@ -79,7 +79,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
       <section>
         <h3 className="small-head pb-1">Headings</h3>
         {record.headings.length === 0 ? (
-          <p className="quiet">Not indexed yet: this record can be found by words only.</p>
+          <p className="quiet">Not indexed yet: only words can find this record.</p>
         ) : (
           <ul className="flex flex-wrap gap-1.5">
             {record.headings.map(({ label, central, subheadings }) => (

@@ -111,7 +111,7 @@ export function RecordsStage() {
     return (
       <div className="flex flex-col items-start gap-3 p-6">
         <h1 className="text-[17px] font-bold">Records</h1>
-        <p>No records yet. They come when a strategy is run and logged.</p>
+        <p>No records yet. They arrive when you run and log a strategy.</p>
         <Link className="btn btn-primary" to="../searches" relative="path">
           Go to Searches
         </Link>

@@ -60,7 +60,7 @@ export function TakeFromRecord({
             )}
           </div>
           <Offers record={record} within={within} laneId={lane.id} />
-          <p className="quiet text-xs">Mark words in the text above to take those.</p>
+          <p className="quiet text-xs">Mark words in the text above to take them too.</p>
         </div>
       )}
     </details>

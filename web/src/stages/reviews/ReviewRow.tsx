@@ -34,7 +34,7 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
     const what = wanted ? `put ${title} away` : `brought ${title} back`;
     const put = (away: boolean) => ({ kind: 'put review away', review: id, away }) as const;
     remember({ what, undo: put(!wanted), redo: put(wanted) });
-    toast(wanted ? `Put “${title}” away. Nothing of it is lost.` : `Brought “${title}” back.`);
+    toast(wanted ? `Put “${title}” away. Nothing in it is lost.` : `Brought “${title}” back.`);
     onGone();
   };
   if (doing === 'rename') {

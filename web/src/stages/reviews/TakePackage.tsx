@@ -17,7 +17,7 @@ export function TakePackage() {
     const { data } = await take({ file, job: crypto.randomUUID() });
     if (data === undefined) return;
     toast(
-      `“${data.title}” is here, with all that belongs to it.`,
+      `“${data.title}” is here, with everything that belongs to it.`,
       data.paused === 0
         ? undefined
         : {
@@ -39,7 +39,7 @@ export function TakePackage() {
           <PackageOpen className="h-4 w-4" aria-hidden="true" /> Take in a review from a file
         </FilePicker>
         <span className="quiet text-sm">
-          One that was saved as one file, here or elsewhere.{' '}
+          A review saved as one file, here or elsewhere.{' '}
           <GuideLink to="ledger#a-review-as-one-file">More</GuideLink>
         </span>
       </p>

@@ -91,7 +91,7 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
           </FilePicker>
           <span className="quiet text-sm">
             {answer.records === 0
-              ? 'RIS, MODS or Dublin Core; several files add up.'
+              ? 'RIS, MODS or Dublin Core. You can add several files.'
               : `${counted(answer.records, 'record')} given${
                   answer.hits === null || answer.hits === answer.records
                     ? '.'

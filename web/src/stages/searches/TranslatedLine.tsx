@@ -73,7 +73,7 @@ function LossItem({ loss: { lost, instead, effect, gained, missed } }: { loss: T
 export function Understood({ line, translation }: { line: TranslatedLine; translation: Translation }) {
   const { understood, expected } = line;
   if (line.error !== null) return <p className="problem">{line.error}</p>;
-  if (understood === null) return <p className="quiet">It does not say how it read the string.</p>;
+  if (understood === null) return <p className="quiet">The database does not say how it read the string.</p>;
   if (understood === expected) {
     return (
       <details>
@@ -85,8 +85,8 @@ export function Understood({ line, translation }: { line: TranslatedLine; transl
   return (
     <div className="flex flex-col gap-1">
       <p className="problem">
-        {translation.databaseName} read the string otherwise than it is written. What it added is marked, what
-        it left out is struck through.
+        {translation.databaseName} read the string differently. What it added is marked, what it dropped is
+        struck through.
       </p>
       <pre className="font-mono text-xs break-words whitespace-pre-wrap">
         <Difference text={understood} from={expected} />

@@ -60,7 +60,7 @@ test('what the database added to a string by itself is shown and marked', async 
   const lines = [...ALL_LINES.slice(0, 2), translated(3, { understood })];
   show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
   const section = await screen.findByRole('region', { name: 'What it understood' });
-  expect(section.textContent).toContain('A database read the string otherwise than it is written.');
+  expect(section.textContent).toContain('A database read the string differently.');
   expect(section.querySelector('ins')?.textContent).toContain('or el.heading == "Three');
 });
 

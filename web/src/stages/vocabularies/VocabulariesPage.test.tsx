@@ -65,7 +65,7 @@ test('vocabularies are listed with where they come from, and what was odd in a f
 test('a file is sent in its form, and what came of it is told', async () => {
   const { user, asked } = show({ 'POST vocabularies': () => pier });
   await user.upload(await screen.findByLabelText('File of a vocabulary'), file('pier.ttl', '"turtle"'));
-  expect(await screen.findByText(/What was odd is told above/)).toBeTruthy();
+  expect(await screen.findByText(/See above for what was odd/)).toBeTruthy();
   const sent = asked.find(({ method, path }) => method === 'POST' && path === 'vocabularies');
   expect(sent?.headers.get('content-type')).toBe('text/turtle');
 });

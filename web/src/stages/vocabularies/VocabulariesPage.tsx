@@ -30,8 +30,8 @@ export function VocabulariesPage() {
           </Link>
           <h1 className="pt-2 text-xl font-bold">Vocabularies</h1>
           <p className="quiet">
-            Headings are looked up in all of these. Read in the vocabulary of a database that the program
-            cannot reach, and frame concepts for it here too.
+            Lookup uses all of these. Read in the vocabulary of a database that the program cannot reach, and
+            you can build concepts for it too.
           </p>
         </div>
         {error !== undefined && data === undefined && <ProblemNote problem={problemOf(error)} />}
@@ -122,8 +122,8 @@ function ReadVocabulary() {
         {isLoading ? 'Reading …' : 'Read a vocabulary from SKOS …'}
       </FilePicker>
       <p className="quiet text-sm">
-        Turtle or JSON-LD. One of the same name takes the place of the earlier release, and what is withdrawn
-        is told.
+        Turtle or JSON-LD. A vocabulary of the same name replaces the earlier release, and you see what was
+        withdrawn.
       </p>
       {isLoading && originalArgs !== undefined && (
         <FileReading job={originalArgs.job} name={originalArgs.file.name} />
@@ -138,7 +138,7 @@ function ReadVocabulary() {
             Read <b>{data.name}</b>: {counted(data.headings ?? 0, 'heading')}.{' '}
             {(data.imported?.notes.length ?? 0) === 0
               ? 'Nothing in it was odd.'
-              : 'What was odd is told above.'}
+              : 'See above for what was odd.'}
           </p>
         )}
       </div>
@@ -180,8 +180,8 @@ function Settled({ vocabularies }: { vocabularies: readonly VocabularySummary[] 
       </div>
       {settlements.length === 0 ? (
         <p className="quiet">
-          Nothing is settled yet. Open a heading in a lane: what may stand for it in other vocabularies is
-          proposed there, and what you confirm holds for all reviews.
+          Nothing is settled yet. Open a heading in a lane to see proposals from other vocabularies; what you
+          confirm holds for all reviews.
         </p>
       ) : (
         <table className="w-full text-sm">

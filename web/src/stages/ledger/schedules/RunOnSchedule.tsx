@@ -43,7 +43,7 @@ function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
     const body = { ...recurrence, entries: [content.entry, ...alsoEntries] };
     const answer = await add({ review: review.id, body });
     if (answer.data === undefined) return;
-    toast(`Runs ${recurrenceInWords(recurrence)}. New records are told in the ledger.`);
+    toast(`Runs ${recurrenceInWords(recurrence)}. You find new records in the ledger.`);
     onSet();
   };
   return (
@@ -53,8 +53,8 @@ function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
       onSubmit={(event) => void submit(event)}
     >
       <p>
-        Runs this entry again by itself, also while nobody has the page open, against the release of that day.
-        What is new is told here, in a feed, and as the draft of a mail.
+        Repeats this entry against the release of the day, even while nobody has the page open. You find new
+        records here, in a feed, and in a draft mail.
       </p>
       <RecurrenceFields value={recurrence} onChange={setRecurrence} />
       {others.length > 0 && (

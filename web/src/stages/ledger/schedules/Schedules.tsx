@@ -25,8 +25,8 @@ export function Schedules({ reviewId, schedules }: { reviewId: string; schedules
     <section aria-label="Schedules" className="rule bg-base-200 mb-3 flex flex-col gap-2 rounded border p-3">
       {schedules.length === 0 && (
         <p>
-          Nothing is run by itself yet. Open a run below and choose <i>Run on a schedule</i>: then new records
-          are told as they come into the database.
+          Nothing runs on a schedule yet. Open a run below and choose <i>Run on a schedule</i>: then you learn
+          of new records as they enter the database.
         </p>
       )}
       {open.map((schedule) => (

@@ -39,7 +39,7 @@ export function ChecksPane({ checks, names, selected, onGo, onMend }: ChecksPane
         </span>
       </h2>
       {findings !== null && open.length === 0 && (
-        <p className="quiet">Nothing to mend is found in this strategy.</p>
+        <p className="quiet">The checks find nothing to mend in this strategy.</p>
       )}
       <ul>{inOrder.map(item)}</ul>
       {uncounted > 0 && (

@@ -8,7 +8,7 @@ import { useReview } from '../../../review/useReview.js';
 import { useLaneEdits } from '../../../review/useLaneEdits.js';
 import { useTermEdits } from '../../../review/useTermEdits.js';
 
-const GONE = 'This no longer fits: what it would change is not there any more.';
+const GONE = 'This no longer fits: what it would change is gone.';
 
 /** Makes what a mend says, by the same edits as a person does, so that each can be undone. */
 export function useMend(): (mend: Mend) => Promise<void> {

@@ -116,7 +116,7 @@ function NoWay({ more }: { more: boolean }) {
   return (
     <p className="quiet">
       {more
-        ? 'No single change of a term finds more. A lane without which more is found is told at its line.'
+        ? 'No single change of a term finds more. A lane without which the strategy finds more says so at its line.'
         : 'No single change of a term finds less. Search on another element, or add a limit.'}
     </p>
   );

@@ -122,7 +122,7 @@ export function PasteStrategy({
         <div className="flex flex-col gap-3 lg:max-h-[56vh] lg:overflow-auto lg:pr-2" aria-live="polite">
           {lines.length === 0 ? (
             <p className="quiet">
-              Lanes and lines of your own come here, for you to look at before anything is added.
+              The lanes and own lines appear here, so that you can check them before anything is added.
             </p>
           ) : (
             <p>

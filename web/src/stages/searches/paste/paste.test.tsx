@@ -27,7 +27,7 @@ const TEXT = [
 
 test('nothing is offered before something is pasted', () => {
   show();
-  expect(screen.getByText(/for you to look at before anything is added/)).toBeTruthy();
+  expect(screen.getByText(/check them before anything is added/)).toBeTruthy();
   expect((screen.getByRole('button', { name: /^Add/ }) as HTMLButtonElement).disabled).toBe(true);
 });
 

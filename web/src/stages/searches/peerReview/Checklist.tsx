@@ -22,8 +22,8 @@ export function Checklist({ peer }: { peer: PeerReview }) {
       <h3 className="small-head">Points</h3>
       {isOwn && peer.finished === null && (
         <p className="quiet py-1 text-sm">
-          Somebody else judges these: whoever looks the strategy over says who they are at the top right. You
-          can answer their comments.
+          Somebody else judges these: your reviewer gives their name at the top right. You can answer their
+          comments.
         </p>
       )}
       <ul>

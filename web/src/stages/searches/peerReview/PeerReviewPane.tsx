@@ -130,12 +130,12 @@ function Asking({ first, onAsked }: { first: boolean; onAsked: () => void }) {
     <form className="flex flex-col gap-2" onSubmit={(event) => void submit(event)}>
       {first && (
         <p className="text-sm">
-          Before a strategy is run, a second person looks it over, point by point. The strategy as it is now
-          is kept for that; you can go on working meanwhile.
+          Before you run a strategy, a second person checks it point by point. The present strategy is kept
+          for that, and you can go on working.
         </p>
       )}
       <label className="flex flex-col gap-1">
-        <span className="small-head">What to look at especially (may be left empty)</span>
+        <span className="small-head">What to look at especially (optional)</span>
         <textarea
           className="textarea textarea-sm w-full"
           rows={2}

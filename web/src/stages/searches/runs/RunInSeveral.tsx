@@ -130,7 +130,8 @@ export function RunInSeveral({
             <Play className="h-4 w-4" aria-hidden="true" /> Run in {counted(chosen.length, 'database')}
           </button>
           <span className="quiet">
-            The strategy is kept as a version, so all of them run the same, whatever is edited meanwhile.
+            The program keeps the strategy as a version, so all of them run the same one, whatever anyone
+            edits meanwhile.
           </span>
         </div>
       </form>

@@ -56,7 +56,7 @@ export function Sheet(props: SheetProps) {
             'Counting what each line does to the whole …'
           ) : (
             <>
-              The strategy is large, so what each line does to the whole is counted when you ask for it.
+              The strategy is large, so the program counts what each line does to the whole only when you ask.
               <button className="btn btn-quiet btn-xs" onClick={onCountAll}>
                 Count it
               </button>

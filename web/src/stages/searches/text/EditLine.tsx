@@ -153,7 +153,8 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
       )}
       {wrong.map(({ from, message }) => (
         <p key={message} role="alert" className="problem">
-          At {from + 1}: {message} It is kept as it is; until it is mended, what the lanes give is searched.
+          At {from + 1}: {message} Your text is kept; until you mend it, the program searches what the lanes
+          give.
         </p>
       ))}
       {cautions.map(({ from, message }) => (

@@ -56,7 +56,7 @@ export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
           <kbd className="font-mono font-normal">V</kbd>
         </button>
       </div>
-      <p className="quiet text-sm">Each state of the strategy is kept by itself, in all databases.</p>
+      <p className="quiet text-sm">The program keeps each state of the strategy, for all databases.</p>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       {versions === undefined && error === undefined && <p className="quiet">Looking …</p>}
       {versions?.length === 0 && <p className="quiet">Nothing has been written yet.</p>}
