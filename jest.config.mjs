@@ -41,7 +41,7 @@ export default {
   // A busy machine may be slow; no test is about time.
   testTimeout: 60_000,
   projects: [
-    ...['core', 'standins', 'server'].map(project),
+    ...['core', 'contract', 'standins', 'server'].map(project),
     {
       ...project('web'),
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],

@@ -93,8 +93,16 @@ test('a schedule is set for the next minute', async () => {
   const time = `${String(soon.getHours()).padStart(2, '0')}:${String(soon.getMinutes()).padStart(2, '0')}`;
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
   const daily = { every: 'day', weekday: 1, day: 1, time, timeZone, entries: [runs[0]?.entry] };
-  const [schedule] = await ask<{ feed: string }[]>('POST', `reviews/${review}/schedules`, daily);
+  const [schedule] = await ask<{ feed: string; state: string; nextAt: string }[]>(
+    'POST',
+    `reviews/${review}/schedules`,
+    daily,
+  );
   feed = schedule?.feed ?? '';
+  expect(feed).toMatch(/\/api\/.+/);
+  expect(schedule?.state).toBe('active');
+  // The very next time that the clock shows this minute.
+  expect(Date.parse(schedule?.nextAt ?? '') - soon.setSeconds(0, 0)).toBe(0);
 });
 
 test('an entry is run again in the release that came since, and what drifted adds up', async () => {

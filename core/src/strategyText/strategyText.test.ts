@@ -357,7 +357,14 @@ describe('whatever is typed', () => {
 8. or/1-3`;
   test.each(['cql', ...DIALECTS.keys()])('each beginning of a text is read in %s without trouble', (id) => {
     const language = id === 'cql' ? CQL : ofDialect(id);
-    for (let end = 0; end <= TEXT.length; end += 1) arranged(TEXT.slice(0, end), language);
+    for (let end = 0; end <= TEXT.length; end += 1) {
+      const text = TEXT.slice(0, end);
+      const numbers = pasted(text, language).map(({ number }) => number);
+      const { lanes, ownLines } = arranged(text, language);
+      // What was arranged stands for lines that were pasted.
+      const standFor = [...lanes.flatMap(({ lines }) => lines), ...ownLines.map(({ line }) => line)];
+      expect(standFor.filter((line) => !numbers.includes(line))).toEqual([]);
+    }
   });
 
   test('any text at all is read, line by line', () => {

@@ -10,7 +10,8 @@ import {
 } from '@even-lantern/core';
 import { DECISIONS, type DesignCounts, type RecordPage, type Run } from '@even-lantern/contract';
 import { RunsService } from '../runs/runsService.js';
-import { RecordRow } from '../store/entities.js';
+import { ReviewEndService } from '../reviews/reviewEndService.js';
+import { DesignPassRow, RecordRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { lightReview, words, type LightReview } from '../testing/lightReview.js';
 import { DesignContent } from '../designs/designContent.js';
@@ -183,6 +184,11 @@ test('a review that is not there, and one that is deleted meanwhile, are told', 
   await light.server.get('/api/reviews/moon/records/designs').expect(404);
   await run();
   await counts();
-  await light.server.post(`/api/reviews/${light.review.id}/deletion`, { title: 'Light' });
+  await light.server.post(`/api/reviews/${light.review.id}/deletion`, { title: 'Light' }).expect(204);
   await light.server.application.get(RecordDesignsService).settled(light.review.id);
+  await light.server.get(`/api/reviews/${light.review.id}/records/designs`).expect(404);
+  await light.server.application.get(ReviewEndService).settled();
+  // Nothing that was worked out meanwhile is left behind.
+  const { read } = light.server.application.get(Store);
+  expect([await read.count(RecordRow), await read.count(DesignPassRow)]).toEqual([0, 0]);
 });

@@ -1,12 +1,12 @@
 import { TableColumn, TableIndex, type MigrationInterface, type QueryRunner } from 'typeorm';
-import { integer, optional, text, varchar } from './columns.js';
+import { integer, optional, parameter, text, varchar } from './columns.js';
 
 const AT_A_TIME = 200;
 
 /** Entries of the ledger can be other than runs, and are listed from columns; what a run was begun with is kept with it. */
 export class LedgerKinds1800000000019 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
-    const run = new TableColumn(varchar('runId'));
+    const run = new TableColumn({ ...varchar('runId'), isUnique: true });
     await runner.changeColumn(
       'ledger_entry',
       run,
@@ -40,7 +40,7 @@ export class LedgerKinds1800000000019 implements MigrationInterface {
     type Row = { id: string; content: string };
     for (let last = ''; ;) {
       const rows = (await runner.query(
-        `SELECT id, content FROM ledger_entry WHERE id > ? ORDER BY id LIMIT ${AT_A_TIME}`,
+        `SELECT id, content FROM ledger_entry WHERE id > ${parameter(runner, 0)} ORDER BY id LIMIT ${AT_A_TIME}`,
         [last],
       )) as Row[];
       for (const { id, content } of rows) {
@@ -68,8 +68,9 @@ export class LedgerKinds1800000000019 implements MigrationInterface {
           run.ranBy,
           ...run.lines.flatMap((line) => Object.values(line)),
         ];
+        const [one, two, three, four, five] = [0, 1, 2, 3, 4].map((i) => parameter(runner, i));
         await runner.query(
-          'UPDATE ledger_entry SET "database" = ?, outcome = ?, summary = ?, words = ? WHERE id = ?',
+          `UPDATE ledger_entry SET "database" = ${one}, outcome = ${two}, summary = ${three}, words = ${four} WHERE id = ${five}`,
           [database, outcome, JSON.stringify(summary), words.join('\n').toLowerCase(), id],
         );
       }
