@@ -111,8 +111,8 @@ test('CQL that the database cannot be told in full is said as nearly as may be, 
   );
   expect(edit).toMatchObject({
     ok: true,
-    meant: { query: { kind: 'near' }, written: null },
-    said: { query: { kind: 'and' }, changes: [expect.stringMatching(/within 3 words/)] },
+    intended: { query: { kind: 'near' }, written: null },
+    sent: { query: { kind: 'and' }, changes: [expect.stringMatching(/within 3 words/)] },
   });
 });
 
