@@ -1,7 +1,7 @@
 /** Packages go from one installation to another, and outlive the release that wrote them. */
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { readCrate } from '@even-lantern/core';
 import {
@@ -24,6 +24,7 @@ import { Scheduler } from '../schedules/scheduler.js';
 import { Store } from '../store/store.js';
 import { TABLES_OF_PACKAGES, TABLES_OF_REVIEWS } from '../store/tables.js';
 import { databasesOfFullReview, fullReview } from '../testing/fullReview.js';
+import { forge, repacked, unpacked } from '../testing/packageFiles.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
 import { VersionKeeper } from '../versions/versionKeeper.js';
 import { TABLE_VERSIONS } from './packageTables.js';
@@ -152,6 +153,18 @@ describe.each(readdirSync(KEPT))('the package %s of an earlier release', (file) 
       previousHash = hash;
     }
     expect(rows.map((row) => row.entry)).toEqual(rows.map((_row, i) => i + 1));
+  });
+
+  test('is refused in words, and leaves nothing behind, where its rows never stood in a store', async () => {
+    const server = await installation();
+    const before = await allRows(server);
+    const files = await unpacked(readFileSync(path));
+    // A second wording at the place of the first.
+    forge(files, 'wording', (text) => text + text.replace(/"id":"[^"]+"/, '"id":"forged"'));
+    const refused = (await take(server, await repacked(files)).expect(400)).body as Problem;
+    expect(refused.title).toMatch(/^Its rows cannot be brought up to the tables of this release: .*UNIQUE/);
+    expect(await allRows(server)).toEqual(before);
+    expect(readdirSync(join(dirname(server.storePath), 'incoming'))).toEqual([]);
   });
 
   test('is taken in, works as it did, and leaves nothing behind when it is deleted', async () => {

@@ -61,8 +61,7 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
       crate = read.crate;
       rows = read.rows;
       if (read.earlier !== null && troubles.length === 0) {
-        await fillScratch(read.earlier.store, read.earlier.shapes, task.path);
-        upgraded = true;
+        upgraded = await broughtUp(read.earlier, task.path, troubles);
       }
       await read.earlier?.store.close();
     } finally {
@@ -172,6 +171,19 @@ function shapesIn(
       return [[nameThen(name), shape]];
     }),
   );
+}
+
+/** Whether the rows of a package of an earlier version could be brought up to the tables of this program. */
+async function broughtUp({ store, shapes }: Earlier, path: string, troubles: string[]): Promise<boolean> {
+  try {
+    await fillScratch(store, shapes, path);
+    return true;
+  } catch (error) {
+    // Rows that never stood in a store, such as two that its keys forbid.
+    const why = error instanceof Error ? error.message : String(error);
+    troubles.push(`Its rows cannot be brought up to the tables of this release: ${why}.`);
+    return false;
+  }
 }
 
 /** Puts the rows of a package into a store of its tables, and brings that up to the tables of this program. */

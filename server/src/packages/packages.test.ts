@@ -1,20 +1,14 @@
-import { createHash, randomUUID } from 'node:crypto';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { Readable } from 'node:stream';
+import { randomUUID } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';
-import { crateToJson, readCrate, type Crate } from '@even-lantern/core';
 import { PERSON_HEADER, type Problem, type Review, type Run, type WaitingFile } from '@even-lantern/contract';
 import request from 'supertest';
 import type { ObjectLiteral } from 'typeorm';
-import { ZipFile } from 'yazl';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
 import { RunsService } from '../runs/runsService.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
-import { bytesOf, entriesIn, openZip } from './zip.js';
+import { changeCrate, forge, METADATA, repacked, unpacked } from '../testing/packageFiles.js';
 import { RecordRow } from '../store/entities.js';
 import { TABLES_OF_PACKAGES } from '../store/tables.js';
 
@@ -77,47 +71,6 @@ async function allRows(of: TestApplication): Promise<Record<string, ObjectLitera
   return tables;
 }
 
-/** The files of a package, to be changed. */
-async function unpacked(bytes: Buffer): Promise<Map<string, Buffer>> {
-  const path = join(mkdtempSync(join(tmpdir(), 'package-')), 'p.zip');
-  writeFileSync(path, bytes);
-  const zip = await openZip(path);
-  const files = new Map<string, Buffer>();
-  for (const [name, entry] of await entriesIn(zip, 100)) files.set(name, await bytesOf(zip, entry, 1e9));
-  zip.close();
-  return files;
-}
-async function repacked(files: ReadonlyMap<string, Buffer>): Promise<Buffer> {
-  const zip = new ZipFile();
-  for (const [name, bytes] of files) zip.addBuffer(bytes, name);
-  zip.end();
-  return buffer(zip.outputStream as Readable);
-}
-const METADATA = 'ro-crate-metadata.json';
-/** Changes a table, and the metadata with it, as a forger would. */
-function forge(files: Map<string, Buffer>, table: string, change: (text: string) => string): void {
-  const path = `data/${table}.ndjson`;
-  const bytes = Buffer.from(change(files.get(path)?.toString() ?? ''));
-  files.set(path, bytes);
-  changeCrate(files, (crate) => ({
-    ...crate,
-    files: crate.files.map((file) =>
-      file.path === path
-        ? {
-            ...file,
-            contentSize: bytes.length,
-            sha256: createHash('sha256').update(bytes).digest('hex'),
-            rows: bytes.toString().split('\n').length - 1,
-          }
-        : file,
-    ),
-  }));
-}
-function changeCrate(files: Map<string, Buffer>, change: (crate: Crate) => Crate): void {
-  const read = readCrate(files.get(METADATA)?.toString() ?? '');
-  if (!read.ok) throw new Error(read.message);
-  files.set(METADATA, Buffer.from(crateToJson(change(read.crate))));
-}
 const inTable = (files: Map<string, Buffer>, table: string) =>
   files.get(`data/${table}.ndjson`)?.toString() ?? '';
 

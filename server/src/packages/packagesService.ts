@@ -11,7 +11,7 @@ import { ReviewsService } from '../reviews/reviewsService.js';
 import type { TableDescription } from '../store/description.js';
 import { PersonRow, ReviewRow, RunRow, ScheduleRow } from '../store/entities.js';
 import { insertRaw, type RawRow } from '../store/rawRows.js';
-import { ScratchStore } from '../store/scratchStore.js';
+import { removeScratch, ScratchStore } from '../store/scratchStore.js';
 import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
 import { Store } from '../store/store.js';
 import { OutOfMemory, WorkerPool } from '../workers/workerPool.js';
@@ -75,12 +75,14 @@ export class PackagesService implements OnApplicationShutdown {
       const scratch = `${path}.scratch`;
       const task = { path, shapes, versions: TABLE_VERSIONS, scratch };
       const { crate, troubles, upgraded } = await this.looked(task, signal);
+      if (!upgraded) await removeScratch(scratch);
       if (crate === null) {
         throw badInput(troubles.map((message) => ({ path: 'file', message })));
       }
       const { id } = crate;
       const before = await this.store.read.findOneBy(ReviewRow, { id });
       if (before !== null) {
+        await removeScratch(scratch);
         throw conflict(
           before.deletedAt === null
             ? `This review is here already: ${before.title}.`

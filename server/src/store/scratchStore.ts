@@ -128,8 +128,13 @@ export class ScratchStore {
 
   async remove(): Promise<void> {
     await this.close();
-    for (const ending of ['', '-wal', '-shm']) await rm(`${this.path}${ending}`, { force: true });
+    await removeScratch(this.path);
   }
+}
+
+/** Removes the file of a scratch store, if it is there. */
+export async function removeScratch(path: string): Promise<void> {
+  for (const ending of ['', '-journal', '-wal', '-shm']) await rm(`${path}${ending}`, { force: true });
 }
 
 function typeOf(declared: string): 'string' | 'number' | 'boolean' {
