@@ -59,6 +59,10 @@ export default typescript.config(
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
-  { files: ['**/*.cjs'], languageOptions: { globals: { ...globals.node, ...globals.jest } } },
+  {
+    files: ['**/*.cjs'],
+    languageOptions: { globals: { ...globals.node, ...globals.jest } },
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
   { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
 );
