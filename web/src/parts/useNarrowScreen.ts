@@ -1,13 +1,14 @@
 import { useSyncExternalStore } from 'react';
 
-const narrow = matchMedia('(max-width: 767px)');
+const NARROW = '(max-width: 767px)';
 
 function subscribe(changed: () => void): () => void {
+  const narrow = matchMedia(NARROW);
   narrow.addEventListener('change', changed);
   return () => narrow.removeEventListener('change', changed);
 }
 
 /** Whether the screen is too narrow for panes side by side. */
 export function useNarrowScreen(): boolean {
-  return useSyncExternalStore(subscribe, () => narrow.matches);
+  return useSyncExternalStore(subscribe, () => matchMedia(NARROW).matches);
 }
