@@ -57,7 +57,7 @@ test('records that are lost only since nobody has indexed them are found among t
   await (await row('humans')).sendKeys('x');
   const less = await remains((count) => count < before);
   await browser.textWhen(step('humans'), (text) =>
-    text.includes(`${before - less} merely lack the data (not told whether of people)`),
+    text.includes(`${before - less} merely lack the data (not recorded whether of people)`),
   );
   await (await browser.named('Find by words what lacks the data')).click();
   expect(await remains((count) => count > less)).toBe(before);

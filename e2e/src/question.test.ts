@@ -170,10 +170,10 @@ test('the guide opens from “?”, is found by the command search, and leads ba
 
 test('three sentences tell somebody new what a stage is for, until they are read', async () => {
   const intro = 'aside[aria-label="New here?"]';
-  await browser.textWhen(intro, (text) => text.includes('A question that can be answered'));
+  await browser.textWhen(intro, (text) => text.includes('An answerable question says'));
   await (await browser.find(`${intro} button`)).click();
   await browser.press(Key.chord(Key.ALT, '2'));
-  await browser.textWhen(intro, (text) => text.includes('A lane is one concept'));
+  await browser.textWhen(intro, (text) => text.includes('A lane holds one concept'));
   await browser.press(Key.chord(Key.ALT, '1'));
   await browser.find('section[aria-label=Elements]');
   expect(await browser.driver.findElements({ css: intro })).toHaveLength(0);
