@@ -30,7 +30,7 @@ export interface LimitKind {
   wordsUnasked?: true;
   /** what comes nearest where a database has nothing of the kind, as a sentence */
   nearest: string;
-  /** what records lack that the limit cannot judge, such as “no language told” */
+  /** what records lack that the limit cannot judge, such as “no language recorded” */
   lacking: string;
 }
 

@@ -73,7 +73,7 @@ describe('the profile', () => {
   test('shows what each limit leaves, takes, takes alone and takes for want of data, with its reason', async () => {
     renderStage([limit()]);
     expect(await screen.findByText('12 only through this limit')).toBeTruthy();
-    expect(screen.getByText('7 merely lack the data (no language told)')).toBeTruthy();
+    expect(screen.getByText('7 merely lack the data (no language recorded)')).toBeTruthy();
     expect(screen.getByText('−40')).toBeTruthy();
     expect(screen.getByText('because what we read')).toBeTruthy();
     expect(screen.getByTestId('remains').textContent).toBe('60');
