@@ -101,6 +101,19 @@ describe('an SRU server that is added by its address', () => {
     });
   });
 
+  test('applies a limit that was matched to one of its indexes', async () => {
+    const limits = [{ kind: 'language' as const, name: 'dc.language', values: ['English'] }];
+    await application.post('/api/databases', osier(await plainServer(), { limits })).expect(201);
+    const review = await application.reviewWithLane();
+    const limit = {
+      kind: 'language', values: { kind: 'values', values: ['eng'] }, reason: 'We read English.', on: true, ways: {},
+    }; // prettier-ignore
+    await application.post(`/api/reviews/${review.id}/limits`, { limits: [limit] }).expect(201);
+    const path = `/api/reviews/${review.id}/translation?database=osier`;
+    const { lines } = body<Translation>(await application.get(path).expect(200));
+    expect(lines.at(-1)?.sent).toBe('cql.serverChoice = "light" and dc.language == "English"');
+  });
+
   test('is counted, searched, logged and read like any other, also after a restart', async () => {
     const asked: URLSearchParams[] = [];
     const address = await plainServer(asked);
