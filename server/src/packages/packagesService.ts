@@ -70,41 +70,52 @@ export class PackagesService implements OnApplicationShutdown {
   /** Takes in a package: all of it or nothing. */
   async take(source: Readable, job: string): Promise<PackageTaken> {
     return this.files.asItIs(source, job, async (path, tell, signal) => {
-      tell({ phase: 'reading', bytes: 0, total: null });
-      const shapes = tableShapes(this.store.read);
       const scratch = `${path}.scratch`;
-      const task = { path, shapes, versions: TABLE_VERSIONS, scratch };
-      const { crate, troubles, upgraded } = await this.looked(task, signal);
-      if (!upgraded) await removeScratch(scratch);
-      if (crate === null) {
-        throw badInput(troubles.map((message) => ({ path: 'file', message })));
-      }
-      const { id } = crate;
-      const before = await this.store.read.findOneBy(ReviewRow, { id });
-      if (before !== null) {
-        await removeScratch(scratch);
-        throw conflict(
-          before.deletedAt === null
-            ? `This review is here already: ${before.title}.`
-            : 'This review was here, and is being deleted.',
-          before.deletedAt === null
-            ? 'Nothing was changed. Delete it first if the package is to take its place.'
-            : 'Nothing was changed. Try again in a minute.',
-        );
-      }
       try {
-        const source = upgraded ? await rowsInScratch(scratch) : await rowsInPackage(path);
-        try {
-          return await this.keep(source, id, tell, signal);
-        } finally {
-          await source.close();
-        }
-      } catch (error) {
-        // What was kept so far is hidden, and goes bit by bit.
-        await this.reviewEnd.discard(id);
-        throw error;
+        return await this.takeFile(path, scratch, tell, signal);
+      } finally {
+        await removeScratch(scratch);
       }
     });
+  }
+
+  private async takeFile(
+    path: string,
+    scratch: string,
+    tell: (progress: Partial<FileProgress>) => void,
+    signal: AbortSignal,
+  ): Promise<PackageTaken> {
+    tell({ phase: 'reading', bytes: 0, total: null });
+    const shapes = tableShapes(this.store.read);
+    const task = { path, shapes, versions: TABLE_VERSIONS, scratch };
+    const { crate, troubles, upgraded } = await this.looked(task, signal);
+    if (crate === null) {
+      throw badInput(troubles.map((message) => ({ path: 'file', message })));
+    }
+    const { id } = crate;
+    const before = await this.store.read.findOneBy(ReviewRow, { id });
+    if (before !== null) {
+      throw conflict(
+        before.deletedAt === null
+          ? `This review is here already: ${before.title}.`
+          : 'This review was here, and is being deleted.',
+        before.deletedAt === null
+          ? 'Nothing was changed. Delete it first if the package is to take its place.'
+          : 'Nothing was changed. Try again in a minute.',
+      );
+    }
+    try {
+      const rows = upgraded ? await rowsInScratch(scratch) : await rowsInPackage(path);
+      try {
+        return await this.keep(rows, id, tell, signal);
+      } finally {
+        await rows.close();
+      }
+    } catch (error) {
+      // What was kept so far is hidden, and goes bit by bit.
+      await this.reviewEnd.discard(id);
+      throw error;
+    }
   }
 
   private async looked(task: PackageTask, signal: AbortSignal): Promise<PackageRead> {
@@ -198,7 +209,7 @@ async function rowsInPackage(path: string): Promise<RowSource> {
 
 async function rowsInScratch(path: string): Promise<RowSource> {
   const store = await ScratchStore.reopen(path);
-  return { rows: (table) => store.rows(tableNamed(table)), close: () => store.remove() };
+  return { rows: (table) => store.rows(tableNamed(table)), close: () => store.close() };
 }
 
 /** Of rows that are not of the review alone, those that are not there; numbered behind those that are. */

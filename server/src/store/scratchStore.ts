@@ -125,11 +125,6 @@ export class ScratchStore {
   async close(): Promise<void> {
     if (this.source.isInitialized) await this.source.destroy();
   }
-
-  async remove(): Promise<void> {
-    await this.close();
-    await removeScratch(this.path);
-  }
 }
 
 /** Removes the file of a scratch store, if it is there. */
