@@ -22,7 +22,8 @@ const swc = {
 const project = (name) => ({
   displayName: name,
   rootDir: name,
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/../scripts/jest/environment.cjs',
+  runtime: '<rootDir>/../scripts/jest/runtime.cjs',
   transform: swc,
   transformIgnorePatterns: [
     'node_modules/(?!(@noble|p-limit|p-queue|p-timeout|eventemitter3|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm|react-hotkeys-hook|react-resizable-panels|stemmer|github-slugger|feed)/)',
@@ -46,6 +47,7 @@ export default {
       ...project('web'),
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       testEnvironment: '<rootDir>/src/testing/browserEnvironment.mjs',
+      runtime: 'jest-runtime',
       testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
       setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts', '<rootDir>/src/testing/warnings.ts'],
     },

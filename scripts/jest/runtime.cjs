@@ -1,0 +1,28 @@
+// Loads installed packages once for each worker instead of once for each test file: NestJS, TypeORM and the like take
+// seconds to load, and no test changes them. Our own files are still loaded anew for each test file, and a package
+// that a test replaces by jest.mock is replaced as ever.
+const { createRequire } = require('node:module');
+const { sep } = require('node:path');
+const { default: Runtime } = require('jest-runtime');
+
+const PACKAGES = `${sep}node_modules${sep}`;
+
+module.exports = {
+  __esModule: true,
+  default: class PackagesOnceRuntime extends Runtime {
+    requireModule(from, moduleName, options, isRequireActual) {
+      if (moduleName !== undefined && options?.isInternalModule !== true) {
+        const path = this._resolution.isCoreModule(moduleName)
+          ? null
+          : this._resolution.resolveCjs(from, moduleName);
+        if (path?.includes(PACKAGES) && !this._transformed(path)) return createRequire(path)(path);
+      }
+      return super.requireModule(from, moduleName, options, isRequireActual);
+    }
+
+    /** Packages of ES modules alone are translated by Jest, and so loaded by it too. */
+    _transformed(path) {
+      return !this._config.transformIgnorePatterns.some((pattern) => new RegExp(pattern).test(path));
+    }
+  },
+};
