@@ -1,7 +1,7 @@
 import { Command } from 'cmdk';
 import { useEffect, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { api } from '../review/api/api.js';
+import { reviewApi } from '../review/api/reviewApi.js';
 import type { GuidePage } from '../parts/guide/guidePages.js';
 import { switchTheme } from './theme.js';
 import { useUndo } from '../review/undo.js';
@@ -57,7 +57,7 @@ export function CommandSearch({
   const navigate = useNavigate();
   const { undoLast, redoLast } = useUndo();
   const [params, setParams] = useSearchParams();
-  const { data: reviews = [] } = api.useReviewsQuery();
+  const { data: reviews = [] } = reviewApi.useReviewsQuery();
   const act = (action: () => void) => () => {
     onOpenChange(false);
     action();

@@ -4,13 +4,14 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { LineForm } from '../parts/LineForm.js';
 import { Mark } from '../parts/Mark.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
-import { api, problemOf } from '../review/api/api.js';
+import { problemOf } from '../review/api/api.js';
+import { peopleApi } from '../review/api/peopleApi.js';
 import { forgetPerson, personId, PersonContext, rememberPerson } from '../review/api/person.js';
 
 export function PersonGate({ children }: { children: ReactNode }) {
   const [id, setId] = useState(personId());
-  const { data: people, error } = api.usePeopleQuery();
-  const [addPerson, adding] = api.useAddPersonMutation();
+  const { data: people, error } = peopleApi.usePeopleQuery();
+  const [addPerson, adding] = peopleApi.useAddPersonMutation();
   const person = people?.find((each) => each.id === id);
   const present = useMemo(
     () =>

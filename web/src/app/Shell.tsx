@@ -29,7 +29,10 @@ import { Mark } from '../parts/Mark.js';
 import { StageIntro } from '../parts/StageIntro.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
 import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
-import { api, problemOf } from '../review/api/api.js';
+import { problemOf } from '../review/api/api.js';
+import { strategyApi } from '../review/api/strategyApi.js';
+import { reviewApi } from '../review/api/reviewApi.js';
+import { recordApi } from '../review/api/recordApi.js';
 import { PersonMenu } from '../review/PersonMenu.js';
 import { CommandSearch } from './CommandSearch.js';
 import { switchTheme } from './theme.js';
@@ -38,7 +41,7 @@ import type { ReviewContext } from '../review/useReview.js';
 
 export function Shell() {
   const { reviewId = '' } = useParams();
-  const review = api.useReviewQuery(reviewId);
+  const review = reviewApi.useReviewQuery(reviewId);
   const choice = useDatabaseChoice();
   const stage = useLocation().pathname.split('/')[3] ?? '';
   const [commands, setCommands] = useState(false);
@@ -230,8 +233,8 @@ function Rail({ context: { review, database } }: { context: ReviewContext }) {
   const lanes = lanesOfReview(review);
   const { search } = useLocation();
   const [params] = useSearchParams();
-  const { data: counts } = api.useRecordCountsQuery(review.id);
-  const rehearsal = api.useRehearsalQuery(
+  const { data: counts } = recordApi.useRecordCountsQuery(review.id);
+  const rehearsal = strategyApi.useRehearsalQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
   );

@@ -1,7 +1,7 @@
 import type { FileProgress } from '@even-lantern/contract';
 import { counted } from '@even-lantern/core';
 import { useEffect, useState } from 'react';
-import { api } from './api/api.js';
+import { fileApi } from './api/fileApi.js';
 
 /** What is quicker needs no word. */
 const AFTER_MS = 400;
@@ -12,7 +12,7 @@ const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 10e6 ? 1 :
 /** How far a file is that is being sent and read, with the way to stop it. */
 export function FileReading({ job, name }: { job: string; name: string }) {
   const [progress, setProgress] = useState<FileProgress | null>(null);
-  const [stop] = api.useStopFileMutation();
+  const [stop] = fileApi.useStopFileMutation();
   useEffect(() => {
     let events: EventSource | null = null;
     let timer: ReturnType<typeof setTimeout>;

@@ -1,5 +1,7 @@
 import type { Decided, Decision, Problem, RecordRow } from '@even-lantern/contract';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
+import { recordApi } from './api/recordApi.js';
 import type { store } from './api/store.js';
 import { withoutRow } from './withoutRow.js';
 
@@ -7,7 +9,7 @@ export const PAGE_SIZE = 100;
 
 type State = ReturnType<typeof store.getState>;
 type Dispatch = typeof store.dispatch;
-type List = Parameters<typeof api.endpoints.records.initiate>[0];
+type List = Parameters<typeof recordApi.endpoints.records.initiate>[0];
 
 /**
  * Decides on a record. One decision changes its row, its place under a narrowing and two counts; nothing else that is
@@ -22,11 +24,11 @@ export function decideOn(
 ) {
   return async (dispatch: Dispatch, getState: () => State) => {
     const { id, version } = row;
-    const answer = await dispatch(api.endpoints.decide.initiate({ id, decision, version }));
+    const answer = await dispatch(recordApi.endpoints.decide.initiate({ id, decision, version }));
     const problem: Problem | null = answer.error === undefined ? null : problemOf(answer.error);
     const decided = answer.data ?? (problem?.current as Decided | undefined) ?? null;
     if (decided !== null) {
-      dispatch(api.util.updateQueryData('record', id, (record) => void Object.assign(record, decided)));
+      dispatch(recordApi.util.updateQueryData('record', id, (record) => void Object.assign(record, decided)));
       changeCounts(dispatch, review, row, decided.decision);
       for (const lists of listsOf(getState(), review)) changeLists(dispatch, getState(), lists, decided);
     }
@@ -41,7 +43,7 @@ function changeCounts(
   after: Decision,
 ): void {
   dispatch(
-    api.util.updateQueryData('designCounts', review, ({ designs }) => {
+    recordApi.util.updateQueryData('designCounts', review, ({ designs }) => {
       const own = designs.find((each) => each.design === design);
       if (own === undefined) return;
       own.records[before] -= 1;
@@ -49,14 +51,14 @@ function changeCounts(
     }),
   );
   dispatch(
-    api.util.updateQueryData('recordCounts', review, (counts) => {
+    recordApi.util.updateQueryData('recordCounts', review, (counts) => {
       counts[before] -= 1;
       counts[after] += 1;
     }),
   );
   const unread = Number(after === 'undecided') - Number(before === 'undecided');
   dispatch(
-    api.util.updateQueryData('reviews', undefined, (reviews) => {
+    reviewApi.util.updateQueryData('reviews', undefined, (reviews) => {
       const own = reviews.find(({ id }) => id === review);
       if (own !== undefined) own.unread += unread;
     }),
@@ -66,7 +68,7 @@ function changeCounts(
 /** The lists of a review of which pages are loaded, each as its pages. */
 function listsOf(state: State, review: string): List[][] {
   const lists = new Map<string, List[]>();
-  for (const page of api.util.selectCachedArgsForQuery(state, 'records')) {
+  for (const page of recordApi.util.selectCachedArgsForQuery(state, 'records')) {
     if (page.review !== review) continue;
     const key = JSON.stringify([page.sort, page.decision, page.design]);
     lists.set(key, [...(lists.get(key) ?? []), page]);
@@ -78,19 +80,19 @@ function changeLists(dispatch: Dispatch, state: State, list: readonly List[], de
   const narrowed = list[0]?.decision ?? 'any';
   const pages = new Map<number, readonly RecordRow[]>();
   for (const page of list) {
-    const rows = api.endpoints.records.select(page)(state).data?.rows;
+    const rows = recordApi.endpoints.records.select(page)(state).data?.rows;
     if (rows !== undefined) pages.set(page.offset / PAGE_SIZE, rows);
   }
   const at = (number: number) => list.find(({ offset }) => offset === number * PAGE_SIZE);
   const change = (number: number, rows: readonly RecordRow[]) => {
     const page = at(number);
     if (page === undefined) return;
-    dispatch(api.util.updateQueryData('records', page, (draft) => void (draft.rows = [...rows])));
+    dispatch(recordApi.util.updateQueryData('records', page, (draft) => void (draft.rows = [...rows])));
   };
   const fetchAgain = (number: number) => {
     const page = at(number);
     if (page === undefined) return;
-    void dispatch(api.endpoints.records.initiate(page, { forceRefetch: true, subscribe: false }));
+    void dispatch(recordApi.endpoints.records.initiate(page, { forceRefetch: true, subscribe: false }));
   };
   const holding = [...pages].find(([, rows]) => rows.some(({ id }) => id === decided.id));
   if (narrowed !== 'any' && narrowed !== decided.decision) {

@@ -11,7 +11,9 @@ import type {
   PointJudgement,
   SaidOfDatabase,
 } from '@even-lantern/contract';
-import { api } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
+import { vocabularyApi } from './api/vocabularyApi.js';
+import { recordApi } from './api/recordApi.js';
 import { databaseApi } from './api/databaseApi.js';
 import { decideOn } from './decide.js';
 import { designApi } from './api/designApi.js';
@@ -39,23 +41,22 @@ export type Doing =
  * @throws what the server refused, or that the same was changed since
  */
 export async function does(doing: Doing, dispatch: Dispatch): Promise<number | null> {
-  const { endpoints } = api;
   switch (doing.kind) {
     case 'decide':
       await decideAgain(doing, dispatch);
       return null;
     case 'judge design': {
       const { record: id, from, to: design } = doing;
-      const { judged } = await dispatch(endpoints.record.initiate(id, FRESH)).unwrap();
+      const { judged } = await dispatch(recordApi.endpoints.record.initiate(id, FRESH)).unwrap();
       expectSame(judged?.design ?? null, from);
       await dispatch(designApi.endpoints.judgeDesign.initiate({ id, design })).unwrap();
       return null;
     }
     case 'settle heading': {
       const { from, step } = doing;
-      const settled = await dispatch(endpoints.crosswalk.initiate(undefined, FRESH)).unwrap();
+      const settled = await dispatch(vocabularyApi.endpoints.crosswalk.initiate(undefined, FRESH)).unwrap();
       expectSame(verdictOn(settled, step), from);
-      await dispatch(endpoints.settle.initiate(step)).unwrap();
+      await dispatch(vocabularyApi.endpoints.settle.initiate(step)).unwrap();
       return null;
     }
     case 'judge point': {
@@ -70,8 +71,8 @@ export async function does(doing: Doing, dispatch: Dispatch): Promise<number | n
     }
     case 'put review away': {
       const { review: id, away: putAway } = doing;
-      const { version } = await dispatch(endpoints.review.initiate(id, FRESH)).unwrap();
-      await dispatch(endpoints.changeReview.initiate({ id, version, putAway })).unwrap();
+      const { version } = await dispatch(reviewApi.endpoints.review.initiate(id, FRESH)).unwrap();
+      await dispatch(reviewApi.endpoints.changeReview.initiate({ id, version, putAway })).unwrap();
       return null;
     }
     case 'take filter away': {
@@ -85,12 +86,12 @@ export async function does(doing: Doing, dispatch: Dispatch): Promise<number | n
       return null;
     }
     case 'say of database':
-      await dispatch(endpoints.changeDatabase.initiate(doing.said)).unwrap();
+      await dispatch(databaseApi.endpoints.changeDatabase.initiate(doing.said)).unwrap();
       return null;
     case 'take database away': {
       const { database, away } = doing;
-      if (away) await dispatch(endpoints.removeDatabase.initiate(database)).unwrap();
-      else await dispatch(endpoints.restoreDatabase.initiate(database)).unwrap();
+      if (away) await dispatch(databaseApi.endpoints.removeDatabase.initiate(database)).unwrap();
+      else await dispatch(databaseApi.endpoints.restoreDatabase.initiate(database)).unwrap();
       return null;
     }
   }
@@ -107,7 +108,7 @@ async function decideAgain(
   { review, record: id, design, from, to }: Extract<Doing, { kind: 'decide' }>,
   dispatch: Dispatch,
 ): Promise<void> {
-  const { decision, version } = await dispatch(api.endpoints.record.initiate(id, FRESH)).unwrap();
+  const { decision, version } = await dispatch(recordApi.endpoints.record.initiate(id, FRESH)).unwrap();
   expectSame(decision, from);
   const { problem } = await dispatch(decideOn(review, { id, decision, version, design }, to));
   if (problem !== null) throw new Error(problem.title);

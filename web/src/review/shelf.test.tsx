@@ -1,13 +1,13 @@
 import { screen, waitFor } from '@testing-library/react';
 import { renderInReview, reviewWith } from '../testing/renderInReview.js';
-import { api } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
 import { useShelf } from './useShelf.js';
 
 const review = reviewWith([]);
 
 function Lanes() {
   const { make } = useShelf();
-  const { data } = api.useReviewQuery('r1');
+  const { data } = reviewApi.useReviewQuery('r1');
   const concepts = [{ elementId: null, name: 'Colds', terms: [] }];
   return (
     <>

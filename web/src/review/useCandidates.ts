@@ -1,6 +1,6 @@
 import type { TermContent } from '@even-lantern/core';
 import type { TermCount } from '@even-lantern/contract';
-import { api } from './api/api.js';
+import { strategyApi } from './api/strategyApi.js';
 import { useReview } from './useReview.js';
 
 interface Where {
@@ -13,7 +13,7 @@ interface Where {
 /** What terms would find and add before they are added, in the order asked; undefined until counted. */
 export function useCandidates(contents: readonly TermContent[], { laneId, instead }: Where) {
   const { review, database } = useReview();
-  const { currentData, error, isFetching } = api.useCandidatesQuery(
+  const { currentData, error, isFetching } = strategyApi.useCandidatesQuery(
     {
       review: review.id,
       candidates: {

@@ -9,7 +9,8 @@ import {
 import type { NewSettlement, SettledStep } from '@even-lantern/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { vocabularyApi } from './api/vocabularyApi.js';
 import { lookupsWith } from './useLookup.js';
 import { useUndo } from './undo.js';
 import { verdictOn } from './verdictOn.js';
@@ -20,8 +21,8 @@ const NOTHING: SettledStep[] = [];
 
 /** What is settled between vocabularies, and how to settle more. */
 export function useCrosswalk() {
-  const { data } = api.useCrosswalkQuery();
-  const [settleNow] = api.useSettleMutation();
+  const { data } = vocabularyApi.useCrosswalkQuery();
+  const [settleNow] = vocabularyApi.useSettleMutation();
   const { remember } = useUndo();
   const settlements = data ?? NOTHING;
   const settle = async (step: NewSettlement, what: string) => {

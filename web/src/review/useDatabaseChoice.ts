@@ -1,7 +1,7 @@
 import type { DatabaseList, DatabaseProfile } from '@even-lantern/contract';
 import { useEffect } from 'react';
 import { useSearchParams } from 'react-router';
-import { api } from './api/api.js';
+import { databaseApi } from './api/databaseApi.js';
 
 const REMEMBERED = 'even-lantern-database';
 const POLLING_MS = 5000;
@@ -35,7 +35,7 @@ function wantedOf(order: readonly string[], params: URLSearchParams): string | n
 
 /** Which database counts come from. It is part of the address, so that an address opens the same counts. */
 export function useDatabaseChoice(): DatabaseChoice {
-  const { data } = api.useDatabasesQuery(undefined, { pollingInterval: POLLING_MS });
+  const { data } = databaseApi.useDatabasesQuery(undefined, { pollingInterval: POLLING_MS });
   const [params, setParams] = useSearchParams();
   const inAddress = params.get('database');
   const chosen = inAddress ?? localStorage.getItem(REMEMBERED);

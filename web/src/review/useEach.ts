@@ -1,60 +1,83 @@
 /** Several answers of one endpoint at once, for as many arguments as there happen to be. */
+import type { LimitDraft } from '@even-lantern/contract';
+import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit';
 import { useEffect, useMemo } from 'react';
 import { shallowEqual, useDispatch, useSelector } from 'react-redux';
-import { api } from './api/api.js';
+import { vocabularyApi } from './api/vocabularyApi.js';
+import { strategyApi } from './api/strategyApi.js';
+import { databaseApi } from './api/databaseApi.js';
+import { limitApi } from './api/limitApi.js';
 import type { store } from './api/store.js';
 
-type Dispatch = typeof store.dispatch;
 type State = ReturnType<typeof store.getState>;
 
-/** The vocabularies of some ids, in their order; undefined for one that has not come yet or does not come. */
+/** A query of the API. */
+interface Query<Argument, Answer> {
+  initiate(argument: Argument): ThunkAction<{ unsubscribe(): void }, State, unknown, UnknownAction>;
+  select(argument: Argument): (state: State) => Answer;
+}
+
+/**
+ * Asks a query once for each argument, and again when one of them changes.
+ * @returns the answers in the order of the arguments
+ */
+function useEach<Argument, Answer>(
+  { initiate, select }: Query<Argument, Answer>,
+  given: readonly Argument[],
+): Answer[] {
+  const dispatch = useDispatch<typeof store.dispatch>();
+  const key = JSON.stringify(given);
+  // Equal arguments stay the same object, whoever makes them anew on each render.
+  const asked = useMemo(() => JSON.parse(key) as Argument[], [key]);
+  useEffect(() => {
+    const subscriptions = asked.map((each) => dispatch(initiate(each)));
+    return () => subscriptions.forEach((each) => each.unsubscribe());
+  }, [asked, dispatch, initiate]);
+  const selectors = useMemo(() => asked.map((each) => select(each)), [asked, select]);
+  return useSelector((state: State) => selectors.map((answer) => answer(state)), shallowEqual);
+}
+
+/** The vocabularies of some ids; undefined for one that has not come yet or does not come. */
 export function useEachVocabulary(ids: readonly string[]) {
-  const { vocabulary } = api.endpoints;
-  const dispatch = useDispatch<Dispatch>();
-  const key = JSON.stringify(ids);
-  useEffect(() => {
-    const subscriptions = (JSON.parse(key) as string[]).map((id) => dispatch(vocabulary.initiate(id)));
-    return () => subscriptions.forEach((each) => each.unsubscribe());
-  }, [dispatch, key, vocabulary]);
-  const selectors = useMemo(
-    () => (JSON.parse(key) as string[]).map((id) => vocabulary.select(id)),
-    [key, vocabulary],
-  );
-  return useSelector((state: State) => selectors.map((select) => select(state).data), shallowEqual);
+  const answers = useEach(vocabularyApi.endpoints.vocabulary, ids);
+  return useMemo(() => answers.map(({ data }) => data), [answers]);
 }
 
-/** The counts of a review in some databases, in their order. */
+/** The counts of a review in some databases. */
 export function useEachRehearsal(review: string, databases: readonly string[]) {
-  const { rehearsal } = api.endpoints;
-  const dispatch = useDispatch<Dispatch>();
-  const key = JSON.stringify(databases);
-  useEffect(() => {
-    const subscriptions = (JSON.parse(key) as string[]).map((database) =>
-      dispatch(rehearsal.initiate({ review, database })),
-    );
-    return () => subscriptions.forEach((each) => each.unsubscribe());
-  }, [dispatch, key, review, rehearsal]);
-  const selectors = useMemo(
-    () => (JSON.parse(key) as string[]).map((database) => rehearsal.select({ review, database })),
-    [key, review, rehearsal],
+  return useEach(
+    strategyApi.endpoints.rehearsal,
+    databases.map((database) => ({ review, database })),
   );
-  return useSelector((state: State) => selectors.map((select) => select(state)), shallowEqual);
 }
 
-/** What a strategy finds in some databases, in their order. */
+/** What a strategy finds in some databases. */
 export function useEachTotal(review: string, databases: readonly string[]) {
-  const { total } = api.endpoints;
-  const dispatch = useDispatch<Dispatch>();
-  const key = JSON.stringify(databases);
-  useEffect(() => {
-    const subscriptions = (JSON.parse(key) as string[]).map((database) =>
-      dispatch(total.initiate({ review, database })),
-    );
-    return () => subscriptions.forEach((each) => each.unsubscribe());
-  }, [dispatch, key, review, total]);
-  const selectors = useMemo(
-    () => (JSON.parse(key) as string[]).map((database) => total.select({ review, database })),
-    [key, review, total],
+  return useEach(
+    strategyApi.endpoints.total,
+    databases.map((database) => ({ review, database })),
   );
-  return useSelector((state: State) => selectors.map((select) => select(state)), shallowEqual);
+}
+
+/** What the index of a database has that begins with some letters, for each of them. */
+export function useEachWords(database: string, beginnings: readonly string[]) {
+  return useEach(
+    databaseApi.endpoints.words,
+    beginnings.map((begins) => ({ database, begins })),
+  );
+}
+
+/** The profiles of a review in some databases; of limits that are tried, where there are any. */
+export function useEachProfile(
+  review: string,
+  databases: readonly string[],
+  limits: LimitDraft[] | undefined,
+) {
+  return useEach(
+    limitApi.endpoints.profile,
+    databases.map((database) => ({
+      review,
+      body: { database, ...(limits === undefined ? {} : { limits }) },
+    })),
+  );
 }

@@ -1,7 +1,8 @@
 import { counted, laneKey, linesReferredTo, termKey } from '@even-lantern/core';
 import type { LaneChange, NewLane, Problem } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
 import { laneApi } from './api/laneApi.js';
 import type { ReviewLane } from './lanes.js';
 import { useReview } from './useReview.js';
@@ -13,7 +14,7 @@ export function useLaneEdits() {
   const [changeLane] = laneApi.useChangeLaneMutation();
   const [mergeLane] = laneApi.useMergeLaneMutation();
   const [removeLane] = laneApi.useRemoveLaneMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [refresh] = reviewApi.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<void> => {
     const { title, detail, errors = [], status }: Problem = problemOf(error);

@@ -1,7 +1,8 @@
 import { limitText } from '@even-lantern/core';
 import type { LimitChange, NewLimit, Problem, ReviewLimit } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
 import { limitApi } from './api/limitApi.js';
 import { useReview } from './useReview.js';
 
@@ -10,7 +11,7 @@ export function useLimitEdits() {
   const { review } = useReview();
   const [addLimits] = limitApi.useAddLimitsMutation();
   const [changeLimit] = limitApi.useChangeLimitMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [refresh] = reviewApi.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<void> => {
     const { title, detail, errors = [], status }: Problem = problemOf(error);

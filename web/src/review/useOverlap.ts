@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { api } from './api/api.js';
+import { strategyApi } from './api/strategyApi.js';
 import { useReview } from './useReview.js';
 
 /** How soon it is asked again where a database had not answered. */
@@ -9,7 +9,7 @@ const AGAIN_MS = 3000;
 export function useOverlap() {
   const { review } = useReview();
   const [late, setLate] = useState(false);
-  const answer = api.useOverlapQuery(review.id, { pollingInterval: late ? AGAIN_MS : 0 });
+  const answer = strategyApi.useOverlapQuery(review.id, { pollingInterval: late ? AGAIN_MS : 0 });
   const isLate = Object.values(answer.currentData?.databases ?? {}).some((each) => each.late);
   if (isLate !== late) setLate(isLate);
   return { ...answer, waiting: isLate };

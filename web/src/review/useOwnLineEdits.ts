@@ -1,6 +1,7 @@
 import type { NewOwnLine, OwnLineChange, Problem, ReviewOwnLine } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
 import { ownLineApi } from './api/ownLineApi.js';
 import { useReview } from './useReview.js';
 
@@ -11,7 +12,7 @@ export function useOwnLineEdits() {
   const [changeLine] = ownLineApi.useChangeOwnLineMutation();
   const [mergeLines] = ownLineApi.useMergeOwnLinesMutation();
   const [splitLine] = ownLineApi.useSplitOwnLineMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [refresh] = reviewApi.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<Problem> => {
     const problem = problemOf(error);

@@ -1,4 +1,4 @@
-import { api } from './api/api.js';
+import { strategyApi } from './api/strategyApi.js';
 import { useEditsUnderWay } from './useEditsUnderWay.js';
 import { useReview } from './useReview.js';
 
@@ -6,7 +6,7 @@ import { useReview } from './useReview.js';
 export function useRehearsal() {
   const { review, database } = useReview();
   const editsUnderWay = useEditsUnderWay();
-  const answer = api.useRehearsalQuery(
+  const answer = strategyApi.useRehearsalQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null, refetchOnReconnect: true },
   );

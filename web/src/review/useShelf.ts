@@ -1,7 +1,8 @@
 import { counted } from '@even-lantern/core';
 import type { NewConcepts, NewShelfItem, Problem, ShelfItem } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
 import { shelfApi } from './api/shelfApi.js';
 import { useReview } from './useReview.js';
 
@@ -12,7 +13,7 @@ export function useShelf() {
   const [putOnShelf] = shelfApi.usePutOnShelfMutation();
   const [takeOffShelf] = shelfApi.useTakeOffShelfMutation();
   const [moveFromShelf] = shelfApi.useMoveFromShelfMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [refresh] = reviewApi.useLazyReviewQuery();
 
   const tell = async (error: unknown): Promise<void> => {
     const { title, detail, errors = [], status }: Problem = problemOf(error);

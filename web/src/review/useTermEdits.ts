@@ -8,7 +8,8 @@ import {
 } from '@even-lantern/core';
 import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from './api/api.js';
+import { problemOf } from './api/api.js';
+import { reviewApi } from './api/reviewApi.js';
 import { termApi } from './api/termApi.js';
 import { useReview } from './useReview.js';
 
@@ -27,7 +28,7 @@ export function useTermEdits() {
   const { review } = useReview();
   const [addTerm] = termApi.useAddTermMutation();
   const [changeTerm] = termApi.useChangeTermMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [refresh] = reviewApi.useLazyReviewQuery();
 
   /** @returns the problem, when the change was not made */
   const edit = async (term: ReviewTerm, change: TermChange): Promise<Problem | null> => {

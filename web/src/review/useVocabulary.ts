@@ -1,7 +1,7 @@
 import { allNarrower, treeOf, type EvaluationContext, type VocabularyTree } from '@even-lantern/core';
 import type { VocabularySummary } from '@even-lantern/contract';
 import { useMemo } from 'react';
-import { api } from './api/api.js';
+import { vocabularyApi } from './api/vocabularyApi.js';
 import { useEachVocabulary } from './useEach.js';
 import { useReview } from './useReview.js';
 
@@ -12,7 +12,7 @@ import { useReview } from './useReview.js';
 export function useVocabulary(id?: string): VocabularyTree | null {
   const { database } = useReview();
   const wanted = id ?? database?.vocabulary?.id ?? '';
-  const { data } = api.useVocabularyQuery(wanted, { skip: wanted === '' });
+  const { data } = vocabularyApi.useVocabularyQuery(wanted, { skip: wanted === '' });
   return useMemo(() => (data === undefined ? null : treeOf(data)), [data]);
 }
 
@@ -20,7 +20,7 @@ const NONE: VocabularySummary[] = [];
 
 /** All vocabularies that are known. */
 export function useVocabularies(): VocabularySummary[] {
-  return api.useVocabulariesQuery().data ?? NONE;
+  return vocabularyApi.useVocabulariesQuery().data ?? NONE;
 }
 
 /** Some vocabularies by id, as far as they have come. */

@@ -3,6 +3,7 @@ import type { AcceptedFinding, FindingAcceptance, MendEffects, MendsRequest } fr
 import { useEffect, useMemo } from 'react';
 import { shallowEqual, useDispatch, useSelector } from 'react-redux';
 import { api } from './api.js';
+import { reviewApi } from './reviewApi.js';
 import type { store } from './store.js';
 
 type Dispatch = typeof store.dispatch;
@@ -20,7 +21,7 @@ export const checkApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         if (answer === null) return;
         dispatch(
-          api.util.updateQueryData('review', review, (draft) => {
+          reviewApi.util.updateQueryData('review', review, (draft) => {
             draft.accepted = answer.data;
           }),
         );

@@ -1,9 +1,121 @@
-/** What the interface asks of the server about how much databases may be asked. */
-import type { CallBudget } from '@even-lantern/contract';
+/** What the interface asks of the server about databases, and of databases themselves. */
+import type {
+  CallBudget,
+  ChoiceChange,
+  DatabaseChoice,
+  DatabaseEvent,
+  DatabaseList,
+  DatabaseProfile,
+  EnteredCount,
+  ExploredServer,
+  GivenRecords,
+  HandAnswer,
+  IndexWords,
+  NewDatabase,
+  Overview,
+  SaidOfDatabase,
+  Sample,
+  SampleRequest,
+} from '@even-lantern/contract';
 import { api } from './api.js';
+import { outOfDateBy } from './databaseChanges.js';
+import { vocabularyApi } from './vocabularyApi.js';
 
 export const databaseApi = api.injectEndpoints({
   endpoints: (build) => ({
+    databases: build.query<DatabaseList, void>({
+      query: () => 'databases',
+      providesTags: ['Databases'],
+      async onQueryStarted(_none, { dispatch, queryFulfilled, getCacheEntry, getState }) {
+        const before = getCacheEntry().data;
+        const answer = await queryFulfilled.catch(() => null);
+        if (answer === null) return;
+        const { data: vocabularies } = vocabularyApi.endpoints.vocabularies.select()(getState());
+        const outOfDate = outOfDateBy(answer.data, before, vocabularies);
+        if (outOfDate.length > 0) dispatch(api.util.invalidateTags(outOfDate));
+      },
+    }),
+    databaseEvents: build.query<DatabaseEvent[], string>({
+      query: (id) => `databases/${id}/events`,
+      providesTags: ['Databases'],
+    }),
+    words: build.query<IndexWords, { database: string; begins: string }>({
+      query: ({ database, begins }) => ({ url: `databases/${database}/words`, params: { begins } }),
+    }),
+    overview: build.query<Overview, { database: string; text?: string }>({
+      query: ({ database, text }) => ({
+        url: `databases/${database}/overview`,
+        ...(text === undefined ? {} : { params: { text } }),
+      }),
+      providesTags: ['Databases'],
+    }),
+    sample: build.query<Sample, SampleRequest>({
+      query: (body) => ({ url: 'samples', method: 'POST', body }),
+    }),
+    databaseChoices: build.query<DatabaseChoice[], string>({
+      query: (review) => `reviews/${review}/databases`,
+      providesTags: ['Choices'],
+    }),
+    chooseDatabase: build.mutation<
+      DatabaseChoice[],
+      { review: string; database: string; change: ChoiceChange }
+    >({
+      query: ({ review, database, change }) => ({
+        url: `reviews/${review}/databases/${database}`,
+        method: 'PUT',
+        body: change,
+      }),
+      invalidatesTags: ['Choices'],
+    }),
+    advanceDatabase: build.mutation<DatabaseProfile, string>({
+      query: (id) => ({ url: `databases/${id}/advance`, method: 'POST' }),
+      invalidatesTags: ['Databases', 'Counts', 'Vocabularies'],
+    }),
+    exploreServer: build.mutation<ExploredServer, string>({
+      query: (address) => ({ url: 'databases/explorations', method: 'POST', body: { address } }),
+    }),
+    addDatabase: build.mutation<SaidOfDatabase, NewDatabase>({
+      query: (body) => ({ url: 'databases', method: 'POST', body }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+    }),
+    saidOfDatabase: build.query<SaidOfDatabase, string>({
+      query: (id) => `databases/${id}/said`,
+      providesTags: ['Databases'],
+    }),
+    changeDatabase: build.mutation<SaidOfDatabase, SaidOfDatabase>({
+      query: ({ id, ...database }) => ({ url: `databases/${id}`, method: 'PUT', body: database }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases', 'Counts']),
+    }),
+    removeDatabase: build.mutation<null, string>({
+      query: (id) => ({ url: `databases/${id}`, method: 'DELETE' }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+    }),
+    restoreDatabase: build.mutation<SaidOfDatabase, string>({
+      query: (id) => ({ url: `databases/${id}/restoration`, method: 'POST' }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+    }),
+    handAnswer: build.query<HandAnswer, { database: string; text: string }>({
+      query: ({ database, text }) => ({
+        url: `databases/${database}/answers`,
+        method: 'POST',
+        body: { text },
+      }),
+      providesTags: ['Answers'],
+    }),
+    enterCount: build.mutation<HandAnswer, { database: string; count: EnteredCount }>({
+      query: ({ database, count }) => ({ url: `databases/${database}/answers`, method: 'PUT', body: count }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Answers', 'Counts']),
+    }),
+    giveRecords: build.mutation<GivenRecords, { database: string; answer: string; file: File; job: string }>({
+      query: ({ database, answer, file, job }) => ({
+        url: `databases/${database}/answers/${answer}/records`,
+        params: { job },
+        method: 'POST',
+        body: file,
+        headers: { 'Content-Type': 'text/plain' },
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Answers']),
+    }),
     changeBudget: build.mutation<CallBudget, { id: string; budget: CallBudget }>({
       query: ({ id, budget }) => ({ url: `databases/${id}/budget`, method: 'PUT', body: budget }),
       invalidatesTags: (_result, error) => (error === undefined ? ['Databases', 'Counts'] : []),

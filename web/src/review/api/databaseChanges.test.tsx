@@ -1,7 +1,7 @@
 import type { DatabaseList } from '@even-lantern/contract';
 import { screen } from '@testing-library/react';
 import { database, renderInReview, reviewWith, summaryOf, vocabulary } from '../../testing/renderInReview.js';
-import { api } from './api.js';
+import { databaseApi } from './databaseApi.js';
 import { outOfDateBy } from './databaseChanges.js';
 import { useVocabularies } from '../useVocabulary.js';
 
@@ -40,7 +40,7 @@ test('where nothing changed, or nothing was known before, nothing is asked again
 
 test('a vocabulary whose database was late when they were listed comes once it answers', async () => {
   const Shown = () => {
-    api.useDatabasesQuery();
+    databaseApi.useDatabasesQuery();
     return <p>{useVocabularies().map(({ name }) => name)}</p>;
   };
   let listed = 0;

@@ -11,6 +11,7 @@ import type {
   StudyDesigns,
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { recordApi } from './recordApi.js';
 
 export const designApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -20,7 +21,7 @@ export const designApi = api.injectEndpoints({
       // The answer is how the record stands now, so it need not be asked for again.
       async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
         const answer = await queryFulfilled.catch(() => null);
-        if (answer !== null) await dispatch(api.util.upsertQueryData('record', id, answer.data));
+        if (answer !== null) await dispatch(recordApi.util.upsertQueryData('record', id, answer.data));
       },
       invalidatesTags: (_result, error) => (error === undefined ? ['Records', 'RecordDesigns'] : []),
     }),

@@ -1,5 +1,6 @@
 /** What the interface asks of the server about whole lanes. */
-import type { LaneChange, MergedLane, NewLane, Review } from '@even-lantern/contract';
+import type { LaneChange, LaneEvent, LanesRead, MergedLane, NewLane, Review } from '@even-lantern/contract';
+import type { LanesDocument } from '@even-lantern/core';
 import { api, ifMatch } from './api.js';
 
 const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
@@ -7,6 +8,18 @@ const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' |
 
 export const laneApi = api.injectEndpoints({
   endpoints: (build) => ({
+    readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({
+      query: ({ reviewId, lanes }) => ({
+        url: `reviews/${reviewId}/lanes.json`,
+        method: 'POST',
+        body: lanes,
+      }),
+      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts']),
+    }),
+    history: build.query<LaneEvent[], string>({
+      query: (laneId) => `lanes/${laneId}/history`,
+      providesTags: ['Review'],
+    }),
     createLane: build.mutation<{ laneId: string; review: Review }, { reviewId: string; lane: NewLane }>({
       query: ({ reviewId, lane }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lane }),
       invalidatesTags: lanesChanged,

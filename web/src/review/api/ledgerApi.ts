@@ -16,9 +16,10 @@ import type {
   PackageTaken,
   RepeatedRun,
   Run,
+  RunMark,
   SearchElsewhere,
-  WaitingFile,
   StartedRuns,
+  WaitingFile,
 } from '@even-lantern/contract';
 import { api } from './api.js';
 
@@ -26,6 +27,10 @@ const ENTRIES_AT_A_TIME = 50;
 
 export const ledgerApi = api.injectEndpoints({
   endpoints: (build) => ({
+    marks: build.query<Record<string, RunMark[]>, string>({
+      query: (review) => `reviews/${review}/marks`,
+      providesTags: ['Ledger'],
+    }),
     startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
       query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),
       invalidatesTags: ['Ledger'],

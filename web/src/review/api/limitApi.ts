@@ -11,6 +11,7 @@ import type {
   StepSampleRequest,
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { reviewApi } from './reviewApi.js';
 import { showUntilAnswered } from './editsShown.js';
 
 const limitsChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
@@ -42,7 +43,7 @@ export const limitApi = api.injectEndpoints({
         const { removed, before, ...changed } = change;
         if (removed !== undefined || before !== undefined) return;
         const shown = dispatch(
-          api.util.updateQueryData('review', review, ({ limits }) => {
+          reviewApi.util.updateQueryData('review', review, ({ limits }) => {
             const limit = limits.find((each) => each.id === id);
             if (limit) Object.assign(limit, changed);
           }),

@@ -8,6 +8,7 @@ import type {
   StrategyRead,
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { reviewApi } from './reviewApi.js';
 
 const linesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
   error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
@@ -21,7 +22,7 @@ export const ownLineApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         if (answer === null) return;
         dispatch(
-          api.util.updateQueryData('review', review, ({ ownLines }) => {
+          reviewApi.util.updateQueryData('review', review, ({ ownLines }) => {
             const added = answer.data.filter(({ id }) => ownLines.every((line) => line.id !== id));
             const at = ownLines.findIndex(({ id }) => id === before);
             ownLines.splice(at < 0 ? ownLines.length : at, 0, ...added);
@@ -45,7 +46,7 @@ export const ownLineApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         if (answer === null || change.removed !== undefined || change.before !== undefined) return;
         dispatch(
-          api.util.updateQueryData('review', review, ({ ownLines }) => {
+          reviewApi.util.updateQueryData('review', review, ({ ownLines }) => {
             const line = ownLines.find((each) => each.id === id);
             if (line) Object.assign(line, answer.data);
           }),

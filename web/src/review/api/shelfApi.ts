@@ -1,6 +1,7 @@
 /** What the interface asks of the server about the shelf, and about concepts that become lanes. */
 import type { NewConcepts, NewShelfItem, Review, ShelfItem, ShelfMoved } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { reviewApi } from './reviewApi.js';
 
 const shelfChanged = (_result: unknown, error: unknown): 'Review'[] =>
   error === undefined ? ['Review'] : [];
@@ -17,7 +18,8 @@ export const shelfApi = api.injectEndpoints({
       // The lanes stand at once: where a database is slow, what is asked of it holds up asking for them.
       async onQueryStarted({ reviewId }, { dispatch, queryFulfilled }) {
         const answer = await queryFulfilled.catch(() => null);
-        if (answer !== null) await dispatch(api.util.upsertQueryData('review', reviewId, answer.data.review));
+        if (answer !== null)
+          await dispatch(reviewApi.util.upsertQueryData('review', reviewId, answer.data.review));
       },
       invalidatesTags: lanesChanged,
     }),

@@ -1,6 +1,7 @@
 /** What the interface asks of the server about terms. */
 import { EDIT_HEADER, type NewTerm, type ReviewTerm, type TermChange } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
+import { reviewApi } from './reviewApi.js';
 import { showUntilAnswered } from './editsShown.js';
 
 export const termApi = api.injectEndpoints({
@@ -29,7 +30,7 @@ export const termApi = api.injectEndpoints({
       async onQueryStarted({ reviewId, id, change: { content } }, { dispatch, queryFulfilled }) {
         if (content === undefined) return;
         const shown = dispatch(
-          api.util.updateQueryData('review', reviewId, ({ lanes }) => {
+          reviewApi.util.updateQueryData('review', reviewId, ({ lanes }) => {
             const term = lanes.flatMap(({ terms }) => terms).find((each) => each.id === id);
             if (term) term.content = content;
           }),

@@ -10,7 +10,8 @@ import {
   type WordPattern,
 } from '@even-lantern/core';
 import { useState } from 'react';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { useReview } from '../../review/useReview.js';
 import type { WordsContent } from '../../review/headingContent.js';
 
@@ -37,7 +38,7 @@ export function Endings({ content, onChange, onSpellOut }: EndingsProps) {
   const cuttable = last !== undefined && !last.text.includes('?') && last.text.length >= FEWEST_LETTERS;
   // A shorter stem than the one in use must be within reach too.
   const begins = cuttable ? last.text.slice(0, Math.max(FEWEST_LETTERS, last.text.length - 3)) : '';
-  const { currentData, error } = api.useWordsQuery(
+  const { currentData, error } = databaseApi.useWordsQuery(
     { database: database?.id ?? '', begins },
     { skip: !open || !cuttable || database === null },
   );

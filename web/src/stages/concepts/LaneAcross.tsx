@@ -1,7 +1,7 @@
 import { counted, describeTerm, searchedTerms, settledAs } from '@even-lantern/core';
 import type { DatabaseProfile, Rehearsal, ReviewTerm, VocabularySummary } from '@even-lantern/contract';
 import { ArrowLeft } from 'lucide-react';
-import { api } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import type { ReviewLane } from '../../review/lanes.js';
 import { useCrosswalk } from '../../review/useCrosswalk.js';
 import { useEachRehearsal } from '../../review/useEach.js';
@@ -22,7 +22,7 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
   const { review } = useReview();
   const vocabularies = useVocabularies();
   const { settlements } = useCrosswalk();
-  const databases = api.useDatabasesQuery().data?.databases ?? [];
+  const databases = databaseApi.useDatabasesQuery().data?.databases ?? [];
   const rehearsals = useEachRehearsal(
     review.id,
     databases.map(({ id }) => id),

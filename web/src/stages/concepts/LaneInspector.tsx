@@ -2,7 +2,8 @@ import { describeTerm } from '@even-lantern/core';
 import type { LaneEvent } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Columns3 } from 'lucide-react';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { laneApi } from '../../review/api/laneApi.js';
 import type { ReviewLane } from '../../review/lanes.js';
 import { Inspector } from '../../parts/Inspector.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -35,7 +36,7 @@ export function LaneInspector({
 }
 
 function History({ lane }: { lane: ReviewLane }) {
-  const { data, error } = api.useHistoryQuery(lane.id);
+  const { data, error } = laneApi.useHistoryQuery(lane.id);
   return (
     <section>
       <h3 className="small-head">What was done in this lane</h3>

@@ -2,7 +2,8 @@ import { counted, type LanesDocument } from '@even-lantern/core';
 import { FileDown, FileUp } from 'lucide-react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { laneApi } from '../../review/api/laneApi.js';
 import { useReview } from '../../review/useReview.js';
 import { FileLink } from '../../parts/FileLink.js';
 import { FilePicker } from '../../parts/FilePicker.js';
@@ -11,7 +12,7 @@ import { jsonFrom } from '../../parts/jsonFile.js';
 /** Lanes and vocabulary as files in open forms, out and in. */
 export function LanesMenu() {
   const { review, database } = useReview();
-  const [readLanes] = api.useReadLanesMutation();
+  const [readLanes] = laneApi.useReadLanesMutation();
   const read = async (file: File) => {
     const lanes = await jsonFrom(file, 'lanes');
     if (lanes === undefined) return;

@@ -6,7 +6,8 @@ import {
   type Span,
   type TermContent,
 } from '@even-lantern/core';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { useReview } from '../../review/useReview.js';
 import { useTermResolvers } from '../../review/useCrosswalk.js';
 import { useEvaluationContext } from '../../review/useVocabulary.js';
@@ -17,7 +18,7 @@ const CONTEXT_LETTERS = 70;
 /** Five of the records that a term finds, with what it marks in them. */
 export function SampleRecords({ content }: { content: TermContent }) {
   const { database } = useReview();
-  const { currentData, error } = api.useSampleQuery(
+  const { currentData, error } = databaseApi.useSampleQuery(
     { database: database?.id ?? '', content },
     { skip: database === null },
   );

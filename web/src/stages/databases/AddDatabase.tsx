@@ -2,7 +2,8 @@ import type { ExploredServer, NewHandDatabase, NewSruDatabase } from '@even-lant
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
 
@@ -57,7 +58,7 @@ export function AddDatabase() {
 
 function ByAddress() {
   const [address, setAddress] = useState('');
-  const [explore, { data, error, isLoading }] = api.useExploreServerMutation();
+  const [explore, { data, error, isLoading }] = databaseApi.useExploreServerMutation();
   return (
     <div className="flex flex-col gap-4">
       <form
@@ -124,7 +125,7 @@ function ByHand() {
 }
 
 function useAdding(): Saving {
-  const [add] = api.useAddDatabaseMutation();
+  const [add] = databaseApi.useAddDatabaseMutation();
   const navigate = useNavigate();
   return {
     say: (name) => `Add ${name === '' ? 'it' : name}`,

@@ -2,7 +2,8 @@ import type { NewSruDatabase, SaidOfDatabase } from '@even-lantern/contract';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useEffect } from 'react';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { useUndo } from '../../review/undo.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
@@ -10,7 +11,7 @@ import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
 /** Saying something else of a database that was added. */
 export function ChangeDatabase() {
   const { database: id = '' } = useParams();
-  const { data, error } = api.useSaidOfDatabaseQuery(id);
+  const { data, error } = databaseApi.useSaidOfDatabaseQuery(id);
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
@@ -31,7 +32,7 @@ export function ChangeDatabase() {
 }
 
 function Change({ said: { id, ...said } }: { said: SaidOfDatabase }) {
-  const [change] = api.useChangeDatabaseMutation();
+  const [change] = databaseApi.useChangeDatabaseMutation();
   const { remember } = useUndo();
   const navigate = useNavigate();
   const saving: Saving = {
@@ -53,7 +54,7 @@ function Change({ said: { id, ...said } }: { said: SaidOfDatabase }) {
 
 /** With the indexes that the server has now; where it does not answer, with those that are in use. */
 function ServerChange({ said, saving }: { said: NewSruDatabase; saving: Saving }) {
-  const [explore, { data, error }] = api.useExploreServerMutation();
+  const [explore, { data, error }] = databaseApi.useExploreServerMutation();
   useEffect(() => void explore(said.address), [explore, said.address]);
   if (data === undefined && error === undefined) {
     return (

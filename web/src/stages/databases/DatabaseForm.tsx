@@ -2,7 +2,8 @@ import { DIALECT_KINDS, formatCount } from '@even-lantern/core';
 import type { ExploredServer, NewDatabase, NewHandDatabase, NewSruDatabase } from '@even-lantern/contract';
 import { CircleCheck, TriangleAlert } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { vocabularyApi } from '../../review/api/vocabularyApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { CallBudgetFields } from './CallBudgetFields.js';
 import { DescribeDialect } from './DescribeDialect.js';
@@ -168,7 +169,7 @@ interface VocabularyFieldProps {
 }
 
 function VocabularyField({ vocabulary, onChange }: VocabularyFieldProps) {
-  const { data: vocabularies = [] } = api.useVocabulariesQuery();
+  const { data: vocabularies = [] } = vocabularyApi.useVocabulariesQuery();
   return (
     <label className="flex flex-col gap-1">
       <span className="small-head">Its headings are of</span>

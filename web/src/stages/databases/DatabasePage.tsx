@@ -2,7 +2,9 @@ import { formatCount, questionTypeOf } from '@even-lantern/core';
 import type { DatabaseEvent, DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { Link, useParams } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { strategyApi } from '../../review/api/strategyApi.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { lanesOfReview } from '../../review/lanes.js';
 import { useOverlap } from '../../review/useOverlap.js';
 import { useReview } from '../../review/useReview.js';
@@ -16,7 +18,7 @@ import { Description, Failed, ForReview, QUESTIONS } from './DatabaseParts.js';
 export function DatabasePage() {
   const { database: id = '' } = useParams();
   const { review } = useReview();
-  const { data, error } = api.useDatabasesQuery();
+  const { data, error } = databaseApi.useDatabasesQuery();
   const database = data?.databases.find((each) => each.id === id);
   const failed = data?.failed.find((each) => each.id === id);
   return (
@@ -43,7 +45,7 @@ interface WholeProps {
 
 function Whole({ database, others }: WholeProps) {
   const { review } = useReview();
-  const { data: rehearsal } = api.useRehearsalQuery({ review: review.id, database: database.id });
+  const { data: rehearsal } = strategyApi.useRehearsalQuery({ review: review.id, database: database.id });
   const { currentData, isFetching, waiting } = useOverlap();
   const overlap = currentData?.databases[database.id];
   const late = others.filter(({ id }) => id !== database.id && currentData?.databases[id]?.late === true);
@@ -112,7 +114,7 @@ function ForQuestion({ rehearsal, overlap, late, others }: ForQuestionProps) {
 
 /** What people did to it; nothing where nobody did anything. */
 function Events({ id }: { id: string }) {
-  const { data: events = [] } = api.useDatabaseEventsQuery(id);
+  const { data: events = [] } = databaseApi.useDatabaseEventsQuery(id);
   if (events.length === 0) return null;
   return (
     <section aria-label="What was done to it" className="rule flex flex-col gap-1 border-t pt-4 pb-8">
@@ -149,7 +151,7 @@ function eventText(what: DatabaseEvent['what'], detail: string): string {
 
 /** What its records are like, all of them. */
 function Holdings({ database }: { database: DatabaseProfile }) {
-  const { currentData, error, isFetching } = api.useOverviewQuery({ database: database.id });
+  const { currentData, error, isFetching } = databaseApi.useOverviewQuery({ database: database.id });
   return (
     <section aria-label="What it holds" className="rule flex flex-col gap-2 border-t pt-4 pb-8">
       <h2 className="font-bold">What it holds</h2>

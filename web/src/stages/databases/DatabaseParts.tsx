@@ -20,7 +20,8 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { useReview } from '../../review/useReview.js';
 import { useUndo } from '../../review/undo.js';
 import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
@@ -157,7 +158,7 @@ interface ForReviewProps {
 /** What the strategy of the review finds in a database, and whether it is searched. */
 export function ForReview({ database, rehearsal, overlap, comparing }: ForReviewProps) {
   const { review } = useReview();
-  const { data: choices = [] } = api.useDatabaseChoicesQuery(review.id);
+  const { data: choices = [] } = databaseApi.useDatabaseChoicesQuery(review.id);
   const choice = choices.find((each) => each.database === database.id);
   const hits = rehearsal?.whole.hits ?? null;
   const unsettled = new Set(rehearsal?.problems.flatMap(({ termId }) => termId ?? [])).size;
@@ -217,7 +218,7 @@ interface ChooseProps {
 }
 
 function Choose({ reviewId, database, choice }: ChooseProps) {
-  const [choose] = api.useChooseDatabaseMutation();
+  const [choose] = databaseApi.useChooseDatabaseMutation();
   const [note, setNote] = useState(choice?.note ?? '');
   const save = (chosen: boolean) => {
     choose({ review: reviewId, database: database.id, change: { chosen, note } })
@@ -305,7 +306,7 @@ function OfAdded({ id, name }: OfAddedProps) {
 
 /** Takes a database that was added from the list; undo brings it back with all that was entered. */
 function TakeAway({ id, name }: OfAddedProps) {
-  const [remove, { isLoading }] = api.useRemoveDatabaseMutation();
+  const [remove, { isLoading }] = databaseApi.useRemoveDatabaseMutation();
   const { remember } = useUndo();
   const { review } = useReview();
   // From its own page, which is gone then, the way leads back to the list.
@@ -330,7 +331,7 @@ function TakeAway({ id, name }: OfAddedProps) {
 }
 
 function Release({ database: { id, name, release, nextRelease } }: { database: DatabaseProfile }) {
-  const [advance, { isLoading }] = api.useAdvanceDatabaseMutation();
+  const [advance, { isLoading }] = databaseApi.useAdvanceDatabaseMutation();
   const goOn = () => {
     advance(id)
       .unwrap()

@@ -2,7 +2,8 @@ import type { DatabaseProfile } from '@even-lantern/contract';
 import { questionTypeOf, type Advice } from '@even-lantern/core';
 import { Plus } from 'lucide-react';
 import { Link } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { useEachRehearsal } from '../../review/useEach.js';
 import { useOverlap } from '../../review/useOverlap.js';
 import { useReview } from '../../review/useReview.js';
@@ -12,7 +13,7 @@ import { Description, Failed, ForReview, QUESTIONS, recommendationFor } from './
 /** Where to search: what each database is, what the strategy finds there, and whether it is searched. */
 export function DatabasesStage() {
   const { review } = useReview();
-  const { data, error } = api.useDatabasesQuery();
+  const { data, error } = databaseApi.useDatabasesQuery();
   const databases = data?.databases ?? [];
   const overlap = useOverlap();
   const rehearsals = useEachRehearsal(

@@ -4,7 +4,8 @@ import { format } from 'date-fns';
 import { CalendarClock, Download, NotebookPen, ShieldCheck } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { EnterSearch } from './EnterSearch.js';
@@ -44,7 +45,7 @@ export function LedgerList({
     review: reviewId,
     ...filter,
   });
-  const { data: known } = api.useDatabasesQuery();
+  const { data: known } = databaseApi.useDatabasesQuery();
   const entries = data?.pages.flatMap((page) => page.entries) ?? [];
   const matching = data?.pages[0]?.matching;
   const narrowed = Object.keys(filter).length > 0;

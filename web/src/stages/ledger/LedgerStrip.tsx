@@ -4,7 +4,8 @@ import { format } from 'date-fns';
 import { ChevronDown, ChevronUp, TriangleAlert } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
-import { api } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { scheduleApi } from '../../review/api/scheduleApi.js';
 import { LedgerList } from './LedgerList.js';
@@ -28,8 +29,8 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
   };
   useHotkeys('esc', () => show(false), { enabled: open });
   const last = ledger?.lastRun ?? null;
-  const { data: review } = api.useReviewQuery(reviewId);
-  const { data: known } = api.useDatabasesQuery();
+  const { data: review } = reviewApi.useReviewQuery(reviewId);
+  const { data: known } = databaseApi.useDatabasesQuery();
   const database = known?.databases.find(({ id }) => id === last?.database);
   const since =
     last === null || review === undefined || database === undefined

@@ -2,7 +2,8 @@ import type { RunContent } from '@even-lantern/core';
 import { Repeat } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -12,7 +13,7 @@ import { useRuns } from '../../review/useRuns.js';
 /** Runs an entry again, and goes to the new entry when it has ended. */
 export function RunAgain({ content }: { content: RunContent }) {
   const { review } = useReview();
-  const { data: known } = api.useDatabasesQuery();
+  const { data: known } = databaseApi.useDatabasesQuery();
   const runs = useRuns(review.id);
   const [repeat, { error, isLoading }] = ledgerApi.useRepeatRunMutation();
   const [started, setStarted] = useState<string | null>(null);

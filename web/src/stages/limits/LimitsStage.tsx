@@ -7,7 +7,7 @@ import { Link, useSearchParams } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { useUndo } from '../../review/undo.js';
 import { useDatabaseChoice } from '../../review/useDatabaseChoice.js';
-import { useEachProfile } from '../../review/useEachProfile.js';
+import { useEachProfile } from '../../review/useEach.js';
 import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';

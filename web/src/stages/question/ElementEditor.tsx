@@ -1,7 +1,8 @@
 import { counted, elementShape } from '@even-lantern/core';
 import type { ElementChange, ReviewElement } from '@even-lantern/contract';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
 import { useReview } from '../../review/useReview.js';
 import { ElementTile } from '../../parts/ElementTile.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -20,8 +21,8 @@ export function ElementEditor({
   proposed: number;
 }) {
   const { review } = useReview();
-  const [changeElement, saving] = api.useChangeElementMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [changeElement, saving] = reviewApi.useChangeElementMutation();
+  const [refresh] = reviewApi.useLazyReviewQuery();
   const shape = elementShape(element.key);
   const own = review.lanes.filter(({ elementId, terms }) => elementId === element.id && terms.length > 0);
   const [noteOpen, setNoteOpen] = useState(false);

@@ -2,7 +2,9 @@ import { elementShape, formatCount, type TermContent } from '@even-lantern/core'
 import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { lanesOfReview } from '../../review/lanes.js';
 import { useShelf } from '../../review/useShelf.js';
 import { useReview } from '../../review/useReview.js';
@@ -27,7 +29,7 @@ export function Overview({
 }) {
   const { database } = useReview();
   const [text, setText] = useState('');
-  const { currentData, error, isFetching } = api.useOverviewQuery(
+  const { currentData, error, isFetching } = databaseApi.useOverviewQuery(
     { database: database?.id ?? '', text },
     { skip: text === '' || database === null },
   );
@@ -128,7 +130,7 @@ function TakeInto({
   const { review } = useReview();
   const { add } = useTermEdits();
   const { put } = useShelf();
-  const [changeElement] = api.useChangeElementMutation();
+  const [changeElement] = reviewApi.useChangeElementMutation();
   const lanes = lanesOfReview(review);
   const take = async (chosen: string) => {
     const [where, id] = chosen.split(' ');

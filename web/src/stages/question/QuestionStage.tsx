@@ -11,7 +11,8 @@ import { ArrowRight } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { Link } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
 import { termsOfElement } from '../../review/lanes.js';
 import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
@@ -224,8 +225,8 @@ function isEmpty(review: Review, { id, text, note, searched }: ReviewElement): b
 
 function FrameworkChoice() {
   const { review } = useReview();
-  const [changeReview] = api.useChangeReviewMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [changeReview] = reviewApi.useChangeReviewMutation();
+  const [refresh] = reviewApi.useLazyReviewQuery();
   const change = async (framework: FrameworkId) => {
     const { version } = await refresh(review.id).unwrap();
     const result = await changeReview({ id: review.id, version, framework });

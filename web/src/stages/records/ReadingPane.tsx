@@ -1,7 +1,8 @@
 import { sectionsOf, type BibRecord } from '@even-lantern/core';
 import type { Decision } from '@even-lantern/contract';
 import { useEffect, useRef } from 'react';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { recordApi } from '../../review/api/recordApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { DesignOfRecord } from './DesignOfRecord.js';
 import { FoundBy } from './FoundBy.js';
@@ -17,7 +18,7 @@ const CHOICES: readonly [Decision, string, string][] = [
 
 /** One record to be read and decided on. */
 export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision: Decision) => void }) {
-  const { data, currentData, error } = api.useRecordQuery(id);
+  const { data, currentData, error } = recordApi.useRecordQuery(id);
   const highlightsOf = useRecordHighlights();
   const top = useRef<HTMLElement>(null);
   useEffect(() => {

@@ -13,7 +13,7 @@ import {
 } from '@even-lantern/core';
 import type { Review, RunMark } from '@even-lantern/contract';
 import { useCallback, useMemo } from 'react';
-import { api } from '../../review/api/api.js';
+import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { lanesOfReview } from '../../review/lanes.js';
 import { useReview } from '../../review/useReview.js';
 import { useTermResolvers } from '../../review/useCrosswalk.js';
@@ -50,7 +50,7 @@ export function useRecordHighlights(): (record: BibRecord, run: string | null) =
   const served = useVocabularies().filter(({ databases }) => databases.length > 0);
   const context = useEvaluationContext(served.map(({ id }) => id));
   const readings = useTermResolvers();
-  const { data: marks } = api.useMarksQuery(review.id);
+  const { data: marks } = ledgerApi.useMarksQuery(review.id);
   const lanesFor = useMemo(() => {
     const known = new Map<string | null, LaneQuery[]>();
     return (vocabulary: string | null) => {

@@ -2,6 +2,7 @@ import type { Decision, DesignCounts } from '@even-lantern/contract';
 import { useEffect, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { api } from '../../review/api/api.js';
+import { recordApi } from '../../review/api/recordApi.js';
 import type { store } from '../../review/api/store.js';
 import { useDesigns } from '../../review/useDesigns.js';
 
@@ -13,7 +14,7 @@ export function useRecordDesigns(review: string) {
   const dispatch = useDispatch<typeof store.dispatch>();
   const designs = useDesigns();
   const [asking, setAsking] = useState(true);
-  const { data } = api.useDesignCountsQuery(review, { pollingInterval: asking ? ASKED_EVERY_MS : 0 });
+  const { data } = recordApi.useDesignCountsQuery(review, { pollingInterval: asking ? ASKED_EVERY_MS : 0 });
   const working = data !== undefined && data.pending > 0 && data.trouble === null;
   const before = useRef(false);
   useEffect(() => {

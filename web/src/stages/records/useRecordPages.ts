@@ -8,7 +8,7 @@ import {
 } from '@even-lantern/contract';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
-import { api } from '../../review/api/api.js';
+import { recordApi } from '../../review/api/recordApi.js';
 import type { store } from '../../review/api/store.js';
 import { PAGE_SIZE } from '../../review/decide.js';
 
@@ -50,15 +50,15 @@ export function useRecordPages(
       const query = argument(page);
       const key = JSON.stringify(query);
       if (!subscriptions.current.has(key)) {
-        subscriptions.current.set(key, dispatch(api.endpoints.records.initiate(query)));
+        subscriptions.current.set(key, dispatch(recordApi.endpoints.records.initiate(query)));
       }
     }
   }, [needed, argument, dispatch]);
 
-  const first = api.useRecordsQuery(argument(0));
-  const { data: counts } = api.useRecordCountsQuery(review);
+  const first = recordApi.useRecordsQuery(argument(0));
+  const { data: counts } = recordApi.useRecordCountsQuery(review);
   const selectors = useMemo(
-    () => needed.map((page) => api.endpoints.records.select(argument(page))),
+    () => needed.map((page) => recordApi.endpoints.records.select(argument(page))),
     [needed, argument],
   );
   const loaded = useSelector(

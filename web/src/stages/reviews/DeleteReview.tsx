@@ -1,7 +1,8 @@
 import { counted } from '@even-lantern/core';
 import type { ReviewHoldings, ReviewSummary } from '@even-lantern/contract';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -15,8 +16,8 @@ export function DeleteReview({
   onGone: () => void;
   onCancel: () => void;
 }) {
-  const { data, error } = api.useHoldingsQuery(id, { refetchOnMountOrArgChange: true });
-  const [deleteReview, deleting] = api.useDeleteReviewMutation();
+  const { data, error } = reviewApi.useHoldingsQuery(id, { refetchOnMountOrArgChange: true });
+  const [deleteReview, deleting] = reviewApi.useDeleteReviewMutation();
   return (
     <section aria-label={`Delete “${title}”`} className="flex flex-col gap-2 pb-4">
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}

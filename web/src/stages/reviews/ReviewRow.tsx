@@ -5,7 +5,8 @@ import { Archive, ArchiveRestore, Pencil, Trash2, PackageCheck } from 'lucide-re
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
 import { useUndo } from '../../review/undo.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { DeleteReview } from './DeleteReview.js';
@@ -23,7 +24,7 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
   const { id, title, version, sentence, stage, putAwayAt } = review;
   const [doing, setDoing] = useState<'rename' | 'delete' | null>(null);
   const { remember } = useUndo();
-  const [changeReview, changing] = api.useChangeReviewMutation();
+  const [changeReview, changing] = reviewApi.useChangeReviewMutation();
   const isAway = putAwayAt !== null;
   const putAway = async (wanted: boolean) => {
     const result = await changeReview({ id, version, putAway: wanted });

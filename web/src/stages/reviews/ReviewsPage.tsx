@@ -1,7 +1,8 @@
 import { counted } from '@even-lantern/core';
 import { useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { reviewApi } from '../../review/api/reviewApi.js';
 import { PersonMenu } from '../../review/PersonMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
@@ -11,8 +12,8 @@ import { TakePackage } from './TakePackage.js';
 
 /** All reviews and where each stands, and the way to begin another. */
 export function ReviewsPage() {
-  const { data: reviews, error } = api.useReviewsQuery(undefined, { refetchOnMountOrArgChange: true });
-  const [addReview, adding] = api.useAddReviewMutation();
+  const { data: reviews, error } = reviewApi.useReviewsQuery(undefined, { refetchOnMountOrArgChange: true });
+  const [addReview, adding] = reviewApi.useAddReviewMutation();
   const navigate = useNavigate();
   const atWork = (reviews ?? []).filter(({ putAwayAt }) => putAwayAt === null);
   const away = (reviews ?? []).filter(({ putAwayAt }) => putAwayAt !== null);

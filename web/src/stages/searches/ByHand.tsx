@@ -4,7 +4,8 @@ import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../review/FileReading.js';
 import { FileRemarks } from '../../parts/FileRemarks.js';
@@ -21,9 +22,9 @@ interface ByHandProps {
 
 /** For a database that is asked by hand: the count that a person read, and the records that it exported. */
 export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
-  const { data: answer, error } = api.useHandAnswerQuery({ database, text: line.sent });
-  const [enter, entering] = api.useEnterCountMutation();
-  const [give, giving] = api.useGiveRecordsMutation();
+  const { data: answer, error } = databaseApi.useHandAnswerQuery({ database, text: line.sent });
+  const [enter, entering] = databaseApi.useEnterCountMutation();
+  const [give, giving] = databaseApi.useGiveRecordsMutation();
   const [written, setWritten] = useState('');
   const hits = Number(written);
   const usable = /^\d+$/.test(written.trim());

@@ -1,6 +1,7 @@
 import { counted, formatCount } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { strategyApi } from '../../review/api/strategyApi.js';
 
 /** What the strategy finds in one of two databases and not in the other, work by work, with examples. */
 export function RecordsApart({
@@ -10,7 +11,7 @@ export function RecordsApart({
   reviewId: string;
   databases: [DatabaseProfile, DatabaseProfile];
 }) {
-  const { currentData, error, isFetching } = api.useApartQuery({
+  const { currentData, error, isFetching } = strategyApi.useApartQuery({
     review: reviewId,
     one: left.id,
     other: right.id,

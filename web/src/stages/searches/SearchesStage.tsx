@@ -10,7 +10,9 @@ import {
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { strategyApi } from '../../review/api/strategyApi.js';
+import { databaseApi } from '../../review/api/databaseApi.js';
 import { ownLineApi } from '../../review/api/ownLineApi.js';
 import { useDatabaseChoice } from '../../review/useDatabaseChoice.js';
 import { useEachTotal } from '../../review/useEach.js';
@@ -56,12 +58,12 @@ export function SearchesStage() {
   const { review, database } = useReview();
   const { data: rehearsal, error, isFetching, refetch } = useRehearsal();
   const runs = useRuns(review.id);
-  const translating = api.useTranslationQuery(
+  const translating = strategyApi.useTranslationQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
   );
   const translation = translating.data?.database === database?.id ? translating.data : undefined;
-  const { databases = NONE, failed = [] } = api.useDatabasesQuery().data ?? {};
+  const { databases = NONE, failed = [] } = databaseApi.useDatabasesQuery().data ?? {};
   const { choose } = useDatabaseChoice();
   const others = databases.filter(({ id }) => id !== database?.id);
   const { inVersions, inPeerReview, inAll, showPane, showBeside, ...panes } = useSheetPanes();

@@ -2,7 +2,8 @@ import type { DatabaseProfile, TranslatedLine } from '@even-lantern/contract';
 import { Copy, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { strategyApi } from '../../review/api/strategyApi.js';
 import { Count } from '../../parts/Count.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';
@@ -24,8 +25,8 @@ const COPY_KEYS = ['Alt C', 'Alt Shift C'] as const;
 export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
   const [left, right] = databases;
   const answers = [
-    api.useTranslationQuery({ review: reviewId, database: left.id }),
-    api.useTranslationQuery({ review: reviewId, database: right.id }),
+    strategyApi.useTranslationQuery({ review: reviewId, database: left.id }),
+    strategyApi.useTranslationQuery({ review: reviewId, database: right.id }),
   ];
   const [chosen, setChosen] = useState(-1);
   const shown = answers.flatMap(({ data }) => (data === undefined ? [] : [data]));

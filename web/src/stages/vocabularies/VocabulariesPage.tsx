@@ -4,7 +4,8 @@ import { format } from 'date-fns';
 import { FileUp, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, problemOf } from '../../review/api/api.js';
+import { problemOf } from '../../review/api/api.js';
+import { vocabularyApi } from '../../review/api/vocabularyApi.js';
 import { PersonMenu } from '../../review/PersonMenu.js';
 import { useCrosswalk } from '../../review/useCrosswalk.js';
 import { FilePicker } from '../../parts/FilePicker.js';
@@ -14,7 +15,7 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 
 /** All vocabularies, those of databases and those read from files, and what is settled between them. */
 export function VocabulariesPage() {
-  const { data, error } = api.useVocabulariesQuery(undefined, { refetchOnMountOrArgChange: true });
+  const { data, error } = vocabularyApi.useVocabulariesQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
     <main className="h-full overflow-auto">
       <div className="mx-auto flex max-w-4xl flex-col gap-6 px-4 py-10">
@@ -98,7 +99,8 @@ const FORMATS: Readonly<Record<string, VocabularyFormat>> = {
 
 /** Reads a vocabulary from a file. */
 function ReadVocabulary() {
-  const [importVocabulary, { data, error, isLoading, originalArgs }] = api.useImportVocabularyMutation();
+  const [importVocabulary, { data, error, isLoading, originalArgs }] =
+    vocabularyApi.useImportVocabularyMutation();
   const [wrongKind, setWrongKind] = useState<string | null>(null);
   const read = (file: File) => {
     const kind = FORMATS[file.name.split('.').at(-1)?.toLowerCase() ?? ''];

@@ -12,11 +12,11 @@ import {
   type Translation,
 } from '@even-lantern/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { api } from '../../../review/api/api.js';
 import { useEachMends } from '../../../review/api/checkApi.js';
 import { limitApi } from '../../../review/api/limitApi.js';
 import type { StrategyToCheck } from '../../../review/lookups.js';
 import { lookupsWithAll } from '../../../review/useLookup.js';
+import { useEachWords } from '../../../review/useEach.js';
 import { useTrees } from '../../../review/useVocabulary.js';
 import { beginningsToAsk, checkedStrategy } from './checkedStrategy.js';
 
@@ -150,29 +150,15 @@ function vocabulariesOf(review: Review, database: DatabaseProfile | null): strin
 
 /** What an index has that begins with some letters. */
 function useIndexWords(database: string | null, begins: readonly string[]): StrategyToCheck['indexWords'] {
-  const [ask] = api.useLazyWordsQuery();
-  const [words, setWords] = useState<StrategyToCheck['indexWords']>(NO_WORDS);
-  const key = JSON.stringify(begins);
-  useEffect(() => {
-    if (database === null || key === '[]') {
-      setWords(NO_WORDS);
-      return;
-    }
-    let wanted = true;
-    const asked = (JSON.parse(key) as string[]).map(async (each) => {
-      const answer = await ask({ database, begins: each }, true);
-      return [each, answer.data?.words ?? []] as const;
-    });
-    void Promise.all(asked).then((found) => {
-      if (wanted) setWords(new Map(found));
-    });
-    return () => {
-      wanted = false;
-    };
-  }, [database, key, ask]);
-  return words;
+  const answers = useEachWords(database ?? '', database === null ? NONE : begins);
+  return useMemo(() => {
+    // Worked out once, when all have come: what is missing would be told as misspelt.
+    if (answers.some(({ data, error }) => data === undefined && error === undefined)) return NO_WORDS;
+    return new Map(answers.map(({ data }, index) => [begins[index] ?? '', data?.words ?? []] as const));
+  }, [answers, begins]);
 }
 
+const NONE: readonly string[] = [];
 const NO_WORDS: StrategyToCheck['indexWords'] = new Map();
 
 /** By the line at which they are shown. */

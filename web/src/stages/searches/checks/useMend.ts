@@ -1,6 +1,7 @@
 import type { Mend } from '@even-lantern/core';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../../review/api/api.js';
+import { problemOf } from '../../../review/api/api.js';
+import { strategyApi } from '../../../review/api/strategyApi.js';
 import { lanesOfReview } from '../../../review/lanes.js';
 import { useLimitEdits } from '../../../review/useLimitEdits.js';
 import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
@@ -17,9 +18,9 @@ export function useMend(): (mend: Mend) => Promise<void> {
   const lanes = useLaneEdits();
   const own = useOwnLineEdits();
   const limits = useLimitEdits();
-  const [write] = api.useWriteLineMutation();
+  const [write] = strategyApi.useWriteLineMutation();
   // What is written by hand stands on the sheet already, with its version.
-  const { data: translation } = api.useTranslationQuery(
+  const { data: translation } = strategyApi.useTranslationQuery(
     { review: review.id, database: database?.id ?? '' },
     { skip: database === null },
   );

@@ -3,7 +3,7 @@ import type { DatabaseProfile, StrategyTotal } from '@even-lantern/contract';
 import { Play, X } from 'lucide-react';
 import { useId, useState, type FormEvent } from 'react';
 import { releaseText } from '../../../parts/release.js';
-import { api } from '../../../review/api/api.js';
+import { databaseApi } from '../../../review/api/databaseApi.js';
 import type { RunsState } from '../../../review/useRuns.js';
 
 /** What searches are usually run for. */
@@ -32,7 +32,7 @@ export function RunInSeveral({
   runs: RunsState;
   onClose: () => void;
 }) {
-  const { data: choices } = api.useDatabaseChoicesQuery(reviewId);
+  const { data: choices } = databaseApi.useDatabaseChoicesQuery(reviewId);
   // Where nobody chose yet, it is the databases that the review is to be searched in.
   const searched = choices?.flatMap(({ database, chosen }) => (chosen ? [database] : [])) ?? [];
   const [ticked, setTicked] = useState<string[] | null>(null);

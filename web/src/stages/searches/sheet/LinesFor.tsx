@@ -1,14 +1,15 @@
 import type { Review } from '@even-lantern/contract';
 import { Rows3, Rows4 } from 'lucide-react';
 import { toast } from 'sonner';
-import { api, problemOf } from '../../../review/api/api.js';
+import { problemOf } from '../../../review/api/api.js';
+import { reviewApi } from '../../../review/api/reviewApi.js';
 
 const OTHER = { term: 'lane', lane: 'term' } as const;
 
 /** How fine the lines are: one for each term, or one for each lane. It holds for all databases, and for what is run. */
 export function LinesFor({ review: { id, linesFor } }: { review: Review }) {
-  const [change, { isLoading }] = api.useChangeReviewMutation();
-  const [refresh] = api.useLazyReviewQuery();
+  const [change, { isLoading }] = reviewApi.useChangeReviewMutation();
+  const [refresh] = reviewApi.useLazyReviewQuery();
   const choose = async () => {
     try {
       const { version } = await refresh(id).unwrap();

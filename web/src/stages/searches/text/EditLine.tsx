@@ -7,7 +7,8 @@ import type {
   TranslatedLoss,
 } from '@even-lantern/contract';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { api, problemOf } from '../../../review/api/api.js';
+import { problemOf } from '../../../review/api/api.js';
+import { strategyApi } from '../../../review/api/strategyApi.js';
 import { useVocabulary } from '../../../review/useVocabulary.js';
 import { Count } from '../../../parts/Count.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
@@ -49,7 +50,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     setProposed(null);
     void save({ text: next, language });
   };
-  const [convert, converting] = api.useConvertLineMutation();
+  const [convert, converting] = strategyApi.useConvertLineMutation();
   const [proposed, setProposed] = useState<Proposed | null>(null);
   const put = (other: 'own' | 'cql', said: string) => {
     setProposed(null);
@@ -217,7 +218,7 @@ type Written = Pick<LineTextChange, 'text' | 'language'>;
  * Keeps what is typed after a pause, one request after the other, so that each is made on the version before it.
  */
 function useLineWriting(review: string, database: string, { key, version: present }: TranslatedLine) {
-  const [write] = api.useWriteLineMutation();
+  const [write] = strategyApi.useWriteLineMutation();
   const [problem, setProblem] = useState<Problem | null>(null);
   const version = useRef(present);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
