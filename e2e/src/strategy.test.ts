@@ -128,12 +128,12 @@ test('what somebody else wrote meanwhile is shown beside what was typed, and not
   });
   expect(answer.status).toBe(200);
   await browser.press(' or nurse*');
-  await browser.textWhen('[aria-label="Line of your own"]', (text) => text.includes('Keep what stands here'));
+  await browser.textWhen('[aria-label="Line of your own"]', (text) => text.includes('Keep mine'));
   const shown = await browser.textOf('[aria-label="Line of your own"]');
   expect(shown).toContain('dusk or nurse*');
   expect(shown).toContain('dawn');
   expect((await read())?.text).toBe('dawn');
-  await (await browser.named('Keep what stands here')).click();
+  await (await browser.named('Keep mine')).click();
   await ownHits('dusk or nurse*');
   expect((await read())?.text).toBe('dusk or nurse*');
   await (await browser.named('Take away Del')).click();

@@ -101,12 +101,12 @@ export function useRuns(reviewId: string): RunsState {
       runs.some((run) => run.database === database && run.status === 'running'),
     async start(run) {
       startingMany.reset();
-      const { data } = await startRun({ reviewId, run: { ...run, timeZone } });
+      const { data } = await startRun({ review: reviewId, run: { ...run, timeZone } });
       if (data !== undefined) begin([data], []);
     },
     async startTogether(body) {
       starting.reset();
-      const { data } = await startRuns({ reviewId, runs: { ...body, timeZone } });
+      const { data } = await startRuns({ review: reviewId, runs: { ...body, timeZone } });
       if (data === undefined) return false;
       begin(data.started, data.refused);
       return data.started.length > 0;

@@ -9,8 +9,8 @@ import {
 import type { Problem, ReviewTerm, TermChange } from '@even-lantern/contract';
 import { toast } from 'sonner';
 import { problemOf } from './api/api.js';
-import { reviewApi } from './api/reviewApi.js';
 import { termApi } from './api/termApi.js';
+import { useEdit } from './useEdit.js';
 import { useReview } from './useReview.js';
 
 const SHOWN_MS = 2500;
@@ -26,20 +26,11 @@ function showTerm(id: string): void {
 /** Adding, changing, moving, holding back and taking out terms. The server keeps each as a step that can be taken back. */
 export function useTermEdits() {
   const { review } = useReview();
+  const edit = useEdit();
   const [addTerm] = termApi.useAddTermMutation();
   const [changeTerm] = termApi.useChangeTermMutation();
-  const [refresh] = reviewApi.useLazyReviewQuery();
-
-  /** @returns the problem, when the change was not made */
-  const edit = async (term: ReviewTerm, change: TermChange): Promise<Problem | null> => {
-    const result = await changeTerm({ reviewId: review.id, id: term.id, version: term.version, change });
-    return result.data === undefined ? problemOf(result.error) : null;
-  };
-
-  const tell = (problem: Problem | null): boolean => {
-    if (problem !== null) toast.error(problem.title, { description: problem.detail });
-    return problem === null;
-  };
+  const send = ({ id, version }: ReviewTerm, change: TermChange) =>
+    changeTerm({ review: review.id, id, version, change });
 
   return {
     /** @returns what is wrong with the first that was not added, or null */
@@ -55,7 +46,7 @@ export function useTermEdits() {
       const there: ReviewTerm[] = [];
       for (const content of list) {
         const result = await addTerm({
-          reviewId: review.id,
+          review: review.id,
           term: { laneId, content, origin },
           edit: together,
         });
@@ -76,23 +67,21 @@ export function useTermEdits() {
 
     async remove(term: ReviewTerm): Promise<void> {
       const { text } = describeTerm(term.content);
-      if (!tell(await edit(term, { removed: true }))) return;
       const used = review.ownLines.some((line) => linesReferredTo(line.text).includes(termKey(term.id)));
-      const description = used ? 'A line of your own refers to it, and cannot be counted now.' : undefined;
-      toast(`Took out ${text}. Ctrl Z puts it back.`, { description });
+      const detail = used ? 'A line of your own refers to it, and cannot be counted now.' : undefined;
+      const notice = () => [`Took out ${text}. Ctrl Z puts it back.`, detail] as const;
+      await edit(send(term, { removed: true }), { notice });
     },
 
-    change: (term: ReviewTerm, content: TermContent) => edit(term, { content }),
+    /** @returns why it was not changed, which is shown beside the term */
+    change: async (term: ReviewTerm, content: TermContent): Promise<Problem | null> =>
+      (await edit(send(term, { content }), { shownBeside: 'all' })).problem,
 
     /** @param reason why it is kept without being searched; null searches it again */
     holdBack: async (term: ReviewTerm, reason: string | null): Promise<boolean> =>
-      tell(await edit(term, { heldBack: reason })),
+      (await edit(send(term, { heldBack: reason }))).problem === null,
 
-    move: async (term: ReviewTerm, laneId: string): Promise<boolean> => tell(await edit(term, { laneId })),
-
-    /** Fetches the review anew, after somebody else changed it. */
-    refresh: async () => {
-      await refresh(review.id).unwrap();
-    },
+    move: async (term: ReviewTerm, laneId: string): Promise<boolean> =>
+      (await edit(send(term, { laneId }))).problem === null,
   };
 }

@@ -1,15 +1,19 @@
-/** Edits of terms and limits that are shown before the server has answered them. */
-import type { LimitChange, Review, TermChange } from '@even-lantern/contract';
+/** Edits that are shown before the server has answered them. */
+import type { Review } from '@even-lantern/contract';
 
-type Shown = Pick<TermChange, 'content'> | Omit<LimitChange, 'removed' | 'before'>;
+/** What can be edited of a review by itself. */
+export interface Thing {
+  id: string;
+}
 
-const underWay = new Map<string, Shown[]>();
+/** What edits change, by the id of the thing that they are made of, in their order. */
+const underWay = new Map<string, object[]>();
 
-/** Shows an edit in every state of the review that arrives until it is answered. */
+/** Shows what an edit changes in every state of the review that arrives until it is answered. */
 export async function showUntilAnswered(
   id: string,
-  change: Shown,
-  answered: Promise<unknown>,
+  change: object,
+  answered: PromiseLike<unknown>,
 ): Promise<void> {
   underWay.set(id, [...(underWay.get(id) ?? []), change]);
   try {
@@ -23,12 +27,22 @@ export async function showUntilAnswered(
 
 /** A review as it was asked for before some edits, with those edits. */
 export function withEditsShown(review: Review): Review {
-  const shown = <Thing extends { id: string }>(thing: Thing): Thing =>
-    (underWay.get(thing.id) ?? []).reduce((now, change) => ({ ...now, ...change }), thing);
   if (underWay.size === 0) return review;
+  const shown = <Own extends Thing>(thing: Own): Own =>
+    (underWay.get(thing.id) ?? []).reduce<Own>((now, change) => ({ ...now, ...change }), thing);
   return {
     ...review,
-    lanes: review.lanes.map((lane) => ({ ...lane, terms: lane.terms.map(shown) })),
+    elements: review.elements.map(shown),
+    lanes: review.lanes.map((lane) => ({ ...shown(lane), terms: lane.terms.map(shown) })),
     limits: review.limits.map(shown),
+    ownLines: review.ownLines.map(shown),
   };
+}
+
+/** Something of a review by its id: an element, a lane, a term, a limit or a line of one’s own. */
+export function thingOf(review: Review, id: string): Thing | undefined {
+  const { elements, lanes, limits, ownLines } = review;
+  return [...elements, ...lanes, ...lanes.flatMap(({ terms }) => terms), ...limits, ...ownLines].find(
+    (each) => each.id === id,
+  );
 }

@@ -8,9 +8,9 @@ const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' |
 
 export const laneApi = api.injectEndpoints({
   endpoints: (build) => ({
-    readLanes: build.mutation<LanesRead, { reviewId: string; lanes: LanesDocument }>({
-      query: ({ reviewId, lanes }) => ({
-        url: `reviews/${reviewId}/lanes.json`,
+    readLanes: build.mutation<LanesRead, { review: string; lanes: LanesDocument }>({
+      query: ({ review, lanes }) => ({
+        url: `reviews/${review}/lanes.json`,
         method: 'POST',
         body: lanes,
       }),
@@ -20,8 +20,8 @@ export const laneApi = api.injectEndpoints({
       query: (laneId) => `lanes/${laneId}/history`,
       providesTags: ['Review'],
     }),
-    createLane: build.mutation<{ laneId: string; review: Review }, { reviewId: string; lane: NewLane }>({
-      query: ({ reviewId, lane }) => ({ url: `reviews/${reviewId}/lanes`, method: 'POST', body: lane }),
+    createLane: build.mutation<{ laneId: string; review: Review }, { review: string; lane: NewLane }>({
+      query: ({ review, lane }) => ({ url: `reviews/${review}/lanes`, method: 'POST', body: lane }),
       invalidatesTags: lanesChanged,
     }),
     changeLane: build.mutation<Review, { id: string; version: number; change: LaneChange }>({

@@ -31,13 +31,13 @@ export const ledgerApi = api.injectEndpoints({
       query: (review) => `reviews/${review}/marks`,
       providesTags: ['Ledger'],
     }),
-    startRun: build.mutation<Run, { reviewId: string; run: NewRun }>({
-      query: ({ reviewId, run }) => ({ url: `reviews/${reviewId}/runs`, method: 'POST', body: run }),
+    startRun: build.mutation<Run, { review: string; run: NewRun }>({
+      query: ({ review, run }) => ({ url: `reviews/${review}/runs`, method: 'POST', body: run }),
       invalidatesTags: ['Ledger'],
     }),
-    startRuns: build.mutation<StartedRuns, { reviewId: string; runs: NewRuns }>({
-      query: ({ reviewId, runs }) => ({
-        url: `reviews/${reviewId}/runs/together`,
+    startRuns: build.mutation<StartedRuns, { review: string; runs: NewRuns }>({
+      query: ({ review, runs }) => ({
+        url: `reviews/${review}/runs/together`,
         method: 'POST',
         body: runs,
       }),

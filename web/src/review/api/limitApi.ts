@@ -11,8 +11,7 @@ import type {
   StepSampleRequest,
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
-import { reviewApi } from './reviewApi.js';
-import { showUntilAnswered } from './editsShown.js';
+import { shownAtOnce, type Edit } from './shownAtOnce.js';
 
 const limitsChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
   error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
@@ -28,28 +27,16 @@ export const limitApi = api.injectEndpoints({
       query: ({ review, limits }) => ({ url: `reviews/${review}/limits`, method: 'POST', body: { limits } }),
       invalidatesTags: limitsChanged,
     }),
-    changeLimit: build.mutation<
-      ReviewLimit,
-      { review: string; id: string; version: number; change: LimitChange }
-    >({
+    changeLimit: build.mutation<ReviewLimit, Edit<LimitChange>>({
       query: ({ id, version, change }) => ({
         url: `limits/${id}`,
         method: 'PATCH',
         body: change,
         headers: ifMatch(version),
       }),
-      // Shown at once, so that the next change is made of what one sees.
-      async onQueryStarted({ review, id, change }, { dispatch, queryFulfilled }) {
-        const { removed, before, ...changed } = change;
-        if (removed !== undefined || before !== undefined) return;
-        const shown = dispatch(
-          reviewApi.util.updateQueryData('review', review, ({ limits }) => {
-            const limit = limits.find((each) => each.id === id);
-            if (limit) Object.assign(limit, changed);
-          }),
-        );
-        await showUntilAnswered(id, changed, queryFulfilled).catch(() => shown.undo());
-      },
+      onQueryStarted: shownAtOnce(({ removed, before, ...changed }) =>
+        removed === undefined && before === undefined ? changed : null,
+      ),
       invalidatesTags: limitsChanged,
     }),
     profile: build.query<LimitProfile, OfReview<ProfileRequest>>({

@@ -9,6 +9,7 @@ import type {
 } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
 import { reviewApi } from './reviewApi.js';
+import { shownAtOnce, type Edit } from './shownAtOnce.js';
 
 const linesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
   error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
@@ -31,27 +32,16 @@ export const ownLineApi = api.injectEndpoints({
       },
       invalidatesTags: linesChanged,
     }),
-    changeOwnLine: build.mutation<
-      ReviewOwnLine,
-      { review: string; id: string; version: number; change: OwnLineChange }
-    >({
+    changeOwnLine: build.mutation<ReviewOwnLine, Edit<OwnLineChange>>({
       query: ({ id, version, change }) => ({
         url: `own-lines/${id}`,
         method: 'PATCH',
         body: change,
         headers: ifMatch(version),
       }),
-      // The answer is put in place at once, so that the next edit is made on the new version.
-      async onQueryStarted({ review, id, change }, { dispatch, queryFulfilled }) {
-        const answer = await queryFulfilled.catch(() => null);
-        if (answer === null || change.removed !== undefined || change.before !== undefined) return;
-        dispatch(
-          reviewApi.util.updateQueryData('review', review, ({ ownLines }) => {
-            const line = ownLines.find((each) => each.id === id);
-            if (line) Object.assign(line, answer.data);
-          }),
-        );
-      },
+      onQueryStarted: shownAtOnce(({ removed, before, ...changed }) =>
+        removed === undefined && before === undefined ? changed : null,
+      ),
       invalidatesTags: linesChanged,
     }),
     mergeOwnLines: build.mutation<

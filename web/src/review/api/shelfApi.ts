@@ -12,19 +12,19 @@ export const shelfApi = api.injectEndpoints({
   endpoints: (build) => ({
     makeConcepts: build.mutation<
       { laneIds: string[]; review: Review },
-      { reviewId: string; body: NewConcepts }
+      { review: string; body: NewConcepts }
     >({
-      query: ({ reviewId, body }) => ({ url: `reviews/${reviewId}/concepts`, method: 'POST', body }),
+      query: ({ review, body }) => ({ url: `reviews/${review}/concepts`, method: 'POST', body }),
       // The lanes stand at once: where a database is slow, what is asked of it holds up asking for them.
-      async onQueryStarted({ reviewId }, { dispatch, queryFulfilled }) {
+      async onQueryStarted({ review }, { dispatch, queryFulfilled }) {
         const answer = await queryFulfilled.catch(() => null);
         if (answer !== null)
-          await dispatch(reviewApi.util.upsertQueryData('review', reviewId, answer.data.review));
+          await dispatch(reviewApi.util.upsertQueryData('review', review, answer.data.review));
       },
       invalidatesTags: lanesChanged,
     }),
-    putOnShelf: build.mutation<ShelfItem, { reviewId: string; item: NewShelfItem }>({
-      query: ({ reviewId, item }) => ({ url: `reviews/${reviewId}/shelf`, method: 'POST', body: item }),
+    putOnShelf: build.mutation<ShelfItem, { review: string; item: NewShelfItem }>({
+      query: ({ review, item }) => ({ url: `reviews/${review}/shelf`, method: 'POST', body: item }),
       invalidatesTags: shelfChanged,
     }),
     takeOffShelf: build.mutation<ShelfItem, { id: string; version: number }>({

@@ -1,42 +1,28 @@
 /** What the interface asks of the server about terms. */
 import { EDIT_HEADER, type NewTerm, type ReviewTerm, type TermChange } from '@even-lantern/contract';
 import { api, ifMatch } from './api.js';
-import { reviewApi } from './reviewApi.js';
-import { showUntilAnswered } from './editsShown.js';
+import { shownAtOnce, type Edit } from './shownAtOnce.js';
 
 export const termApi = api.injectEndpoints({
   endpoints: (build) => ({
     /** @param edit the same for terms that are added as one edit */
-    addTerm: build.mutation<ReviewTerm, { reviewId: string; term: NewTerm; edit: string }>({
-      query: ({ reviewId, term, edit }) => ({
-        url: `reviews/${reviewId}/terms`,
+    addTerm: build.mutation<ReviewTerm, { review: string; term: NewTerm; edit: string }>({
+      query: ({ review, term, edit }) => ({
+        url: `reviews/${review}/terms`,
         method: 'POST',
         body: term,
         headers: { [EDIT_HEADER]: edit },
       }),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
-    changeTerm: build.mutation<
-      ReviewTerm,
-      { reviewId: string; id: string; version: number; change: TermChange }
-    >({
+    changeTerm: build.mutation<ReviewTerm, Edit<TermChange>>({
       query: ({ id, version, change }) => ({
         url: `terms/${id}`,
         method: 'PATCH',
         body: change,
         headers: ifMatch(version),
       }),
-      // Shown at once, so that the next change is made of what one sees.
-      async onQueryStarted({ reviewId, id, change: { content } }, { dispatch, queryFulfilled }) {
-        if (content === undefined) return;
-        const shown = dispatch(
-          reviewApi.util.updateQueryData('review', reviewId, ({ lanes }) => {
-            const term = lanes.flatMap(({ terms }) => terms).find((each) => each.id === id);
-            if (term) term.content = content;
-          }),
-        );
-        await showUntilAnswered(id, { content }, queryFulfilled).catch(() => shown.undo());
-      },
+      onQueryStarted: shownAtOnce(({ content }) => (content === undefined ? null : { content })),
       invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
     }),
   }),

@@ -16,7 +16,7 @@ export function LanesMenu() {
   const read = async (file: File) => {
     const lanes = await jsonFrom(file, 'lanes');
     if (lanes === undefined) return;
-    const result = await readLanes({ reviewId: review.id, lanes: lanes as LanesDocument });
+    const result = await readLanes({ review: review.id, lanes: lanes as LanesDocument });
     if (result.data === undefined) {
       const { title, errors = [] } = problemOf(result.error);
       toast.error(`${errors[0]?.message ?? title} Nothing was added.`);

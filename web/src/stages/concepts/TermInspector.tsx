@@ -11,7 +11,7 @@ import { useVocabularies } from '../../review/useVocabulary.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
 import { Inspector } from '../../parts/Inspector.js';
-import { ProblemNote } from '../../parts/ProblemNote.js';
+import { EditConflict } from '../../parts/EditConflict.js';
 import { Endings } from './Endings.js';
 import { HeadingOptions } from './HeadingOptions.js';
 import { HeadingPlace } from './HeadingPlace.js';
@@ -173,42 +173,26 @@ function Conflict({
   mine: TermContent;
   onDone: (failed: Problem | null) => void;
 }) {
-  const { change, refresh } = useTermEdits();
+  const { change } = useTermEdits();
   const theirs = problem.status === 412 ? (problem.current as ReviewTerm) : null;
   const inWords = (content: TermContent) => {
     const { text, marks } = describeTerm(content);
     return `${text} (${marks.join(', ')})`;
   };
   return (
-    <ProblemNote problem={problem}>
-      {theirs !== null && (
-        <span className="flex flex-col gap-2 pt-1">
-          <span className="text-base-content">
+    <EditConflict
+      problem={problem}
+      theirs={
+        theirs !== null && (
+          <>
             Theirs: {inWords(theirs.content)}
             <br />
             Yours: {inWords(mine)}
-          </span>
-          <span className="flex gap-2">
-            <button
-              className="btn btn-sm btn-quiet"
-              onClick={() =>
-                void change({ ...term, version: theirs.version, content: theirs.content }, mine).then(onDone)
-              }
-            >
-              Keep mine
-            </button>
-            <button
-              className="btn btn-sm btn-quiet"
-              onClick={() => {
-                onDone(null);
-                void refresh();
-              }}
-            >
-              Take theirs
-            </button>
-          </span>
-        </span>
-      )}
-    </ProblemNote>
+          </>
+        )
+      }
+      onKeepMine={() => void change({ ...term, version: theirs?.version ?? term.version }, mine).then(onDone)}
+      onTakeTheirs={() => onDone(null)}
+    />
   );
 }

@@ -3,10 +3,11 @@ import type { Overview as OverviewAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../review/api/api.js';
-import { reviewApi } from '../../review/api/reviewApi.js';
+import { questionApi } from '../../review/api/questionApi.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { lanesOfReview } from '../../review/lanes.js';
 import { useShelf } from '../../review/useShelf.js';
+import { useEdit } from '../../review/useEdit.js';
 import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { LineForm } from '../../parts/LineForm.js';
@@ -130,7 +131,8 @@ function TakeInto({
   const { review } = useReview();
   const { add } = useTermEdits();
   const { put } = useShelf();
-  const [changeElement] = reviewApi.useChangeElementMutation();
+  const edit = useEdit();
+  const [changeElement] = questionApi.useChangeElementMutation();
   const lanes = lanesOfReview(review);
   const take = async (chosen: string) => {
     const [where, id] = chosen.split(' ');
@@ -149,10 +151,13 @@ function TakeInto({
     if (element === undefined) return;
     const { name } = elementShape(element.key);
     const text = element.text.trim() === '' ? value : `${element.text.trim()}, ${value}`;
-    const { version } = element;
-    const result = await changeElement({ reviewId: review.id, id: element.id, version, change: { text } });
-    if (result.data === undefined) toast.error(problemOf(result.error).title);
-    else toast(`Wrote ${value} into ${name.toLowerCase()}.`);
+    const sent = changeElement({
+      review: review.id,
+      id: element.id,
+      version: element.version,
+      change: { text },
+    });
+    await edit(sent, { notice: () => `Wrote ${value} into ${name.toLowerCase()}.` });
   };
   const toLanes = lanes.map(({ id, name }) => ({ id: `lane ${id}`, name, group: 'A lane' }));
   const texts = review.elements.map(({ id, key }) => ({

@@ -1,10 +1,10 @@
 import { counted } from '@even-lantern/core';
 import { format } from 'date-fns';
-import { reviewApi } from '../../review/api/reviewApi.js';
+import { questionApi } from '../../review/api/questionApi.js';
 
 /** Earlier wordings of an element, each of which can be taken back. */
 export function Wordings({ elementId, onTake }: { elementId: string; onTake: (text: string) => void }) {
-  const { data = [] } = reviewApi.useWordingsQuery(elementId);
+  const { data = [] } = questionApi.useWordingsQuery(elementId);
   if (data.length === 0) return null;
   return (
     <details className="text-xs">

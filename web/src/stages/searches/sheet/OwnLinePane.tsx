@@ -9,22 +9,19 @@ import {
   writingsIn,
   type OwnLineRole,
 } from '@even-lantern/core';
-import type { DatabaseProfile, Problem, ReviewOwnLine } from '@even-lantern/contract';
+import type { DatabaseProfile, RehearsedLine, ReviewOwnLine } from '@even-lantern/contract';
 import { format } from 'date-fns';
-import { lazy, Suspense, useEffect, useId, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useEffectEvent, useId, useMemo, useRef, useState } from 'react';
+import { useAutosave } from '../../../review/useAutosave.js';
 import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
 import { useVocabulary } from '../../../review/useVocabulary.js';
 import { ChoiceMenu } from '../../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
-import { ProblemNote } from '../../../parts/ProblemNote.js';
+import { EditConflict } from '../../../parts/EditConflict.js';
 import { readerFor, type Finding } from '../text/readText.js';
 import { lineNames, ownLineName, type LineNames } from '../lines/sheetLines.js';
-import type { RehearsedLine } from '@even-lantern/contract';
 
 const TextEditor = lazy(() => import('../text/TextEditor.js'));
-
-/** A pause in typing after which what was typed is kept. */
-const PAUSE_MS = 500;
 
 const ROLES: Readonly<Record<OwnLineRole, [name: string, about: string]>> = {
   looks: ['Only looks', 'it is counted, and no more'],
@@ -202,14 +199,15 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
   const reader = useMemo(() => readerFor(database, tree, 'cql'), [database, tree]);
   const writings = useMemo(() => writingsIn(null, reader.context), [reader]);
   const [text, setText] = useState(() => textToShow(own.text, names.numberOf));
-  const [problem, setProblem] = useState<Problem | null>(null);
-  const typed = useRef<string | null>(null);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const latest = useRef({ own, names, edits });
+  const vocabulary = database.vocabulary?.id ?? null;
+  const autosave = useAutosave<string>(async (shown, over) => {
+    const kept = textToKeep(shown, names.keyOf, vocabulary);
+    if (kept === own.text) return null;
+    return edits.change(over === null ? own : { ...own, version: over }, { text: kept });
+  });
 
   // What stands here is said by the numbers that the lines have now.
   const before = useRef(names);
-  latest.current = { own, names, edits };
   useEffect(() => {
     if (before.current === names) return;
     const { keyOf } = before.current;
@@ -217,32 +215,10 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
     setText((shown) => textToShow(textToKeep(shown, keyOf, null), names.numberOf));
   }, [names]);
   // What somebody else wrote, or was undone, is shown as long as nothing is being typed.
-  useEffect(() => {
-    if (typed.current === null) setText(textToShow(own.text, latest.current.names.numberOf));
-  }, [own.text]);
-
-  const vocabulary = database.vocabulary?.id ?? null;
-  /** after a refusal nothing is sent until somebody says which text is to stay */
-  const held = useRef(false);
-  const send = useRef(async () => {});
-  send.current = async () => {
-    clearTimeout(timer.current);
-    const shown = typed.current;
-    if (shown === null || held.current) return;
-    typed.current = null;
-    const { own: line, names: now, edits: by } = latest.current;
-    const kept = textToKeep(shown, now.keyOf, vocabulary);
-    if (kept === line.text) return;
-    const refused = await by.change(line, { text: kept });
-    // What was not kept stays where it was typed.
-    if (refused !== null) {
-      typed.current ??= shown;
-      held.current = true;
-    }
-    setProblem(refused);
-  };
-  // Leaving does not lose what was typed last.
-  useEffect(() => () => void send.current(), []);
+  const showKept = useEffectEvent(() => {
+    if (!autosave.waits()) setText(textToShow(own.text, names.numberOf));
+  });
+  useEffect(() => showKept(), [own.text]);
 
   const findings = (shown: string): Finding[] => {
     if (shown.trim() === '') return [];
@@ -272,12 +248,10 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
           onChange={(next) => {
             if (next === text) return;
             setText(next);
-            typed.current = next;
-            clearTimeout(timer.current);
-            timer.current = setTimeout(() => void send.current(), PAUSE_MS);
+            autosave.save(next);
           }}
           onLeave={() => {
-            void send.current();
+            autosave.flush();
             document.querySelector<HTMLElement>(`[data-line="${CSS.escape(ownKey(own.id))}"]`)?.focus();
           }}
         />
@@ -296,31 +270,20 @@ function OwnText({ own, names, count, database, focus }: OwnTextProps) {
           {finding.severity === 'wrong' && ' It is kept as it is.'}
         </p>
       )}
-      {problem !== null && (
-        <ProblemNote problem={problem}>
-          <p className="font-mono text-xs break-words">{textToShow(own.text, names.numberOf)}</p>
-          <button
-            className="btn btn-sm btn-quiet mt-1"
-            onClick={() => {
-              held.current = false;
-              typed.current = text;
-              void send.current();
-            }}
-          >
-            Keep what stands here
-          </button>{' '}
-          <button
-            className="btn btn-sm btn-quiet mt-1"
-            onClick={() => {
-              held.current = false;
-              typed.current = null;
-              setText(textToShow(own.text, names.numberOf));
-              setProblem(null);
-            }}
-          >
-            Take the other
-          </button>
-        </ProblemNote>
+      {autosave.problem !== null && (
+        <EditConflict
+          problem={autosave.problem}
+          theirs={
+            <>
+              Theirs: <span className="font-mono text-xs">{textToShow(own.text, names.numberOf)}</span>
+            </>
+          }
+          onKeepMine={autosave.keepMine}
+          onTakeTheirs={() => {
+            autosave.takeTheirs();
+            setText(textToShow(own.text, names.numberOf));
+          }}
+        />
       )}
     </div>
   );

@@ -6,20 +6,19 @@ import type {
   TranslatedLine,
   TranslatedLoss,
 } from '@even-lantern/contract';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { problemOf } from '../../../review/api/api.js';
 import { strategyApi } from '../../../review/api/strategyApi.js';
+import { useAutosave } from '../../../review/useAutosave.js';
 import { useVocabulary } from '../../../review/useVocabulary.js';
 import { Count } from '../../../parts/Count.js';
+import { EditConflict } from '../../../parts/EditConflict.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import { Difference } from './Difference.js';
 import { PlainTree } from './PlainTree.js';
 import { readerFor, readText } from './readText.js';
 
 const TextEditor = lazy(() => import('./TextEditor.js'));
-
-/** A pause in typing after which what was typed is kept. */
-const PAUSE_MS = 500;
 
 interface EditLineProps {
   reviewId: string;
@@ -33,7 +32,8 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
   const tree = useVocabulary(database.vocabulary?.id ?? '');
   const [language, setLanguage] = useState(line.written?.language ?? 'own');
   const [text, setText] = useState(line.written?.text ?? line.sent);
-  const { save, problem, keepMine } = useLineWriting(reviewId, database.id, line);
+  const autosave = useLineWriting(reviewId, database.id, line);
+  const theirs = autosave.problem?.status === 412 ? theirsIn(autosave.problem) : null;
 
   const reader = useMemo(() => readerFor(database, tree, language), [database, tree, language]);
   const writings = useMemo(
@@ -48,7 +48,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     if (next === text) return;
     setText(next);
     setProposed(null);
-    void save({ text: next, language });
+    autosave.save({ text: next, language });
   };
   const [convert, converting] = strategyApi.useConvertLineMutation();
   const [proposed, setProposed] = useState<Proposed | null>(null);
@@ -56,7 +56,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     setProposed(null);
     setLanguage(other);
     setText(said);
-    if (line.written !== null || said !== line.lanes?.[other]) void save({ text: said, language: other });
+    if (line.written !== null || said !== line.lanes?.[other]) autosave.save({ text: said, language: other });
   };
   /**
    * In the other language, as the server prints it with the database's whole vocabulary. What would be lost is shown
@@ -74,7 +74,7 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
     else setProposed({ to: other, text: said, losses });
   };
   const takeLanes = () => {
-    void save({ text: null, language }, true);
+    autosave.save({ text: null, language }, 'at once');
     onDone();
   };
   const ownName = database.dialect === null ? null : `${database.name}’s own`;
@@ -145,12 +145,22 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
           onLeave={onDone}
         />
       </Suspense>
-      {problem !== null && (
-        <ProblemNote problem={problem}>
-          <button className="btn btn-sm btn-quiet mt-1" onClick={() => keepMine({ text, language })}>
-            Keep what stands here
-          </button>
-        </ProblemNote>
+      {autosave.problem !== null && (
+        <EditConflict
+          problem={autosave.problem}
+          theirs={
+            <>
+              Theirs:{' '}
+              <span className="font-mono text-xs">{theirs?.text ?? line.lanes?.[language] ?? ''}</span>
+            </>
+          }
+          onKeepMine={autosave.keepMine}
+          onTakeTheirs={() => {
+            autosave.takeTheirs();
+            setLanguage(theirs?.language ?? language);
+            setText(theirs?.text ?? line.lanes?.[language] ?? line.sent);
+          }}
+        />
       )}
       {wrong.map(({ from, message }) => (
         <p key={message} role="alert" className="problem">
@@ -214,54 +224,30 @@ interface Proposed {
 
 type Written = Pick<LineTextChange, 'text' | 'language'>;
 
-/**
- * Keeps what is typed after a pause, one request after the other, so that each is made on the version before it.
- */
+/** The text of a line as it is kept; null for what the lanes give. */
+type KeptText = Written & { version: number };
+
+/** Saves the text of a line while it is written, each time on the version that the one before has left. */
 function useLineWriting(review: string, database: string, { key, version: present }: TranslatedLine) {
   const [write] = strategyApi.useWriteLineMutation();
-  const [problem, setProblem] = useState<Problem | null>(null);
   const version = useRef(present);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const waiting = useRef<Written | null>(null);
-  const writing = useRef<Promise<void>>(Promise.resolve());
+  return useAutosave<Written>(async (written, over) => {
+    const change: LineTextChange = { database, line: key, version: over ?? version.current, ...written };
+    const { data, error } = await write({ review, change });
+    if (data !== undefined) {
+      version.current = data.version;
+      return null;
+    }
+    const problem = problemOf(error);
+    // Whichever text a person takes now, the next is made on theirs.
+    if (problem.status === 412) version.current = theirsIn(problem).version;
+    return problem;
+  });
+}
 
-  const send = (): Promise<void> => {
-    const next = waiting.current;
-    waiting.current = null;
-    if (next === null) return writing.current;
-    writing.current = writing.current.then(async () => {
-      const change: LineTextChange = { database, line: key, version: version.current, ...next };
-      const answer = await write({ review, change });
-      if (answer.data !== undefined) {
-        version.current = answer.data.version;
-        setProblem(null);
-      } else setProblem(problemOf(answer.error));
-    });
-    return writing.current;
-  };
-  const save = (next: Written, atOnce = false): Promise<void> => {
-    waiting.current = next;
-    clearTimeout(timer.current);
-    if (atOnce) return send();
-    timer.current = setTimeout(() => void send(), PAUSE_MS);
-    return Promise.resolve();
-  };
-  // Leaving does not lose what was typed last.
-  const sendNow = useRef(send);
-  sendNow.current = send;
-  useEffect(
-    () => () => {
-      clearTimeout(timer.current);
-      void sendNow.current();
-    },
-    [],
-  );
-  const keepMine = (mine: Written) => {
-    const current = problem?.current as { version?: number } | undefined;
-    if (current?.version !== undefined) version.current = current.version;
-    void save(mine, true);
-  };
-  return { save, problem, keepMine };
+/** What somebody else has written, in the answer that refuses one’s own. */
+function theirsIn({ current }: Problem): KeptText {
+  return current as KeptText;
 }
 
 function quoteOf(writings: ReturnType<typeof writingsIn>): '"' | "'" {
