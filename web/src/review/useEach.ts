@@ -1,11 +1,12 @@
 /** Several answers of one endpoint at once, for as many arguments as there happen to be. */
-import type { LimitDraft } from '@even-lantern/contract';
+import type { LimitDraft, MendsRequest } from '@even-lantern/contract';
 import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit';
 import { useEffect, useMemo } from 'react';
 import { shallowEqual, useDispatch, useSelector } from 'react-redux';
 import { vocabularyApi } from './api/vocabularyApi.js';
 import { strategyApi } from './api/strategyApi.js';
 import { databaseApi } from './api/databaseApi.js';
+import { checkApi } from './api/checkApi.js';
 import { limitApi } from './api/limitApi.js';
 import type { store } from './api/store.js';
 
@@ -80,4 +81,13 @@ export function useEachProfile(
       body: { database, ...(limits === undefined ? {} : { limits }) },
     })),
   );
+}
+
+/** What each of several requests for the effects of mends has been answered; undefined while it is to come. */
+export function useEachMends(review: string, requests: readonly MendsRequest[]) {
+  const answers = useEach(
+    checkApi.endpoints.mends,
+    requests.map((body) => ({ review, body })),
+  );
+  return useMemo(() => answers.map(({ data }) => data), [answers]);
 }

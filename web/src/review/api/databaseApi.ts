@@ -17,7 +17,7 @@ import type {
   Sample,
   SampleRequest,
 } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, changes } from './api.js';
 import { outOfDateBy } from './databaseChanges.js';
 import { vocabularyApi } from './vocabularyApi.js';
 
@@ -54,7 +54,7 @@ export const databaseApi = api.injectEndpoints({
     }),
     databaseChoices: build.query<DatabaseChoice[], string>({
       query: (review) => `reviews/${review}/databases`,
-      providesTags: ['Choices'],
+      providesTags: ['DatabaseChoices'],
     }),
     chooseDatabase: build.mutation<
       DatabaseChoice[],
@@ -65,18 +65,18 @@ export const databaseApi = api.injectEndpoints({
         method: 'PUT',
         body: change,
       }),
-      invalidatesTags: ['Choices'],
+      invalidatesTags: ['DatabaseChoices'],
     }),
     advanceDatabase: build.mutation<DatabaseProfile, string>({
       query: (id) => ({ url: `databases/${id}/advance`, method: 'POST' }),
-      invalidatesTags: ['Databases', 'Counts', 'Vocabularies'],
+      invalidatesTags: ['Databases', 'DatabaseAnswers', 'Vocabularies'],
     }),
     exploreServer: build.mutation<ExploredServer, string>({
       query: (address) => ({ url: 'databases/explorations', method: 'POST', body: { address } }),
     }),
     addDatabase: build.mutation<SaidOfDatabase, NewDatabase>({
       query: (body) => ({ url: 'databases', method: 'POST', body }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+      invalidatesTags: changes('Databases'),
     }),
     saidOfDatabase: build.query<SaidOfDatabase, string>({
       query: (id) => `databases/${id}/said`,
@@ -84,15 +84,15 @@ export const databaseApi = api.injectEndpoints({
     }),
     changeDatabase: build.mutation<SaidOfDatabase, SaidOfDatabase>({
       query: ({ id, ...database }) => ({ url: `databases/${id}`, method: 'PUT', body: database }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Databases', 'Counts']),
+      invalidatesTags: changes('Databases', 'DatabaseAnswers'),
     }),
     removeDatabase: build.mutation<null, string>({
       query: (id) => ({ url: `databases/${id}`, method: 'DELETE' }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+      invalidatesTags: changes('Databases'),
     }),
     restoreDatabase: build.mutation<SaidOfDatabase, string>({
       query: (id) => ({ url: `databases/${id}/restoration`, method: 'POST' }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Databases']),
+      invalidatesTags: changes('Databases'),
     }),
     handAnswer: build.query<HandAnswer, { database: string; text: string }>({
       query: ({ database, text }) => ({
@@ -100,11 +100,11 @@ export const databaseApi = api.injectEndpoints({
         method: 'POST',
         body: { text },
       }),
-      providesTags: ['Answers'],
+      providesTags: ['HandAnswers'],
     }),
     enterCount: build.mutation<HandAnswer, { database: string; count: EnteredCount }>({
       query: ({ database, count }) => ({ url: `databases/${database}/answers`, method: 'PUT', body: count }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Answers', 'Counts']),
+      invalidatesTags: changes('HandAnswers', 'DatabaseAnswers'),
     }),
     giveRecords: build.mutation<GivenRecords, { database: string; answer: string; file: File; job: string }>({
       query: ({ database, answer, file, job }) => ({
@@ -114,11 +114,11 @@ export const databaseApi = api.injectEndpoints({
         body: file,
         headers: { 'Content-Type': 'text/plain' },
       }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Answers']),
+      invalidatesTags: changes('HandAnswers'),
     }),
     changeBudget: build.mutation<CallBudget, { id: string; budget: CallBudget }>({
       query: ({ id, budget }) => ({ url: `databases/${id}/budget`, method: 'PUT', body: budget }),
-      invalidatesTags: (_result, error) => (error === undefined ? ['Databases', 'Counts'] : []),
+      invalidatesTags: changes('Databases', 'DatabaseAnswers'),
     }),
   }),
 });

@@ -14,11 +14,11 @@ const tree = summaryOf(vocabulary, ['A database']);
 
 test('a database in another release makes counts and vocabularies out of date', () => {
   const later = { ...database, release: '2027-01-15' };
-  expect(outOfDateBy(list([later]), list([database]), [tree])).toEqual(['Counts', 'Vocabularies']);
+  expect(outOfDateBy(list([later]), list([database]), [tree])).toEqual(['DatabaseAnswers', 'Vocabularies']);
 });
 
 test('a database that answers again makes them out of date, too', () => {
-  expect(outOfDateBy(list([database]), list([]), [tree])).toEqual(['Counts', 'Vocabularies']);
+  expect(outOfDateBy(list([database]), list([]), [tree])).toEqual(['DatabaseAnswers', 'Vocabularies']);
 });
 
 test('one that goes away makes nothing of the others out of date', () => {
@@ -30,7 +30,7 @@ test('one that is slow, or away, makes nothing out of date; one that comes back 
   const away = { ...database, state: 'away' as const, trouble: 'It cannot be reached.' };
   expect(outOfDateBy(list([{ ...database, state: 'slow' }]), list([database]), [tree])).toEqual([]);
   expect(outOfDateBy(list([away]), list([database]), [tree])).toEqual([]);
-  expect(outOfDateBy(list([database]), list([away]), [tree])).toEqual(['Counts', 'Vocabularies']);
+  expect(outOfDateBy(list([database]), list([away]), [tree])).toEqual(['DatabaseAnswers', 'Vocabularies']);
 });
 
 test('where nothing changed, or nothing was known before, nothing is asked again', () => {

@@ -1,7 +1,7 @@
 /** What a new list of databases makes out of date: releases and vocabularies change while people work. */
 import type { DatabaseList, DatabaseProfile, VocabularySummary } from '@even-lantern/contract';
 
-export type OutOfDate = 'Counts' | 'Vocabularies';
+export type OutOfDate = 'DatabaseAnswers' | 'Vocabularies';
 
 /**
  * @param before the list as it was known; undefined where it is the first
@@ -22,7 +22,10 @@ export function outOfDateBy(
   const unlisted = after.databases.some(
     ({ vocabulary }) => vocabulary !== null && vocabularies?.every(({ id }) => id !== vocabulary.id) === true,
   );
-  return [...(changed ? ['Counts' as const] : []), ...(changed || unlisted ? ['Vocabularies' as const] : [])];
+  return [
+    ...(changed ? ['DatabaseAnswers' as const] : []),
+    ...(changed || unlisted ? ['Vocabularies' as const] : []),
+  ];
 }
 
 function stateOf({ id, release, vocabulary }: DatabaseProfile): string {

@@ -10,7 +10,7 @@ import type {
   SavedFilterChange,
   StudyDesigns,
 } from '@even-lantern/contract';
-import { api, ifMatch } from './api.js';
+import { api, changes, COUNTED, ifMatch } from './api.js';
 import { recordApi } from './recordApi.js';
 
 export const designApi = api.injectEndpoints({
@@ -23,7 +23,7 @@ export const designApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         if (answer !== null) await dispatch(recordApi.util.upsertQueryData('record', id, answer.data));
       },
-      invalidatesTags: (_result, error) => (error === undefined ? ['Records', 'RecordDesigns'] : []),
+      invalidatesTags: changes('Records', 'RecordDesigns'),
     }),
     savedFilters: build.query<SavedFilter[], void>({
       query: () => 'filters',
@@ -45,7 +45,7 @@ export const designApi = api.injectEndpoints({
     }),
     filterFigures: build.query<FilterFiguresAnswer, { review: string; body: FilterFiguresRequest }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/filter-figures`, method: 'POST', body }),
-      providesTags: ['Counts', 'Records'],
+      providesTags: [...COUNTED, 'Records'],
     }),
     changeLadder: build.mutation<Review, { review: string; version: number; rungs: Rung[] | null }>({
       query: ({ review, version, rungs }) => ({
@@ -54,7 +54,7 @@ export const designApi = api.injectEndpoints({
         body: { rungs },
         headers: ifMatch(version),
       }),
-      invalidatesTags: (_result, error) => (error === undefined ? ['Review'] : []),
+      invalidatesTags: changes('Ladder'),
     }),
   }),
 });

@@ -1,10 +1,7 @@
 /** What the interface asks of the server about whole lanes. */
 import type { LaneChange, LaneEvent, LanesRead, MergedLane, NewLane, Review } from '@even-lantern/contract';
 import type { LanesDocument } from '@even-lantern/core';
-import { api, ifMatch } from './api.js';
-
-const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
-  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
+import { api, changes, ifMatch } from './api.js';
 
 export const laneApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -14,15 +11,15 @@ export const laneApi = api.injectEndpoints({
         method: 'POST',
         body: lanes,
       }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts']),
+      invalidatesTags: changes('Question', 'Lanes'),
     }),
     history: build.query<LaneEvent[], string>({
       query: (laneId) => `lanes/${laneId}/history`,
-      providesTags: ['Review'],
+      providesTags: ['Lanes'],
     }),
     createLane: build.mutation<{ laneId: string; review: Review }, { review: string; lane: NewLane }>({
       query: ({ review, lane }) => ({ url: `reviews/${review}/lanes`, method: 'POST', body: lane }),
-      invalidatesTags: lanesChanged,
+      invalidatesTags: changes('Question', 'Lanes'),
     }),
     changeLane: build.mutation<Review, { id: string; version: number; change: LaneChange }>({
       query: ({ id, version, change }) => ({
@@ -31,7 +28,7 @@ export const laneApi = api.injectEndpoints({
         body: change,
         headers: ifMatch(version),
       }),
-      invalidatesTags: lanesChanged,
+      invalidatesTags: changes('Question', 'Lanes'),
     }),
     mergeLane: build.mutation<
       { merged: MergedLane; review: Review },
@@ -43,11 +40,11 @@ export const laneApi = api.injectEndpoints({
         body: { into },
         headers: ifMatch(version),
       }),
-      invalidatesTags: lanesChanged,
+      invalidatesTags: changes('Question', 'Lanes'),
     }),
     removeLane: build.mutation<Review, { id: string; version: number }>({
       query: ({ id, version }) => ({ url: `lanes/${id}`, method: 'DELETE', headers: ifMatch(version) }),
-      invalidatesTags: lanesChanged,
+      invalidatesTags: changes('Question', 'Lanes'),
     }),
   }),
 });

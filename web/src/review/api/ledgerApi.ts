@@ -21,7 +21,7 @@ import type {
   StartedRuns,
   WaitingFile,
 } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, changes } from './api.js';
 
 const ENTRIES_AT_A_TIME = 50;
 
@@ -94,11 +94,11 @@ export const ledgerApi = api.injectEndpoints({
     }),
     noteEntry: build.mutation<LedgerEntry, { review: string; body: LedgerNote }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/notes`, method: 'POST', body }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Ledger']),
+      invalidatesTags: changes('Ledger'),
     }),
     correctEntry: build.mutation<LedgerEntry, { review: string; body: LedgerCorrection }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/corrections`, method: 'POST', body }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Ledger']),
+      invalidatesTags: changes('Ledger'),
     }),
     readSearchFile: build.mutation<WaitingFile, { review: string; file: File; job: string }>({
       query: ({ review, file, job }) => ({
@@ -111,7 +111,7 @@ export const ledgerApi = api.injectEndpoints({
     }),
     enterSearch: build.mutation<LedgerEntry, { review: string; body: SearchElsewhere }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/elsewhere`, method: 'POST', body }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Ledger', 'Reviews', 'Records', 'RecordDesigns']),
+      invalidatesTags: changes('Ledger', 'Reviews', 'Records', 'RecordDesigns'),
     }),
     takePackage: build.mutation<PackageTaken, { file: File; job: string }>({
       query: ({ file, job }) => ({
@@ -121,7 +121,7 @@ export const ledgerApi = api.injectEndpoints({
         body: file,
         headers: { 'Content-Type': 'application/zip' },
       }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Reviews', 'Databases', 'Crosswalk', 'People']),
+      invalidatesTags: changes('Reviews', 'Databases', 'SettledHeadings', 'People'),
     }),
     verifyLedger: build.mutation<LedgerVerified, { review: string; seal: string }>({
       query: ({ review, seal }) => ({

@@ -10,11 +10,8 @@ import type {
   StepSample,
   StepSampleRequest,
 } from '@even-lantern/contract';
-import { api, ifMatch } from './api.js';
+import { api, changes, COUNTED, ifMatch } from './api.js';
 import { shownAtOnce, type Edit } from './shownAtOnce.js';
-
-const limitsChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
-  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
 
 interface OfReview<Body> {
   review: string;
@@ -25,7 +22,7 @@ export const limitApi = api.injectEndpoints({
   endpoints: (build) => ({
     addLimits: build.mutation<ReviewLimit[], { review: string; limits: NewLimit[] }>({
       query: ({ review, limits }) => ({ url: `reviews/${review}/limits`, method: 'POST', body: { limits } }),
-      invalidatesTags: limitsChanged,
+      invalidatesTags: changes('Limits'),
     }),
     changeLimit: build.mutation<ReviewLimit, Edit<LimitChange>>({
       query: ({ id, version, change }) => ({
@@ -37,19 +34,19 @@ export const limitApi = api.injectEndpoints({
       onQueryStarted: shownAtOnce(({ removed, before, ...changed }) =>
         removed === undefined && before === undefined ? changed : null,
       ),
-      invalidatesTags: limitsChanged,
+      invalidatesTags: changes('Limits'),
     }),
     profile: build.query<LimitProfile, OfReview<ProfileRequest>>({
       query: ({ review, body }) => ({ url: `reviews/${review}/profile`, method: 'POST', body }),
-      providesTags: ['Counts', 'Records'],
+      providesTags: [...COUNTED, 'Records'],
     }),
     stepSample: build.query<StepSample, OfReview<StepSampleRequest>>({
       query: ({ review, body }) => ({ url: `reviews/${review}/profile/sample`, method: 'POST', body }),
-      providesTags: ['Counts', 'Records'],
+      providesTags: [...COUNTED, 'Records'],
     }),
     limitValues: build.query<LimitValueCounts, OfReview<LimitValuesRequest>>({
       query: ({ review, body }) => ({ url: `reviews/${review}/profile/values`, method: 'POST', body }),
-      providesTags: ['Counts'],
+      providesTags: COUNTED,
     }),
   }),
 });

@@ -7,12 +7,9 @@ import type {
   StrategyEffects,
   StrategyRead,
 } from '@even-lantern/contract';
-import { api, ifMatch } from './api.js';
+import { api, changes, COUNTED, ifMatch, STRATEGY } from './api.js';
 import { reviewApi } from './reviewApi.js';
 import { shownAtOnce, type Edit } from './shownAtOnce.js';
-
-const linesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts')[] =>
-  error === undefined ? ['Review', 'Reviews', 'Counts'] : [];
 
 export const ownLineApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -30,7 +27,7 @@ export const ownLineApi = api.injectEndpoints({
           }),
         );
       },
-      invalidatesTags: linesChanged,
+      invalidatesTags: changes('OwnLines'),
     }),
     changeOwnLine: build.mutation<ReviewOwnLine, Edit<OwnLineChange>>({
       query: ({ id, version, change }) => ({
@@ -42,7 +39,7 @@ export const ownLineApi = api.injectEndpoints({
       onQueryStarted: shownAtOnce(({ removed, before, ...changed }) =>
         removed === undefined && before === undefined ? changed : null,
       ),
-      invalidatesTags: linesChanged,
+      invalidatesTags: changes('OwnLines'),
     }),
     mergeOwnLines: build.mutation<
       ReviewOwnLine[],
@@ -54,7 +51,7 @@ export const ownLineApi = api.injectEndpoints({
         body,
         headers: ifMatch(version),
       }),
-      invalidatesTags: linesChanged,
+      invalidatesTags: changes('OwnLines'),
     }),
     splitOwnLine: build.mutation<ReviewOwnLine[], { review: string; id: string; version: number }>({
       query: ({ id, version }) => ({
@@ -63,7 +60,7 @@ export const ownLineApi = api.injectEndpoints({
         body: {},
         headers: ifMatch(version),
       }),
-      invalidatesTags: linesChanged,
+      invalidatesTags: changes('OwnLines'),
     }),
     readStrategy: build.mutation<StrategyRead, { review: string; strategy: unknown }>({
       query: ({ review, strategy }) => ({
@@ -71,14 +68,14 @@ export const ownLineApi = api.injectEndpoints({
         method: 'POST',
         body: strategy,
       }),
-      invalidatesTags: linesChanged,
+      invalidatesTags: changes('Question', ...STRATEGY),
     }),
     effects: build.query<StrategyEffects, { review: string; database: string; all: boolean }>({
       query: ({ review, database, all }) => ({
         url: `reviews/${review}/effects`,
         params: { database, ...(all ? { all: 'yes' } : {}) },
       }),
-      providesTags: ['Counts', 'Records'],
+      providesTags: [...COUNTED, 'Records'],
     }),
   }),
 });

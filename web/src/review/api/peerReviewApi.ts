@@ -7,7 +7,7 @@ import type {
   PeerReviewEnd,
   PointJudgement,
 } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, STRATEGY } from './api.js';
 import type { store } from './store.js';
 
 interface Answered {
@@ -30,7 +30,7 @@ export const peerReviewApi = api.injectEndpoints({
   endpoints: (build) => ({
     peerReviews: build.query<PeerReview[], string>({
       query: (review) => `reviews/${review}/peer-reviews`,
-      providesTags: ['Review'],
+      providesTags: ['PeerReviews', ...STRATEGY],
     }),
     askForPeerReview: build.mutation<PeerReview[], { review: string; body: NewPeerReview }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/peer-reviews`, method: 'POST', body }),

@@ -1,6 +1,6 @@
 /** What the interface asks of the server about the elements of a question. */
 import type { ElementChange, ReviewElement, Wording } from '@even-lantern/contract';
-import { api, ifMatch } from './api.js';
+import { api, changes, ifMatch } from './api.js';
 import { shownAtOnce, type Edit } from './shownAtOnce.js';
 
 export const questionApi = api.injectEndpoints({
@@ -13,12 +13,12 @@ export const questionApi = api.injectEndpoints({
         headers: ifMatch(version),
       }),
       onQueryStarted: shownAtOnce((change) => change),
-      // The review too: one that was fetched meanwhile may have come after the answer, with what was before.
-      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Reviews', 'Counts', 'Wordings']),
+      // Lanes without a name have that of their element, and those of one that is not searched are not counted.
+      invalidatesTags: changes('Question', 'Lanes'),
     }),
     wordings: build.query<Wording[], string>({
       query: (elementId) => `elements/${elementId}/wordings`,
-      providesTags: ['Wordings'],
+      providesTags: ['Question'],
     }),
   }),
 });

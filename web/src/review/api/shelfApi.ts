@@ -1,12 +1,7 @@
 /** What the interface asks of the server about the shelf, and about concepts that become lanes. */
 import type { NewConcepts, NewShelfItem, Review, ShelfItem, ShelfMoved } from '@even-lantern/contract';
-import { api, ifMatch } from './api.js';
+import { api, changes, ifMatch } from './api.js';
 import { reviewApi } from './reviewApi.js';
-
-const shelfChanged = (_result: unknown, error: unknown): 'Review'[] =>
-  error === undefined ? ['Review'] : [];
-const lanesChanged = (_result: unknown, error: unknown): ('Review' | 'Reviews' | 'Counts' | 'Wordings')[] =>
-  error === undefined ? ['Review', 'Reviews', 'Counts', 'Wordings'] : [];
 
 export const shelfApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -21,15 +16,15 @@ export const shelfApi = api.injectEndpoints({
         if (answer !== null)
           await dispatch(reviewApi.util.upsertQueryData('review', review, answer.data.review));
       },
-      invalidatesTags: lanesChanged,
+      invalidatesTags: changes('Question', 'Lanes', 'Shelf'),
     }),
     putOnShelf: build.mutation<ShelfItem, { review: string; item: NewShelfItem }>({
       query: ({ review, item }) => ({ url: `reviews/${review}/shelf`, method: 'POST', body: item }),
-      invalidatesTags: shelfChanged,
+      invalidatesTags: changes('Shelf'),
     }),
     takeOffShelf: build.mutation<ShelfItem, { id: string; version: number }>({
       query: ({ id, version }) => ({ url: `shelf/${id}`, method: 'DELETE', headers: ifMatch(version) }),
-      invalidatesTags: shelfChanged,
+      invalidatesTags: changes('Shelf'),
     }),
     moveFromShelf: build.mutation<ShelfMoved, { id: string; version: number; laneId: string }>({
       query: ({ id, version, laneId }) => ({
@@ -38,7 +33,7 @@ export const shelfApi = api.injectEndpoints({
         body: { laneId },
         headers: ifMatch(version),
       }),
-      invalidatesTags: lanesChanged,
+      invalidatesTags: changes('Question', 'Lanes', 'Shelf'),
     }),
   }),
 });

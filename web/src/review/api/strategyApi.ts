@@ -12,7 +12,7 @@ import type {
   TermCount,
   Translation,
 } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, changes, COUNTED } from './api.js';
 
 export const strategyApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -22,27 +22,27 @@ export const strategyApi = api.injectEndpoints({
         method: 'POST',
         body: candidates,
       }),
-      providesTags: ['Counts'],
+      providesTags: COUNTED,
     }),
     rehearsal: build.query<Rehearsal, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/rehearsal`, params: { database } }),
-      providesTags: ['Counts'],
+      providesTags: COUNTED,
     }),
     total: build.query<StrategyTotal, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/total`, params: { database } }),
-      providesTags: ['Counts'],
+      providesTags: COUNTED,
     }),
     overlap: build.query<Overlap, string>({
       query: (review) => `reviews/${review}/overlap`,
-      providesTags: ['Counts', 'Databases'],
+      providesTags: [...COUNTED, 'Databases'],
     }),
     apart: build.query<DatabasesApart, { review: string; one: string; other: string }>({
       query: ({ review, one, other }) => `reviews/${review}/overlap/${one}/${other}`,
-      providesTags: ['Counts', 'Databases'],
+      providesTags: [...COUNTED, 'Databases'],
     }),
     translation: build.query<Translation, { review: string; database: string }>({
       query: ({ review, database }) => ({ url: `reviews/${review}/translation`, params: { database } }),
-      providesTags: ['Counts'],
+      providesTags: COUNTED,
     }),
     convertLine: build.mutation<ConvertedText, { review: string; conversion: LineConversion }>({
       query: ({ review, conversion }) => ({
@@ -61,7 +61,7 @@ export const strategyApi = api.injectEndpoints({
         const asked = { review, database: change.database };
         await dispatch(strategyApi.util.upsertQueryData('translation', asked, translation));
       },
-      invalidatesTags: (_result, error) => (error ? [] : ['Counts']),
+      invalidatesTags: changes('WrittenLines'),
     }),
   }),
 });

@@ -1,6 +1,6 @@
 /** What the interface asks of the server about terms. */
 import { EDIT_HEADER, type NewTerm, type ReviewTerm, type TermChange } from '@even-lantern/contract';
-import { api, ifMatch } from './api.js';
+import { api, changes, ifMatch } from './api.js';
 import { shownAtOnce, type Edit } from './shownAtOnce.js';
 
 export const termApi = api.injectEndpoints({
@@ -13,7 +13,7 @@ export const termApi = api.injectEndpoints({
         body: term,
         headers: { [EDIT_HEADER]: edit },
       }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
+      invalidatesTags: changes('Lanes'),
     }),
     changeTerm: build.mutation<ReviewTerm, Edit<TermChange>>({
       query: ({ id, version, change }) => ({
@@ -23,7 +23,7 @@ export const termApi = api.injectEndpoints({
         headers: ifMatch(version),
       }),
       onQueryStarted: shownAtOnce(({ content }) => (content === undefined ? null : { content })),
-      invalidatesTags: (_result, error) => (error ? [] : ['Review', 'Counts']),
+      invalidatesTags: changes('Lanes'),
     }),
   }),
 });

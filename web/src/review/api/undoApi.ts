@@ -1,6 +1,6 @@
 /** What the interface asks of the server to take edits back and to do them again. */
 import type { EditTaken } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, EDITED } from './api.js';
 
 export const undoApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -18,5 +18,5 @@ export const undoApi = api.injectEndpoints({
 function whatChanges(taken: EditTaken | undefined) {
   // What could not be taken back was changed by somebody else, so it is looked at again too.
   if (taken !== undefined && taken.words === null) return [];
-  return ['Review', 'Reviews', 'Counts', 'Wordings'] as const;
+  return EDITED;
 }

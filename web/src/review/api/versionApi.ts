@@ -5,13 +5,13 @@ import type {
   VersionComparison,
   VersionComparisonRequest,
 } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, changes, COUNTED, EDITED, STRATEGY } from './api.js';
 
 export const versionApi = api.injectEndpoints({
   endpoints: (build) => ({
     versions: build.query<StrategyVersion[], string>({
       query: (review) => `reviews/${review}/versions`,
-      providesTags: ['Review'],
+      providesTags: ['Versions', ...STRATEGY],
     }),
     /** Keeps the present state, if it is not kept yet. */
     keepVersion: build.mutation<StrategyVersion[], string>({
@@ -34,7 +34,7 @@ export const versionApi = api.injectEndpoints({
     }),
     version: build.query<StrategyVersionWithState, { review: string; id: string }>({
       query: ({ review, id }) => `reviews/${review}/versions/${id}`,
-      providesTags: ['Review'],
+      providesTags: ['Versions', ...STRATEGY],
     }),
     goBack: build.mutation<{ left: string }, { review: string; id: string; lanes?: string[] }>({
       query: ({ review, id, lanes }) => ({
@@ -42,11 +42,11 @@ export const versionApi = api.injectEndpoints({
         method: 'POST',
         body: lanes === undefined ? {} : { lanes },
       }),
-      invalidatesTags: (_result, error) => (error === undefined ? ['Review', 'Reviews', 'Counts'] : []),
+      invalidatesTags: changes('Versions', ...EDITED),
     }),
     compareVersions: build.query<VersionComparison, { review: string; body: VersionComparisonRequest }>({
       query: ({ review, body }) => ({ url: `reviews/${review}/versions/compare`, method: 'POST', body }),
-      providesTags: ['Counts'],
+      providesTags: COUNTED,
     }),
   }),
 });

@@ -1,7 +1,7 @@
 /** What the interface asks of the server about vocabularies, and about what stands for a heading in another one. */
 import type { Vocabulary } from '@even-lantern/core';
 import type { NewSettlement, SettledStep, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
-import { api } from './api.js';
+import { api, changes } from './api.js';
 
 export const vocabularyApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -24,9 +24,12 @@ export const vocabularyApi = api.injectEndpoints({
         body: file,
         headers: { 'Content-Type': format },
       }),
-      invalidatesTags: (_result, error) => (error ? [] : ['Vocabularies', 'Counts']),
+      invalidatesTags: changes('Vocabularies', 'DatabaseAnswers'),
     }),
-    crosswalk: build.query<SettledStep[], void>({ query: () => 'crosswalk', providesTags: ['Crosswalk'] }),
+    crosswalk: build.query<SettledStep[], void>({
+      query: () => 'crosswalk',
+      providesTags: ['SettledHeadings'],
+    }),
     settle: build.mutation<SettledStep[], NewSettlement>({
       query: (body) => ({ url: 'crosswalk', method: 'POST', body }),
       // The answer is what is settled now, so it need not be asked for again.
@@ -36,7 +39,7 @@ export const vocabularyApi = api.injectEndpoints({
         if (answer !== null)
           await dispatch(vocabularyApi.util.upsertQueryData('crosswalk', undefined, answer.data));
       },
-      invalidatesTags: (_result, error) => (error ? [] : ['Counts']),
+      invalidatesTags: changes('SettledHeadings'),
     }),
   }),
 });

@@ -12,11 +12,10 @@ import {
   type Translation,
 } from '@even-lantern/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { useEachMends } from '../../../review/api/checkApi.js';
 import { limitApi } from '../../../review/api/limitApi.js';
 import type { StrategyToCheck } from '../../../review/lookups.js';
 import { lookupsWithAll } from '../../../review/useLookup.js';
-import { useEachWords } from '../../../review/useEach.js';
+import { useEachMends, useEachWords } from '../../../review/useEach.js';
 import { useTrees } from '../../../review/useVocabulary.js';
 import { beginningsToAsk, checkedStrategy } from './checkedStrategy.js';
 

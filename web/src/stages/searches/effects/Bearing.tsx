@@ -14,7 +14,7 @@ import {
   type Review,
 } from '@even-lantern/contract';
 import { useId, useMemo, useState } from 'react';
-import { useEachMends } from '../../../review/api/checkApi.js';
+import { useEachMends } from '../../../review/useEach.js';
 import { lanesOfReview } from '../../../review/lanes.js';
 
 interface BearingProps {
