@@ -19,11 +19,11 @@ import {
   ListOrdered,
 } from 'lucide-react';
 import { Suspense, useEffect, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { CountSource } from '../parts/Count.js';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
-import { KeyHelp } from '../parts/KeyHelp.js';
+import { useKey } from '../parts/keys/useKey.js';
+import { KeyHelp } from '../parts/keys/KeyHelp.js';
 import { MayFail } from '../parts/MayFail.js';
 import { Mark } from '../parts/Mark.js';
 import { StageIntro } from '../parts/StageIntro.js';
@@ -47,13 +47,14 @@ export function Shell() {
   const [commands, setCommands] = useState(false);
   const [help, setHelp] = useState(false);
   const navigate = useNavigate();
-  useHotkeys('mod+k', () => setCommands(true), { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('shift+slash', () => setHelp(true), { useKey: false });
-  useHotkeys('alt+1', () => void navigate(`/reviews/${reviewId}/question`), { enableOnFormTags: true });
-  useHotkeys('alt+2', () => void navigate(`/reviews/${reviewId}/concepts`), { enableOnFormTags: true });
-  useHotkeys('alt+3', () => void navigate(`/reviews/${reviewId}/searches`), { enableOnFormTags: true });
-  useHotkeys('alt+4', () => void navigate(`/reviews/${reviewId}/limits`), { enableOnFormTags: true });
-  useHotkeys('alt+5', () => void navigate(`/reviews/${reviewId}/records`), { enableOnFormTags: true });
+  useKey('commands', () => setCommands(true));
+  useKey('help', () => setHelp(true));
+  const goTo = (to: string) => () => void navigate(`/reviews/${reviewId}/${to}`);
+  useKey('stage.1', goTo('question'));
+  useKey('stage.2', goTo('concepts'));
+  useKey('stage.3', goTo('searches'));
+  useKey('stage.4', goTo('limits'));
+  useKey('stage.5', goTo('records'));
 
   const title = review.data?.title;
   useEffect(() => {

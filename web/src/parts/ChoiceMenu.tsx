@@ -67,9 +67,12 @@ export function ChoiceMenu({
         {...menu.getToggleButtonProps({
           'aria-label': label,
           'aria-labelledby': undefined,
-          // Keys that go through an open menu are no keys of the screen.
           onKeyDown: (event) => {
+            // Keys that go through an open menu are no keys of the screen, and chords of the screen open no menu.
             if (menu.isOpen) event.stopPropagation();
+            else if (event.ctrlKey || event.metaKey || event.altKey) {
+              Object.assign(event.nativeEvent, { preventDownshiftDefault: true });
+            }
           },
         })}
         className={`btn btn-quiet max-w-full font-normal ${className}`}

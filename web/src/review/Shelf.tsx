@@ -1,6 +1,6 @@
 import { counted, describeTerm, elementShape } from '@even-lantern/core';
 import type { ShelfItem } from '@even-lantern/contract';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../parts/keys/useKey.js';
 import { lanesOfReview } from './lanes.js';
 import { useReview } from './useReview.js';
 import { useShelf } from './useShelf.js';
@@ -11,9 +11,7 @@ const TAKE_OFF = 'off';
 /** Headings and words that are kept for later; each goes into a lane, or becomes one, whenever wanted. */
 export function Shelf({ up = false }: { up?: boolean }) {
   const { review } = useReview();
-  useHotkeys('s', () => document.querySelector<HTMLElement>('[data-shelf] button')?.focus(), {
-    preventDefault: true,
-  });
+  useKey('shelf', () => document.querySelector<HTMLElement>('[data-shelf] button')?.focus());
   const { shelf } = review;
   return (
     <section aria-label="Shelf" data-shelf className="flex flex-wrap items-center gap-2 text-sm">

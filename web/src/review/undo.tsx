@@ -5,7 +5,7 @@
  */
 import { formatDistanceToNow } from 'date-fns';
 import { createContext, useCallback, useContext, useMemo, useRef, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../parts/keys/useKey.js';
 import { useMatch } from 'react-router';
 import { useDispatch } from 'react-redux';
 import { toast } from 'sonner';
@@ -109,8 +109,8 @@ export function UndoProvider({ children }: { children: ReactNode }) {
     });
   }, [inTurn, reviewId, redoKept, dispatch]);
 
-  useHotkeys('mod+z', undoLast, { preventDefault: true });
-  useHotkeys('mod+shift+z, mod+y', redoLast, { preventDefault: true });
+  useKey('undo', undoLast);
+  useKey('redo', redoLast);
   const undo = useMemo(() => ({ remember, undoLast, redoLast }), [remember, undoLast, redoLast]);
   return <UndoContext value={undo}>{children}</UndoContext>;
 }

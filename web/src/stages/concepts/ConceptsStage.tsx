@@ -1,7 +1,7 @@
 import { formatCount } from '@even-lantern/core';
 import { Rows3 } from 'lucide-react';
 import { Fragment } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../../parts/keys/useKey.js';
 import { Link, useSearchParams } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { lanesOfReview } from '../../review/lanes.js';
@@ -42,10 +42,8 @@ export function ConceptsStage() {
     if (id !== null) next.set(kind, id);
     setParams(next, { replace: true });
   };
-  useHotkeys('n', () => document.querySelector<HTMLInputElement>('[data-lane-input]')?.focus(), {
-    preventDefault: true,
-  });
-  useHotkeys('esc', () => select(null));
+  useKey('concepts.type', () => document.querySelector<HTMLInputElement>('[data-lane-input]')?.focus());
+  useKey('concepts.close', () => select(null));
 
   if (lanes.length === 0) {
     return (

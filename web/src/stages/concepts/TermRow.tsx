@@ -5,6 +5,7 @@ import type { ReviewTerm, TermCount } from '@even-lantern/contract';
 import { Signpost, TriangleAlert } from 'lucide-react';
 import { useSettledHere } from '../../review/useCrosswalk.js';
 import { useVocabularies } from '../../review/useVocabulary.js';
+import { onKeys } from '../../parts/keys/useKey.js';
 import { Count, useMovedFrom } from '../../parts/Count.js';
 import { useRoominess } from './roominess.js';
 import { useTermEdits } from '../../review/useTermEdits.js';
@@ -52,9 +53,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
         aria-pressed={selected}
         title={roomy ? undefined : marks.join(', ')}
         onClick={onSelect}
-        onKeyDown={(event) => {
-          if (event.key === 'Delete') void remove(term);
-        }}
+        onKeyDown={onKeys({ 'concepts.remove': () => void remove(term) })}
       >
         <span className="flex items-baseline justify-between gap-2">
           <span

@@ -2,7 +2,7 @@ import type { Schedule } from '@even-lantern/contract';
 import { counted, limitsOfDatabase, limitsSince } from '@even-lantern/core';
 import { format } from 'date-fns';
 import { ChevronDown, ChevronUp, TriangleAlert } from 'lucide-react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../../parts/keys/useKey.js';
 import { useSearchParams } from 'react-router';
 import { reviewApi } from '../../review/api/reviewApi.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
@@ -27,7 +27,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
     else next.delete('ledger');
     setParams(next, { replace: true });
   };
-  useHotkeys('esc', () => show(false), { enabled: open });
+  useKey('ledger.close', () => show(false), { enabled: open });
   const last = ledger?.lastRun ?? null;
   const { data: review } = reviewApi.useReviewQuery(reviewId);
   const { data: known } = databaseApi.useDatabasesQuery();

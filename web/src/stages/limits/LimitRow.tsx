@@ -2,7 +2,7 @@ import { limitKind, valuesText, wayText } from '@even-lantern/core';
 import type { LimitStep } from '@even-lantern/contract';
 import { counted, formatCount } from '@even-lantern/core';
 import { ArrowDown, ArrowUp, TriangleAlert } from 'lucide-react';
-import type { KeyboardEvent } from 'react';
+import { onKeys } from '../../parts/keys/useKey.js';
 import { Count } from '../../parts/Count.js';
 import type { LimitInHand } from './limitInHand.js';
 import { StepBar } from './StepBar.js';
@@ -44,19 +44,12 @@ export function LimitRow({
   const values = valuesText(limit.values);
   const notHere = step !== undefined && step.way === 'none';
   const applied = limit.on && step !== undefined && !notHere;
-  const keys = (event: KeyboardEvent) => {
-    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      event.preventDefault();
-      const by = event.key === 'ArrowUp' ? -1 : 1;
-      if (by === -1 ? canMove.up : canMove.down) onMove(by);
-      return;
-    }
-    if (event.altKey || event.ctrlKey || event.metaKey) return;
-    if (event.key === 'Delete') onRemove();
-    else if (event.key === 'x' || event.key === 'X') onSwitch();
-    else return;
-    event.preventDefault();
-  };
+  const keys = onKeys({
+    'limits.move-up': () => canMove.up && onMove(-1),
+    'limits.move-down': () => canMove.down && onMove(1),
+    'limits.switch': onSwitch,
+    'limits.remove': onRemove,
+  });
   const warnings = [...(finding === undefined ? [] : [finding]), ...(step?.warnings ?? [])];
   return (
     <div

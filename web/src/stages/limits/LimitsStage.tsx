@@ -2,7 +2,6 @@ import { formatCount, LIMIT_KINDS, limitFindings, type Limit } from '@even-lante
 import type { DatabaseProfile, LimitChange, LimitProfile, Problem } from '@even-lantern/contract';
 import { Plus, Undo2 } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, useSearchParams } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { useUndo } from '../../review/undo.js';
@@ -12,7 +11,8 @@ import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
 import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
-import { focusNeighbour } from '../../parts/focusNeighbour.js';
+import { useKey } from '../../parts/keys/useKey.js';
+import { focusNeighbour } from '../../parts/keys/focusNeighbour.js';
 import { NoDatabase } from '../../review/NoDatabase.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Evidence } from './Evidence.js';
@@ -138,16 +138,12 @@ export function LimitsStage() {
     void edits.change(limit, { before: before?.id ?? null });
   };
 
-  useHotkeys(
-    'n',
-    () => {
-      const button = menu.current?.querySelector('button');
-      button?.focus();
-      button?.click();
-    },
-    { preventDefault: true },
-  );
-  useHotkeys('esc', () => {
+  useKey('limits.add', () => {
+    const button = menu.current?.querySelector('button');
+    button?.focus();
+    button?.click();
+  });
+  useKey('limits.close', () => {
     if (selected?.tried === true && !gathering) drop(selected.limit.id);
     else select(null);
   });

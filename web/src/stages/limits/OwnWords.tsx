@@ -6,6 +6,7 @@ import {
   type ValuesChosen,
 } from '@even-lantern/core';
 import { useFollowing } from '../../parts/useFollowing.js';
+import { onKeys } from '../../parts/keys/useKey.js';
 import { SaveFilter, TakeFilter } from './SavedFilters.js';
 
 /** A design filter of one's own: the words that find the design, one on a line, beginning with those of the program. */
@@ -96,9 +97,7 @@ function Phrases({
         aria-invalid={problem !== null}
         onChange={({ target }) => setText(target.value)}
         onBlur={commit}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) commit();
-        }}
+        onKeyDown={onKeys({ 'limits.measure': commit })}
       />
       {problem !== null && <span className="problem text-xs">{problem}</span>}
     </label>

@@ -11,7 +11,7 @@ import {
 import type { NewConcept, TermCount } from '@even-lantern/contract';
 import { Check } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../../parts/keys/useKey.js';
 import { Link } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { useCandidates } from '../../review/useCandidates.js';
@@ -92,20 +92,11 @@ export function ConceptCards({
       source,
     });
   const unshelved = open.filter(({ item }) => item === null);
-  useHotkeys(
-    '1,2,3,4,5,6,7,8,9',
-    ({ key }) => {
-      const proposal = open[Number(key) - 1];
-      if (proposal !== undefined) void makeLanes([proposal]);
-    },
-    [open, turned, elements, counts],
-  );
-  useHotkeys(
-    'shift+enter',
-    () => void makeLanes(unshelved),
-    { preventDefault: true, enableOnFormTags: true },
-    [unshelved, turned, elements, counts],
-  );
+  useKey('question.make', ({ key }) => {
+    const proposal = open[Number(key) - 1];
+    if (proposal !== undefined) void makeLanes([proposal]);
+  });
+  useKey('question.make-all', () => void makeLanes(unshelved));
 
   return (
     <section aria-label="Concepts found" className="flex flex-col gap-2">

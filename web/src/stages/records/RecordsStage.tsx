@@ -2,7 +2,7 @@ import { formatCount, RECORD_FORMATS } from '@even-lantern/core';
 import { DECISIONS, type Decision, type RecordSort } from '@even-lantern/contract';
 import { Download } from 'lucide-react';
 import { useEffect, useRef } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../../parts/keys/useKey.js';
 import { useDispatch } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Group, Panel, Separator } from 'react-resizable-panels';
@@ -88,12 +88,12 @@ export function RecordsStage() {
     });
     if (next !== 'undecided' && following !== undefined) set({ record: following.id });
   };
-  useHotkeys('down,j', () => step(1), { preventDefault: true });
-  useHotkeys('up,p', () => step(-1), { preventDefault: true });
-  useHotkeys('k', () => void judge('keep'));
-  useHotkeys('u', () => void judge('unsure'));
-  useHotkeys('a', () => void judge('set aside'));
-  useHotkeys('0', () => void judge('undecided'));
+  useKey('records.next', () => step(1));
+  useKey('records.previous', () => step(-1));
+  useKey('records.keep', () => void judge('keep'));
+  useKey('records.unsure', () => void judge('unsure'));
+  useKey('records.set-aside', () => void judge('set aside'));
+  useKey('records.undecided', () => void judge('undecided'));
   useEffect(() => {
     if (position !== null) pages.need(position + 1);
   }, [position, pages]);

@@ -9,7 +9,7 @@ import {
 } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { useMemo, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../../parts/keys/useKey.js';
 import { problemOf } from '../../review/api/api.js';
 import { strategyApi } from '../../review/api/strategyApi.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
@@ -175,21 +175,21 @@ export function SearchesStage() {
     onLeave: ({ id }) => setLeaving(id),
     onRemoved: leaveLine,
   });
-  useHotkeys('r', start);
-  useHotkeys('shift+r', () => setChoosing(!choosing), { preventDefault: true });
-  useHotkeys('n', () => void addLine(), { preventDefault: true });
-  useHotkeys('j', () => setJoining(joining === null ? [] : null), { preventDefault: true });
-  useHotkeys('esc', () => setJoining(null));
+  useKey('searches.run', start);
+  useKey('searches.run-several', () => setChoosing(!choosing));
+  useKey('searches.write', () => void addLine());
+  useKey('searches.join', () => setJoining(joining === null ? [] : null));
+  useKey('searches.leave', () => setJoining(null));
   const goToChecks = () => {
     const head = document.getElementById('checks');
     head?.scrollIntoView({ block: 'start' });
     (head?.parentElement?.querySelector('button') ?? head)?.focus();
   };
-  useHotkeys('c', goToChecks, { preventDefault: true });
-  useHotkeys('v', () => showPane('versions', !inVersions), { preventDefault: true });
-  useHotkeys('p', () => showPane('peer-review', !inPeerReview), { preventDefault: true });
-  useHotkeys('alt+c', copy, { enabled: beside === undefined && !inAll });
-  useHotkeys('e', () => setEditing(true), { preventDefault: true });
+  useKey('searches.checks', goToChecks);
+  useKey('searches.versions', () => showPane('versions', !inVersions));
+  useKey('searches.peer-review', () => showPane('peer-review', !inPeerReview));
+  useKey('searches.copy', copy, { enabled: beside === undefined && !inAll });
+  useKey('searches.edit', () => setEditing(true));
 
   return (
     <div className="flex flex-col gap-3 px-5 py-3">

@@ -1,7 +1,6 @@
 import type { DatabaseProfile, TranslatedLine } from '@even-lantern/contract';
 import { Copy, TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { problemOf } from '../../review/api/api.js';
 import { strategyApi } from '../../review/api/strategyApi.js';
 import { Count } from '../../parts/Count.js';
@@ -9,7 +8,8 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 import { releaseText } from '../../parts/release.js';
 import { RecordsApart } from './RecordsApart.js';
 import { linesBeside } from './linesBeside.js';
-import { focusNeighbour } from '../../parts/focusNeighbour.js';
+import { useKey } from '../../parts/keys/useKey.js';
+import { focusNeighbour } from '../../parts/keys/focusNeighbour.js';
 import { OwnString } from '../../parts/OwnString.js';
 
 interface SideBySideProps {
@@ -36,8 +36,8 @@ export function SideBySide({ reviewId, databases, onCopy }: SideBySideProps) {
     const line = rows[at]?.[side];
     if (line !== undefined) onCopy(line.sent, `L${line.number} for ${databases[side].name}`);
   };
-  useHotkeys('alt+c', () => copy(0));
-  useHotkeys('alt+shift+c', () => copy(1));
+  useKey('searches.copy', () => copy(0));
+  useKey('searches.copy-right', () => copy(1));
   const failed = answers.find(({ error, data }) => error !== undefined && data === undefined);
   if (failed !== undefined) return <ProblemNote problem={problemOf(failed.error)} />;
   if (shown.length < 2) return <p className="quiet">Translating …</p>;

@@ -5,6 +5,7 @@ import { MessageSquare } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../../review/api/api.js';
+import { isPressed } from '../../../parts/keys/useKey.js';
 import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
 import { useUndo } from '../../../review/undo.js';
 import { useReview } from '../../../review/useReview.js';
@@ -175,7 +176,7 @@ function Writing({ peer, label, button, comment, onWritten, children }: WritingP
           autoFocus={comment.answers !== null}
           onChange={({ target }) => setText(target.value)}
           onKeyDown={(event) => {
-            if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void submit();
+            if (isPressed('searches.send-comment', event)) void submit();
             if (event.key === 'Escape') onWritten?.();
           }}
         />

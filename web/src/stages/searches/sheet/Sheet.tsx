@@ -5,7 +5,7 @@ import type { KeyboardEvent } from 'react';
 import { lanesOfReview } from '../../../review/lanes.js';
 import { Count } from '../../../parts/Count.js';
 import { ElementTile } from '../../../parts/ElementTile.js';
-import { focusNeighbour } from '../../../parts/focusNeighbour.js';
+import { focusNeighbour } from '../../../parts/keys/focusNeighbour.js';
 import type { ShownFinding } from '../checks/useChecks.js';
 import { Adds, FoundHere, KeptAmong, OpenComments, Role, What, Without } from './rowParts.js';
 import { LinesFor } from './LinesFor.js';

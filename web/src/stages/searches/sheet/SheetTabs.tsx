@@ -2,7 +2,7 @@ import { formatCount } from '@even-lantern/core';
 import type { DatabaseProfile, StrategyTotal } from '@even-lantern/contract';
 import { TriangleAlert } from 'lucide-react';
 import { useRef, type KeyboardEvent } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey } from '../../../parts/keys/useKey.js';
 
 interface SheetTabsProps {
   databases: readonly DatabaseProfile[];
@@ -15,7 +15,7 @@ interface SheetTabsProps {
 /** The sheets of all databases, each with what the strategy finds there. */
 export function SheetTabs({ databases, totals, chosen, onChoose }: SheetTabsProps) {
   const list = useRef<HTMLDivElement>(null);
-  useHotkeys('1,2,3,4,5,6,7,8,9', ({ key }) => {
+  useKey('searches.sheet', ({ key }) => {
     const database = databases[Number(key) - 1];
     if (database !== undefined) onChoose(database.id);
   });

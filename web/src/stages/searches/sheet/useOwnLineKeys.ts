@@ -2,6 +2,7 @@ import type { ReviewOwnLine } from '@even-lantern/contract';
 import type { KeyboardEvent } from 'react';
 import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
 import { useReview } from '../../../review/useReview.js';
+import { onKeys } from '../../../parts/keys/useKey.js';
 import { usersOf } from './OwnLinePane.js';
 import { ownLineName, type LineNames, type SheetRow } from '../lines/sheetLines.js';
 
@@ -19,24 +20,17 @@ export function useOwnLineKeys({ names, onLeave, onRemoved }: OwnLineKeys) {
   return ({ own }: SheetRow, event: KeyboardEvent): void => {
     if (own === null) return;
     const at = ownLines.findIndex(({ id }) => id === own.id);
-    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      event.preventDefault();
-      const before = event.key === 'ArrowUp' ? ownLines[at - 1] : ownLines[at + 2];
-      if (event.key === 'ArrowUp' ? at > 0 : at < ownLines.length - 1) {
-        void edits.change(own, { before: before?.id ?? null });
-      }
-      return;
-    }
-    if (event.altKey || event.ctrlKey || event.metaKey) return;
-    if (event.key === 'Delete') {
-      if (usersOf(own, ownLines).length > 0) onLeave(own);
-      else {
+    const moveBefore = (line: ReviewOwnLine | undefined) =>
+      void edits.change(own, { before: line?.id ?? null });
+    onKeys({
+      'searches.move-up': () => at > 0 && moveBefore(ownLines[at - 1]),
+      'searches.move-down': () => at < ownLines.length - 1 && moveBefore(ownLines[at + 2]),
+      'searches.switch': () => void edits.change(own, { on: !own.on }),
+      'searches.remove': () => {
+        if (usersOf(own, ownLines).length > 0) return onLeave(own);
         void edits.remove(own, ownLineName(own, names));
         onRemoved();
-      }
-    } else if (event.key.toLowerCase() === 'x') {
-      void edits.change(own, { on: !own.on });
-    } else return;
-    event.preventDefault();
+      },
+    })(event);
   };
 }

@@ -1,13 +1,14 @@
 import { X } from 'lucide-react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { useLocation } from 'react-router';
-import { GuideLink } from './GuideLink.js';
-import { BY_STAGE, EVERYWHERE } from './keys.js';
+import { GuideLink } from '../GuideLink.js';
+import { keysOfScreen } from './keys.js';
+import { useKey } from './useKey.js';
 
 /** The keys of the screen one is on. */
 export function KeyHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
   const stage = useLocation().pathname.split('/')[3] ?? '';
-  useHotkeys('esc', onClose, { enabled: open });
+  const own = keysOfScreen(stage);
+  useKey('help.close', onClose, { enabled: open });
   if (!open) return null;
   return (
     <aside
@@ -21,15 +22,15 @@ export function KeyHelp({ open, onClose }: { open: boolean; onClose: () => void 
         </button>
       </div>
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-        {[...(BY_STAGE[stage] ?? []), ...EVERYWHERE].map(([key, what]) => (
-          <div key={key} className="contents">
-            <dt className="font-mono text-xs leading-5">{key}</dt>
-            <dd>{what}</dd>
+        {[...own, ...keysOfScreen('everywhere')].map(({ chords, does }) => (
+          <div key={chords.join(' ')} className="contents">
+            <dt className="font-mono text-xs leading-5">{chords.join(' ')}</dt>
+            <dd>{does}</dd>
           </div>
         ))}
       </dl>
       <p className="pt-3">
-        <GuideLink to={stage in BY_STAGE || stage === 'databases' ? stage : 'start'}>
+        <GuideLink to={own.length > 0 || stage === 'databases' ? stage : 'start'}>
           About this screen, in the guide
         </GuideLink>
       </p>
