@@ -48,6 +48,11 @@ export default {
       testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
       testEnvironment: '<rootDir>/src/testing/browserEnvironment.mjs',
       runtime: 'jest-runtime',
+      moduleNameMapper: {
+        ...project('web').moduleNameMapper,
+        // What draws needs a browser; tests of components read the numbers that stand beside a chart.
+        '^apexcharts$': '<rootDir>/src/testing/noChart.ts',
+      },
       testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
       setupFilesAfterEnv: ['<rootDir>/src/testing/patience.ts', '<rootDir>/src/testing/warnings.ts'],
     },

@@ -16,13 +16,10 @@ import { useDesigns } from '../../review/useDesigns.js';
 import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
-
-const WIDTH = 280;
-const HEIGHT = 132;
-const EDGE = { left: 34, right: 12, top: 12, bottom: 26 };
+import { FiguresChart } from './FiguresChart.js';
 
 /** A strength of the filter, words of one’s own, or the database’s own limit. */
-type How = Strength | 'own words' | 'own limit';
+export type How = Strength | 'own words' | 'own limit';
 
 /** On which records filters are measured. */
 const BASES = { shipped: 'all its records', known: 'records of known design', judged: 'records judged here' };
@@ -128,71 +125,9 @@ function Drawn({ measured: { measuredOn, figures }, chosen }: { measured: Measur
     const of = filterFigures(counts);
     return of.sensitivity === null ? [] : [{ how, figures: of }];
   });
-  const most = Math.max(2, ...points.map(({ figures }) => Math.min(figures.toRead?.to ?? 1, 20)));
-  const least = Math.min(0.8, ...points.map(({ figures }) => figures.sensitivity?.from ?? 1));
-  // Fewer to read lie to the right, so that the best is where both axes end.
-  const x = (toRead: number) =>
-    EDGE.left + ((most - Math.min(toRead, most)) / (most - 1)) * (WIDTH - EDGE.left - EDGE.right);
-  const y = (found: number) =>
-    EDGE.top + ((1 - found) / (1 - least || 1)) * (HEIGHT - EDGE.top - EDGE.bottom);
   return (
     <>
-      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="w-full" aria-hidden="true">
-        <line x1={EDGE.left} x2={EDGE.left} y1={EDGE.top} y2={HEIGHT - EDGE.bottom} stroke="var(--rule)" />
-        <line
-          x1={EDGE.left}
-          x2={WIDTH - EDGE.right}
-          y1={HEIGHT - EDGE.bottom}
-          y2={HEIGHT - EDGE.bottom}
-          stroke="var(--rule)"
-        />
-        {[1, least].map((share) => (
-          <text
-            key={share}
-            x={EDGE.left - 4}
-            y={y(share) + 3}
-            textAnchor="end"
-            fontSize={9}
-            fill="var(--quiet)"
-          >
-            {Math.round(100 * share)}%
-          </text>
-        ))}
-        <text x={EDGE.left} y={HEIGHT - 12} fontSize={9} fill="var(--quiet)">
-          {most.toFixed(0)}
-        </text>
-        <text x={WIDTH - EDGE.right} y={HEIGHT - 12} fontSize={9} textAnchor="end" fill="var(--quiet)">
-          1
-        </text>
-        <text x={WIDTH / 2} y={HEIGHT - 2} fontSize={9} textAnchor="middle" fill="var(--quiet)">
-          records read for each one wanted
-        </text>
-        {points.map(({ how, figures: { sensitivity, toRead } }) => {
-          if (sensitivity === null || toRead === null) return null;
-          const [cx, cy] = [x(toRead.value), y(sensitivity.value)];
-          const now = how === chosen;
-          const colour = now ? 'var(--color-base-content)' : 'var(--bar-adds)';
-          return (
-            <g key={how} stroke={colour} fill={colour}>
-              <line x1={x(toRead.to)} x2={x(toRead.from)} y1={cy} y2={cy} strokeWidth={1} />
-              <line x1={cx} x2={cx} y1={y(sensitivity.to)} y2={y(sensitivity.from)} strokeWidth={1} />
-              {how === 'own limit' ? (
-                <rect
-                  x={cx - 4}
-                  y={cy - 4}
-                  width={8}
-                  height={8}
-                  fill={now ? colour : 'var(--color-base-100)'}
-                />
-              ) : how === 'own words' ? (
-                <path d={`M${cx} ${cy - 6}L${cx + 6} ${cy}L${cx} ${cy + 6}L${cx - 6} ${cy}Z`} />
-              ) : (
-                <circle cx={cx} cy={cy} r={now ? 5 : 4} />
-              )}
-            </g>
-          );
-        })}
-      </svg>
+      <FiguresChart points={points} chosen={chosen} />
       <table className="w-full text-[11px] [&_td]:whitespace-nowrap">
         <thead className="text-left">
           <tr className="quiet">

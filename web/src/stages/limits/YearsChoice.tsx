@@ -1,9 +1,11 @@
 import { counted, formatCount, valuesProblem, type YearsChosen } from '@even-lantern/core';
 import type { ValueCount } from '@even-lantern/contract';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { Chart } from '../../parts/chart/Chart.js';
+import type { ThemeColours } from '../../parts/chart/useThemeColours.js';
+import { everyYear, yearsChart } from '../../parts/chart/yearsChart.js';
 import { useFollowing } from '../../parts/useFollowing.js';
 
-const WIDTH = 280;
 const HEIGHT = 76;
 /** Years that a chart without counts shows. */
 const SPAN = 40;
@@ -21,27 +23,39 @@ interface YearsChoiceProps {
 
 /** Years, set by handles on a chart (by mouse or key) or by typing. */
 export function YearsChoice({ values, years, thisYear, onChange }: YearsChoiceProps) {
-  const told = (years ?? [])
-    .map(({ value, count }) => ({ year: Number(value), count }))
-    .filter(({ year }) => year > 0);
-  const first = Math.min(thisYear - SPAN, values.from ?? thisYear, ...told.map(({ year }) => year));
-  const last = Math.max(thisYear, values.to ?? 0, ...told.map(({ year }) => year));
+  const counts = useMemo(
+    () =>
+      (years ?? [])
+        .map(({ value, count }) => ({ year: Number(value), count }))
+        .filter(({ year }) => year > 0),
+    [years],
+  );
+  const first = Math.min(thisYear - SPAN, values.from ?? thisYear, ...counts.map(({ year }) => year));
+  const last = Math.max(thisYear, values.to ?? 0, ...counts.map(({ year }) => year));
   const [moving, setMoving] = useState<YearsChosen | null>(null);
   const shown = moving ?? values;
-  const chart = useRef<SVGSVGElement>(null);
-  const step = WIDTH / (last - first + 1);
-  const most = Math.max(1, ...told.map(({ count }) => count));
-  const within = (year: number) =>
-    (shown.from === null || year >= shown.from) && (shown.to === null || year <= shown.to);
-  const kept = told.filter(({ year }) => within(year)).reduce((sum, { count }) => sum + count, 0);
-  const all = told.reduce((sum, { count }) => sum + count, 0);
+  const chart = useRef<HTMLDivElement>(null);
+  const { from, to } = shown;
+  const isKept = useCallback(
+    (year: number) => (from === null || year >= from) && (to === null || year <= to),
+    [from, to],
+  );
+  const kept = counts.filter(({ year }) => isKept(year)).reduce((sum, { count }) => sum + count, 0);
+  const all = counts.reduce((sum, { count }) => sum + count, 0);
+  const bars = useMemo(() => everyYear(counts, first, last), [counts, first, last]);
+  const series = useMemo(() => [{ name: 'records', data: bars.map(({ count }) => count) }], [bars]);
+  const options = useCallback(
+    (colours: ThemeColours) =>
+      yearsChart(bars, (year) => (isKept(year) ? colours.kept : colours.lost), colours),
+    [bars, isKept],
+  );
 
   const moved = (end: 'from' | 'to', year: number): YearsChosen => {
     const clamped = Math.min(last, Math.max(first, year));
-    const [from, to] = [shown.from ?? first, shown.to ?? last];
+    const [begin, finish] = [from ?? first, to ?? last];
     return end === 'from'
-      ? { kind: 'years', from: Math.min(clamped, to), to: shown.to }
-      : { kind: 'years', from: shown.from, to: Math.max(clamped, from) };
+      ? { kind: 'years', from: Math.min(clamped, finish), to }
+      : { kind: 'years', from, to: Math.max(clamped, begin) };
   };
   const yearAt = (event: PointerEvent): number => {
     const box = chart.current?.getBoundingClientRect();
@@ -49,24 +63,25 @@ export function YearsChoice({ values, years, thisYear, onChange }: YearsChoicePr
     return first + Math.floor(((event.clientX - box.left) / box.width) * (last - first + 1));
   };
   const handle = (end: 'from' | 'to') => {
-    const year = end === 'from' ? (shown.from ?? first) : (shown.to ?? last);
-    const x = (year - first + (end === 'from' ? 0 : 1)) * step;
+    const year = end === 'from' ? (from ?? first) : (to ?? last);
+    const at = (year - first + (end === 'from' ? 0 : 1)) / (last - first + 1);
     return (
-      <g
+      <div
         role="slider"
         tabIndex={0}
         aria-label={end === 'from' ? 'First year' : 'Last year'}
         aria-valuemin={first}
         aria-valuemax={last}
         aria-valuenow={year}
-        className="cursor-ew-resize outline-offset-2"
+        className="group absolute inset-y-0 flex w-4 -translate-x-1/2 cursor-ew-resize touch-none justify-center"
+        style={{ left: `${100 * at}%` }}
         onKeyDown={(event: KeyboardEvent) => {
           const by = STEPS[event.key];
-          const to =
+          const next =
             event.key === 'Home' ? first : event.key === 'End' ? last : by === undefined ? null : year + by;
-          if (to === null || event.altKey || event.ctrlKey || event.metaKey) return;
+          if (next === null || event.altKey || event.ctrlKey || event.metaKey) return;
           event.preventDefault();
-          onChange(moved(end, to));
+          onChange(moved(end, next));
         }}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
@@ -81,10 +96,9 @@ export function YearsChoice({ values, years, thisYear, onChange }: YearsChoicePr
         }}
         onPointerCancel={() => setMoving(null)}
       >
-        <rect x={x - 8} y={0} width={16} height={HEIGHT} fill="transparent" />
-        <line x1={x} x2={x} y1={0} y2={HEIGHT} stroke="var(--color-base-content)" strokeWidth={1.5} />
-        <rect x={x - 4} y={HEIGHT / 2 - 10} width={8} height={20} rx={3} fill="var(--color-base-content)" />
-      </g>
+        <span className="bg-base-content w-[1.5px]" />
+        <span className="bg-base-content absolute top-1/2 h-5 w-2 -translate-y-1/2 rounded-sm" />
+      </div>
     );
   };
 
@@ -98,42 +112,26 @@ export function YearsChoice({ values, years, thisYear, onChange }: YearsChoicePr
           </span>
         )}
       </h3>
-      <svg
+      <div
         ref={chart}
-        viewBox={`-8 -2 ${WIDTH + 16} ${HEIGHT + 4}`}
-        className="w-full touch-none select-none"
+        className="rule relative mx-2 border-b select-none"
         role="group"
         aria-label="Years, with a handle at either end"
       >
-        {told.map(({ year, count }) => {
-          const height = Math.max(1, (HEIGHT * count) / most);
-          return (
-            <rect
-              key={year}
-              x={(year - first) * step + 0.3}
-              y={HEIGHT - height}
-              width={Math.max(step - 0.6, 0.8)}
-              height={height}
-              fill={within(year) ? 'var(--bar-adds)' : 'var(--bar-lost)'}
-            >
-              <title>{`${year}: ${count}`}</title>
-            </rect>
-          );
-        })}
-        <line x1={0} x2={WIDTH} y1={HEIGHT} y2={HEIGHT} stroke="var(--rule)" />
+        <Chart type="bar" height={HEIGHT} series={series} options={options} />
         {handle('from')}
         {handle('to')}
-      </svg>
+      </div>
       <div className="flex items-start gap-3">
         <TypedYear
           label="From"
-          year={shown.from}
+          year={from}
           problemOf={(year) => valuesProblem('years', { ...values, from: year })}
           onChange={(year) => onChange({ ...values, from: year })}
         />
         <TypedYear
           label="To"
-          year={shown.to}
+          year={to}
           problemOf={(year) => valuesProblem('years', { ...values, to: year })}
           onChange={(year) => onChange({ ...values, to: year })}
         />

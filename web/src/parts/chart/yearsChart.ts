@@ -1,0 +1,45 @@
+import { counted } from '@even-lantern/core';
+import type { ApexOptions } from 'apexcharts';
+import type { ThemeColours } from './useThemeColours.js';
+
+export interface YearCount {
+  year: number;
+  count: number;
+}
+
+/** Years without records too, so that a gap is seen as one. */
+export function everyYear(
+  counts: readonly YearCount[],
+  from = Math.min(...counts.map(({ year }) => year)),
+  to = Math.max(...counts.map(({ year }) => year)),
+): YearCount[] {
+  if (counts.length === 0) return [];
+  const known = new Map(counts.map(({ year, count }) => [year, count]));
+  return Array.from({ length: to - from + 1 }, (_, i) => ({
+    year: from + i,
+    count: known.get(from + i) ?? 0,
+  }));
+}
+
+/** A bar for each year from edge to edge, without axes: what the years are stands below it. */
+export function yearsChart(
+  bars: readonly YearCount[],
+  colourOf: (year: number) => string,
+  colours: ThemeColours,
+): ApexOptions {
+  return {
+    chart: { sparkline: { enabled: true } },
+    colors: [({ dataPointIndex }: { dataPointIndex: number }) => colourOf(bars[dataPointIndex]?.year ?? 0)],
+    plotOptions: { bar: { columnWidth: '86%' } },
+    xaxis: { categories: bars.map(({ year }) => year), crosshairs: { show: false } },
+    yaxis: { min: 0 },
+    tooltip: {
+      custom: ({ dataPointIndex }: { dataPointIndex: number }) => {
+        const bar = bars[dataPointIndex];
+        return bar === undefined
+          ? ''
+          : `<span style="display:block;padding:2px 8px;color:${colours.ink};background:${colours.paper}">${bar.year}: ${counted(bar.count, 'record')}</span>`;
+      },
+    },
+  };
+}
