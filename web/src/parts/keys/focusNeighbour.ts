@@ -7,6 +7,8 @@ import type { KeyboardEvent } from 'react';
 export function focusNeighbour(event: KeyboardEvent<HTMLElement>): void {
   const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
   if (step === undefined || event.altKey || event.ctrlKey || event.metaKey || event.shiftKey) return;
+  // While a row is being moved, the arrows move it.
+  if (event.target instanceof Element && event.target.closest('[data-grip]') !== null) return;
   const row = event.currentTarget;
   const rows = [...(row.parentElement?.children ?? [])].filter(
     (each): each is HTMLElement => each instanceof HTMLElement,

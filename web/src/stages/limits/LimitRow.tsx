@@ -1,7 +1,8 @@
 import { limitKind, valuesText, wayText } from '@even-lantern/core';
 import type { LimitStep } from '@even-lantern/contract';
 import { counted, formatCount } from '@even-lantern/core';
-import { ArrowDown, ArrowUp, TriangleAlert } from 'lucide-react';
+import { TriangleAlert } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { onKeys } from '../../parts/keys/useKey.js';
 import { Count } from '../../parts/Count.js';
 import type { LimitInHand } from './limitInHand.js';
@@ -17,6 +18,8 @@ interface LimitRowProps {
   finding: string | undefined;
   /** whether it can go before the one above, or behind the one below */
   canMove: { up: boolean; down: boolean };
+  /** by which it is dragged; null for one that is tried, which stands at the end */
+  grip: ReactNode;
   onSelect: () => void;
   onSwitch: () => void;
   /** applies it by words as well, so that what lacks the data is judged too */
@@ -34,6 +37,7 @@ export function LimitRow({
   selected,
   finding,
   canMove,
+  grip,
   onSelect,
   onSwitch,
   onWordsToo,
@@ -140,30 +144,7 @@ export function LimitRow({
           <Count hits={step?.remains.hits ?? null} error={step?.remains.error ?? null} />
         </span>
         <span className="quiet count text-xs">{lossText(step?.lost ?? null)}</span>
-        <span className="flex pt-0.5">
-          {!tried && (
-            <>
-              <button
-                className="btn btn-ghost btn-xs btn-square"
-                disabled={!canMove.up}
-                aria-label={`Move ${kind.name} up`}
-                title="Move up (Alt ↑)"
-                onClick={() => onMove(-1)}
-              >
-                <ArrowUp className="h-3.5 w-3.5" aria-hidden="true" />
-              </button>
-              <button
-                className="btn btn-ghost btn-xs btn-square"
-                disabled={!canMove.down}
-                aria-label={`Move ${kind.name} down`}
-                title="Move down (Alt ↓)"
-                onClick={() => onMove(1)}
-              >
-                <ArrowDown className="h-3.5 w-3.5" aria-hidden="true" />
-              </button>
-            </>
-          )}
-        </span>
+        <span className="flex pt-0.5">{grip}</span>
       </div>
       <input
         type="checkbox"

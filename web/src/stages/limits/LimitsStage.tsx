@@ -1,7 +1,7 @@
-import { formatCount, LIMIT_KINDS, limitFindings, type Limit } from '@even-lantern/core';
+import { formatCount, LIMIT_KINDS, limitFindings, limitKind, type Limit } from '@even-lantern/core';
 import type { DatabaseProfile, LimitChange, LimitProfile, Problem } from '@even-lantern/contract';
 import { Plus, Undo2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { useUndo } from '../../review/undo.js';
@@ -11,6 +11,7 @@ import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Count } from '../../parts/Count.js';
 import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
+import { SortableList, SortableRow } from '../../parts/Sortable.js';
 import { useKey } from '../../parts/keys/useKey.js';
 import { focusNeighbour } from '../../parts/keys/focusNeighbour.js';
 import { NoDatabase } from '../../review/NoDatabase.js';
@@ -221,29 +222,49 @@ export function LimitsStage() {
                 .
               </p>
             )}
-            <div>
-              {inHand.map((one, i) => (
-                <div key={one.limit.id} onKeyDown={focusNeighbour}>
-                  <LimitRow
-                    inHand={one}
-                    step={profile?.steps.find(({ limitId }) => limitId === one.limit.id)}
-                    before={profile?.before.hits ?? null}
-                    stale={stale}
-                    selected={selected?.limit.id === one.limit.id}
-                    finding={findings.find(({ limitId }) => limitId === one.limit.id)?.message}
-                    canMove={{ up: !one.tried && i > 0, down: !one.tried && i < review.limits.length - 1 }}
-                    onSelect={() => select(one.limit.id)}
-                    onSwitch={() => void change(one, { on: !one.limit.on })}
-                    onWordsToo={() =>
-                      database !== null &&
-                      void change(one, { ways: { ...one.limit.ways, [database.id]: 'either' } })
-                    }
-                    onMove={(by) => move(one, by)}
-                    onRemove={() => remove(one)}
-                  />
-                </div>
-              ))}
-            </div>
+            <SortableList
+              ids={review.limits.map(({ id }) => id)}
+              onMove={(id, before) => {
+                const limit = review.limits.find((each) => each.id === id);
+                if (limit !== undefined) void edits.change(limit, { before });
+              }}
+            >
+              <div>
+                {inHand.map((one, i) => {
+                  const row = (grip: ReactNode) => (
+                    <LimitRow
+                      inHand={one}
+                      step={profile?.steps.find(({ limitId }) => limitId === one.limit.id)}
+                      before={profile?.before.hits ?? null}
+                      stale={stale}
+                      selected={selected?.limit.id === one.limit.id}
+                      finding={findings.find(({ limitId }) => limitId === one.limit.id)?.message}
+                      grip={grip}
+                      canMove={{ up: !one.tried && i > 0, down: !one.tried && i < review.limits.length - 1 }}
+                      onSelect={() => select(one.limit.id)}
+                      onSwitch={() => void change(one, { on: !one.limit.on })}
+                      onWordsToo={() =>
+                        database !== null &&
+                        void change(one, { ways: { ...one.limit.ways, [database.id]: 'either' } })
+                      }
+                      onMove={(by) => move(one, by)}
+                      onRemove={() => remove(one)}
+                    />
+                  );
+                  return (
+                    <div key={one.limit.id} onKeyDown={focusNeighbour}>
+                      {one.tried ? (
+                        row(null)
+                      ) : (
+                        <SortableRow id={one.limit.id} name={limitKind(one.limit.kind).name}>
+                          {row}
+                        </SortableRow>
+                      )}
+                    </div>
+                  );
+                })}
+              </div>
+            </SortableList>
             {inHand.length === 0 && (
               <p className="quiet max-w-[46rem] py-2">
                 There are no limits. A limit can throw away what you want, so each one shows what it takes and
