@@ -1,10 +1,12 @@
 import { counted, WAYS_ELSEWHERE, type WayElsewhere } from '@even-lantern/core';
 import { format } from 'date-fns';
-import type { WaitingFile } from '@even-lantern/contract';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { searchElsewhereSchema, type WaitingFile } from '@even-lantern/contract';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../review/api/api.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
+import { Field } from '../../parts/form/Field.js';
+import { useJoiForm } from '../../parts/form/useJoiForm.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { SearchFile } from './SearchFile.js';
 
@@ -22,91 +24,86 @@ const PLACES: Readonly<Record<WayElsewhere, string>> = {
 const today = () => format(new Date(), 'yyyy-MM-dd');
 
 /** Enters a search that no database answered: it becomes an entry of its own. */
-export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEntered: () => void }) {
-  const [way, setWay] = useState<WayElsewhere>('hand search');
-  const [place, setPlace] = useState('');
-  const [string, setString] = useState('');
-  const [count, setCount] = useState('');
-  const [searchedOn, setSearchedOn] = useState(today);
-  const [text, setText] = useState('');
+export default function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEntered: () => void }) {
   const [file, setFile] = useState<WaitingFile | null>(null);
+  const { register, handleSubmit, setValue, getValues, watch, formState } = useJoiForm(
+    searchElsewhereSchema,
+    {
+      way: 'hand search',
+      place: '',
+      string: '',
+      count: null,
+      searchedOn: today(),
+      text: '',
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      file: null,
+    },
+  );
+  const { errors } = formState;
   const [enter, { error, isLoading }] = ledgerApi.useEnterSearchMutation();
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
-    const body = {
-      way,
-      place,
-      string,
-      count: count === '' ? null : Number(count),
-      searchedOn,
-      text,
-      timeZone,
-      file: file?.id ?? null,
-    };
+  const submit = handleSubmit(async (body) => {
     const answer = await enter({ review: reviewId, body });
     if (answer.data === undefined) return;
     const brought = file === null ? '' : ` ${counted(file.records, 'record')} came into the review.`;
     toast(`Entered as entry ${answer.data.content.entry}.${brought}`);
     onEntered();
-  };
+  });
   return (
     <form
       aria-label="A search made elsewhere"
       className="rule bg-base-200 mb-3 grid gap-3 rounded border p-3 md:grid-cols-4"
+      noValidate
       onSubmit={(event) => void submit(event)}
     >
       <Field label="How">
-        <select
-          className="select select-sm w-full"
-          value={way}
-          onChange={({ target }) => setWay(target.value as WayElsewhere)}
-        >
-          {WAYS_ELSEWHERE.map((each) => (
-            <option key={each}>{each}</option>
-          ))}
-        </select>
+        {() => (
+          <select className="select select-sm w-full" {...register('way')}>
+            {WAYS_ELSEWHERE.map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </select>
+        )}
       </Field>
-      <Field label={PLACES[way]} wide>
-        <input
-          className="input input-sm w-full"
-          value={place}
-          onChange={({ target }) => setPlace(target.value)}
-        />
+      <Field label={PLACES[watch('way')]} wide error={errors.place?.message}>
+        {(attributes) => <input className="input input-sm w-full" {...attributes} {...register('place')} />}
       </Field>
-      <Field label="On which day">
-        <input
-          type="date"
-          className="input input-sm w-full"
-          value={searchedOn}
-          max={today()}
-          onChange={({ target }) => setSearchedOn(target.value)}
-        />
+      <Field label="On which day" error={errors.searchedOn?.message}>
+        {(attributes) => (
+          <input
+            type="date"
+            className="input input-sm w-full"
+            max={today()}
+            {...attributes}
+            {...register('searchedOn')}
+          />
+        )}
       </Field>
-      <Field label="What was searched for or asked" wide>
-        <input
-          className="input input-sm w-full font-mono text-xs"
-          value={string}
-          onChange={({ target }) => setString(target.value)}
-        />
+      <Field label="What was searched for or asked" wide error={errors.string?.message}>
+        {(attributes) => (
+          <input
+            className="input input-sm w-full font-mono text-xs"
+            {...attributes}
+            {...register('string')}
+          />
+        )}
       </Field>
-      <Field label="How many were found">
-        <input
-          type="number"
-          min={0}
-          step={1}
-          className="input input-sm w-full"
-          placeholder="not counted"
-          value={count}
-          onChange={({ target }) => setCount(target.value)}
-        />
+      <Field label="How many were found" error={errors.count?.message}>
+        {(attributes) => (
+          <input
+            type="number"
+            min={0}
+            step={1}
+            className="input input-sm w-full"
+            placeholder="not counted"
+            {...attributes}
+            {...register('count', {
+              setValueAs: (typed: unknown) => (typed === '' || typed === null ? null : Number(typed)),
+            })}
+          />
+        )}
       </Field>
-      <Field label="Note">
-        <input
-          className="input input-sm w-full"
-          value={text}
-          onChange={({ target }) => setText(target.value)}
-        />
+      <Field label="Note" error={errors.text?.message}>
+        {(attributes) => <input className="input input-sm w-full" {...attributes} {...register('text')} />}
       </Field>
       <div className="md:col-span-4">
         <SearchFile
@@ -114,8 +111,9 @@ export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEnter
           file={file}
           onRead={(read) => {
             setFile(read);
+            setValue('file', read?.id ?? null);
             // Whoever counted something else has said so before.
-            if (read !== null && count === '') setCount(String(read.records));
+            if (read !== null && getValues('count') === null) setValue('count', read.records);
           }}
         />
       </div>
@@ -127,14 +125,5 @@ export function EnterSearch({ reviewId, onEntered }: { reviewId: string; onEnter
         {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       </div>
     </form>
-  );
-}
-
-function Field({ label, wide = false, children }: { label: string; wide?: boolean; children: ReactNode }) {
-  return (
-    <label className={`flex flex-col gap-1 ${wide ? 'md:col-span-2' : ''}`}>
-      <span className="small-head">{label}</span>
-      {children}
-    </label>
   );
 }

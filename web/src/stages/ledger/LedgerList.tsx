@@ -2,16 +2,17 @@ import { formatCount, type LedgerKind } from '@even-lantern/core';
 import type { Ledger, LedgerQuery, Schedule } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { CalendarClock, Download, NotebookPen, ShieldCheck } from 'lucide-react';
-import { useDeferredValue, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { EnterSearch } from './EnterSearch.js';
 import { detailOf, KIND_NAMES } from './summaryWords.js';
 import { Schedules } from './schedules/Schedules.js';
 import { VerifyLedger } from './VerifyLedger.js';
+
+const EnterSearch = lazy(() => import('./EnterSearch.js'));
 
 const FORMATS = [
   ['csv', 'CSV'],
@@ -126,7 +127,11 @@ export function LedgerList({
       </div>
       {beside === 'schedules' && <Schedules reviewId={reviewId} schedules={schedules} />}
       {beside === 'verify' && <VerifyLedger reviewId={reviewId} ledger={ledger} />}
-      {beside === 'enter' && <EnterSearch reviewId={reviewId} onEntered={() => setBeside(null)} />}
+      {beside === 'enter' && (
+        <Suspense fallback={<p className="quiet">Opening the form …</p>}>
+          <EnterSearch reviewId={reviewId} onEntered={() => setBeside(null)} />
+        </Suspense>
+      )}
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       {entries.length === 0 && !isFetching && error === undefined && (
         <p className="quiet">

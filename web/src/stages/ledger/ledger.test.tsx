@@ -109,7 +109,7 @@ test('a search made elsewhere is entered with its day and count', async () => {
     },
   );
   await user.click(within(ledger).getByRole('button', { name: 'Enter a search made elsewhere' }));
-  await user.selectOptions(within(ledger).getByLabelText('How'), 'expert');
+  await user.selectOptions(await within(ledger).findByLabelText('How'), 'expert');
   await user.type(within(ledger).getByLabelText('Who was asked'), 'A night nurse');
   await user.type(within(ledger).getByLabelText('How many were found'), '4');
   await user.click(within(ledger).getByRole('button', { name: 'Enter it' }));
@@ -123,6 +123,19 @@ test('a search made elsewhere is entered with its day and count', async () => {
     }),
   );
   await waitFor(() => expect(screen.queryByRole('form', { name: 'A search made elsewhere' })).toBeNull());
+});
+
+test('what is missing of a search made elsewhere is told at its field, and nothing is sent', async () => {
+  const { user, ledger, asked } = await opened([], {}, {});
+  await user.click(within(ledger).getByRole('button', { name: 'Enter a search made elsewhere' }));
+  await user.click(await within(ledger).findByRole('button', { name: 'Enter it' }));
+  const place = within(ledger).getByLabelText('Which journal or proceedings, which volumes');
+  await waitFor(() => expect(place.getAttribute('aria-invalid')).toBe('true'));
+  const told = document.getElementById(place.getAttribute('aria-describedby') ?? '');
+  expect(told?.textContent).toBe('Say where: the journal, address, person or register.');
+  expect(asked.some(({ path }) => path.endsWith('elsewhere'))).toBe(false);
+  await user.type(place, 'Quarterly of Night Work');
+  await waitFor(() => expect(place.getAttribute('aria-invalid')).toBe('false'));
 });
 
 test('the file that a search brought is told before it is entered, and can be left out again', async () => {
