@@ -127,8 +127,7 @@ test('a search made elsewhere is entered, and what was wrong is corrected by ano
   await (await browser.find('footer > button')).click();
   await (await browser.named('Enter a search made elsewhere')).click();
   const form = 'form[aria-label="A search made elsewhere"]';
-  const [place] = await browser.driver.findElements({ css: `${form} input` });
-  await place?.sendKeys('Annals of Watchful Nights, volumes 3 to 9');
+  await (await browser.find(`${form} input`)).sendKeys('Annals of Watchful Nights, volumes 3 to 9');
   await (await browser.find(`${form} input[type=number]`)).sendKeys('12');
   const file = join(browser.downloads, '..', 'found.ris');
   const paper = (title: string) => `TY  - JOUR\nTI  - ${title}\nPY  - 2020\nER  - \n`;

@@ -145,8 +145,8 @@ export function compileLanes(
     if (edit !== undefined && query === null) {
       const why =
         asNumbered === null ? 'with a reference to a line that does not stand before it any more' : TOO_LONG;
-      const message = `L${number} was written ${why}. Until it is mended, what the lanes give is searched.`;
-      problems.push({ laneId: line.laneId, termId: line.termId, line: key, message });
+      const message = `was written ${why}. Until it is mended, what the lanes give is searched.`;
+      problems.push({ laneId: line.laneId, termId: line.termId, line: key, number, message });
     }
     numbers.set(key, number);
     sizes.set(number, sizeOf(lines.at(-1)?.query ?? line.query, sizes));

@@ -80,7 +80,8 @@ test('a reference to a line that is gone is told, and what the lanes give is sea
       laneId: null,
       termId: null,
       line: 'whole',
-      message: expect.stringMatching(/^L6 was written with a reference/),
+      number: 6,
+      message: expect.stringMatching(/^was written with a reference/),
     },
   ]);
 });

@@ -5,6 +5,7 @@ import {
   describeLine,
   foldTerms,
   linesIn,
+  nameLines,
   readOwnLine,
   asWritten,
   reference,
@@ -110,4 +111,24 @@ test('every line that is left finds what it found, and refers only to lines befo
     ),
     { numRuns: 200 },
   );
+});
+
+test('what is told of a line names it by the number that it has in the end', () => {
+  const strategy = compiled(LANES, []);
+  const problem = {
+    laneId: null,
+    termId: null,
+    number: 6,
+    message: 'was written by hand and cannot be read.',
+  };
+  const whole = strategy.lines.find(({ number }) => number === 7);
+  expect(whole?.kind).toBe('whole');
+  const { problems } = nameLines(
+    folded({ ...strategy, problems: [{ ...problem, number: 7 }, problem] }, LANES),
+  );
+  expect(problems.map(({ message }) => message)).toEqual([
+    'L3 was written by hand and cannot be read.',
+    'L2 was written by hand and cannot be read.',
+  ]);
+  expect(problems.every((each) => !('number' in each))).toBe(true);
 });

@@ -40,12 +40,19 @@ export function foldTerms({ lines, problems }: Strategy, describe: (line: Line) 
         }),
       ],
     })),
-    problems: problems.map((problem) => ({
-      ...problem,
-      message: problem.message.replace(
-        /^L(\d+)\b/,
-        (all, number: string) => `L${numbers.get(Number(number)) ?? all.slice(1)}`,
-      ),
-    })),
+    problems: problems.map((problem) => {
+      const number = problem.number === undefined ? undefined : numbers.get(problem.number);
+      return number === undefined ? problem : { ...problem, number };
+    }),
+  };
+}
+
+/** The problems of a strategy in whole sentences, once its lines have their last numbers. */
+export function nameLines({ lines, problems }: Strategy): Strategy {
+  return {
+    lines,
+    problems: problems.map(({ number, ...problem }) =>
+      number === undefined ? problem : { ...problem, message: `L${number} ${problem.message}` },
+    ),
   };
 }

@@ -95,4 +95,4 @@ export {
   type KeptLane,
   type LaneOfQuestion,
 } from './lanes.js';
-export { foldTerms, LINES_FOR, type LinesFor } from './fold.js';
+export { foldTerms, LINES_FOR, nameLines, type LinesFor } from './fold.js';

@@ -94,6 +94,8 @@ export interface StrategyProblem {
   line?: string;
   /** it is a line that only looks, so that the strategy can be run all the same */
   aside?: true;
+  /** the number of the line that `message` is about, which `nameLines` puts before it; lines get other numbers on the way */
+  number?: number;
   message: string;
 }
 

@@ -4,6 +4,7 @@ import {
   compileLanes,
   describeLine,
   foldTerms,
+  nameLines,
   limitText,
   lineKeyOf,
   parseLine,
@@ -153,7 +154,9 @@ export function assembled({
     ofLanes: once(() => compileLanes(lanes, intendedParts())),
   };
   const asShown = (strategy: Strategy): Strategy =>
-    review.linesFor === 'lane' ? foldTerms(strategy, (line) => describeLine(line, lanes)) : strategy;
+    nameLines(
+      review.linesFor === 'lane' ? foldTerms(strategy, (line) => describeLine(line, lanes)) : strategy,
+    );
   const shown = {
     intended: once(() => asShown(strategies.intended())),
     sent: once(() => asShown(strategies.sent())),
@@ -203,11 +206,11 @@ function partOf({ limit, way, sent, changes }: CompiledLimit, query: Query | nul
 
 /** Lines written by hand that cannot be read: until they are mended, what the lanes give is searched. */
 function unreadable(written: ReadonlyMap<string, ParsedLine>, lines: readonly Line[]): StrategyProblem[] {
-  return [...written.values()].flatMap(({ line: key, problem }) => {
+  return [...written.values()].flatMap(({ line: key, problem }): StrategyProblem[] => {
     if (problem === null) return [];
     const line = lines.find((each) => lineKeyOf(each) === key);
-    const name = line === undefined ? 'A line' : `L${line.number}`;
-    const message = `${name} was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
-    return [{ laneId: line?.laneId ?? null, termId: line?.termId ?? null, line: key, message }];
+    const told = `was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
+    if (line === undefined) return [{ laneId: null, termId: null, line: key, message: `A line ${told}` }];
+    return [{ laneId: line.laneId, termId: line.termId, line: key, number: line.number, message: told }];
   });
 }

@@ -25,11 +25,13 @@ export async function showUntilAnswered(
   }
 }
 
+/** A thing with those edits of it that are under way. */
+export const shown = <Own extends Thing>(thing: Own): Own =>
+  (underWay.get(thing.id) ?? []).reduce<Own>((now, change) => ({ ...now, ...change }), thing);
+
 /** A review as it was asked for before some edits, with those edits. */
 export function withEditsShown(review: Review): Review {
   if (underWay.size === 0) return review;
-  const shown = <Own extends Thing>(thing: Own): Own =>
-    (underWay.get(thing.id) ?? []).reduce<Own>((now, change) => ({ ...now, ...change }), thing);
   return {
     ...review,
     elements: review.elements.map(shown),

@@ -1,4 +1,4 @@
-import { showUntilAnswered, thingOf } from './editsShown.js';
+import { shown, showUntilAnswered, thingOf, type Thing } from './editsShown.js';
 import { reviewApi } from './reviewApi.js';
 import type { store } from './store.js';
 
@@ -18,15 +18,15 @@ interface UnderWay<Answer> {
 /**
  * Shows an edit before the server has answered it, so that the next one is made of what one sees. The answer then takes
  * its place, so that the next is made on its version; what was refused is taken back.
- * @param shown what a change makes of the thing; null for one that moves it or takes it away
+ * @param changesOf what a change makes of the thing; null for one that moves it or takes it away
  */
 export const shownAtOnce =
-  <Change, Answer extends object>(shown: (change: Change) => Partial<Answer> | null) =>
+  <Change, Answer extends Thing>(changesOf: (change: Change) => object | null) =>
   async (
     { review, id, change }: Edit<Change>,
     { dispatch, queryFulfilled }: UnderWay<Answer>,
   ): Promise<void> => {
-    const changed = shown(change);
+    const changed = changesOf(change);
     if (changed === null) return;
     const put = (values: object) =>
       dispatch(
@@ -37,7 +37,8 @@ export const shownAtOnce =
     const patch = put(changed);
     try {
       await showUntilAnswered(id, changed, queryFulfilled);
-      put((await queryFulfilled).data);
+      // A later edit that is still under way stays in sight.
+      put(shown((await queryFulfilled).data));
     } catch {
       patch.undo();
     }
