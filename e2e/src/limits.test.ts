@@ -103,6 +103,33 @@ test('years are set by key, by typing and by the handle; one step too far is see
   await accessible('a limit beside the profile');
 });
 
+test('limits are put in another order by their grips, with the mouse and with keys', async () => {
+  const order = () =>
+    browser.driver.executeScript<string>(
+      "return [...document.querySelectorAll('[data-limit]')].map((each) => each.dataset.limit).join()",
+    );
+  const ordered = (kinds: readonly string[]) =>
+    browser.driver.wait(async () => (await order()) === kinds.join(), 10_000, `not ${kinds.join()}`);
+  const before = (await order()).split(',');
+  const [first = '', second = '', ...others] = before;
+  const grip = (kind: string) => browser.find(`${step(kind)} [data-grip]`);
+  await browser.driver
+    .actions()
+    .move({ origin: await grip(first) })
+    .press()
+    .move({ origin: await grip(first), y: 30, duration: 200 })
+    .move({ origin: await grip(second), y: 20, duration: 300 })
+    .release()
+    .perform();
+  await ordered([second, first, ...others]);
+  await (await grip(first)).sendKeys(' ');
+  await browser.driver.sleep(200);
+  await browser.press(Key.ARROW_UP);
+  await browser.driver.sleep(200);
+  await browser.press(' ');
+  await ordered(before);
+});
+
 test('a limit is tried without being kept, and dropped with one key', async () => {
   const before = await remains();
   await browser.pick('Add a limit', 'Has an abstract');

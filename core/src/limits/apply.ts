@@ -90,7 +90,6 @@ export function applyLimit(
       ? none(`No record of ${valuesText(limit.values)} is here. Choose other years.`)
       : { ...none(null), way, ...years };
   }
-  if (limit.values.kind === 'days') return none(`There is no limit of this kind here. ${kind.nearest}`);
   const { values, strength, words: ownWords } = limit.values;
   const own = way === 'words' ? null : byOwnLimit(kind, values, database);
   // Where the own limit does not know all values, words stand in, as if there were no such limit.

@@ -22,15 +22,7 @@ export function valuesProblem(kindId: string, values: LimitValues): string | nul
     if (from === null && to === null) return 'Give the first year, the last, or both.';
     return from !== null && to !== null && from > to ? reversedYears(from, to) : null;
   }
-  if (values.kind === 'days') {
-    if (kind.values !== 'days') return `${kind.name} takes no days.`;
-    const { from, to } = values;
-    if (from === null && to === null) return 'Give the first day, the last, or both.';
-    return from !== null && to !== null && from > to
-      ? `${from} to ${to} runs backwards and would find nothing. Write ${to} first.`
-      : null;
-  }
-  if (kind.values === 'years' || kind.values === 'days') return `${kind.name} takes a range.`;
+  if (kind.values === 'years') return `${kind.name} takes a range.`;
   if (values.values.length === 0) return 'Choose at least one value.';
   if (kind.values === 'yes' && (values.values.length > 1 || values.values[0] !== 'yes'))
     return `${kind.name} is either on or off: it takes the value yes.`;

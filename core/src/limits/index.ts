@@ -2,7 +2,6 @@ export type { ValuesOfKind, LimitKind } from './kind.js';
 export { LIMIT_KINDS, limitKind } from './kinds/index.js';
 export { LIMIT_WAYS, LONGEST_FILTER_NAME } from './model.js';
 export type {
-  DaysChosen,
   FilterSource,
   OwnWords,
   Limit,

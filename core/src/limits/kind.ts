@@ -2,8 +2,8 @@
 import type { Strength } from '../designs/index.js';
 import { parsePhrase, type Query } from '../query/index.js';
 
-/** What its values are: years, days, values to choose from, values that are typed, or none but yes. */
-export type ValuesOfKind = 'years' | 'days' | 'chosen' | 'typed' | 'yes';
+/** What its values are: years, values to choose from, values that are typed, or none but yes. */
+export type ValuesOfKind = 'years' | 'chosen' | 'typed' | 'yes';
 
 export interface LimitKind {
   id: string;

@@ -41,14 +41,7 @@ export interface FilterSource {
   changed?: boolean;
 }
 
-/** Days on which records came into the database, both ends included, as ISO dates; either may be open, not both. */
-export interface DaysChosen {
-  kind: 'days';
-  from: string | null;
-  to: string | null;
-}
-
-export type LimitValues = YearsChosen | ValuesChosen | DaysChosen;
+export type LimitValues = YearsChosen | ValuesChosen;
 
 /**
  * How a database applies a limit: by its own limit, by a string of words and headings, by either (so that records

@@ -11,6 +11,7 @@ import type {
   StudyDesigns,
 } from '@even-lantern/contract';
 import { api, changes, COUNTED, ifMatch } from './api.js';
+import { edit } from './shownAtOnce.js';
 import { recordApi } from './recordApi.js';
 
 export const designApi = api.injectEndpoints({
@@ -34,12 +35,7 @@ export const designApi = api.injectEndpoints({
       invalidatesTags: ['Filters'],
     }),
     changeFilter: build.mutation<SavedFilter, { id: string; version: number; change: SavedFilterChange }>({
-      query: ({ id, version, change }) => ({
-        url: `filters/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
+      query: edit('filters'),
       // Somebody else’s change is seen at once by whoever came too late.
       invalidatesTags: ['Filters'],
     }),

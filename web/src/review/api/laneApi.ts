@@ -2,6 +2,7 @@
 import type { LaneChange, LaneEvent, LanesRead, MergedLane, NewLane, Review } from '@even-lantern/contract';
 import type { LanesDocument } from '@even-lantern/core';
 import { api, changes, ifMatch } from './api.js';
+import { edit } from './shownAtOnce.js';
 
 export const laneApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -22,12 +23,7 @@ export const laneApi = api.injectEndpoints({
       invalidatesTags: changes('Question', 'Lanes'),
     }),
     changeLane: build.mutation<Review, { id: string; version: number; change: LaneChange }>({
-      query: ({ id, version, change }) => ({
-        url: `lanes/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
+      query: edit('lanes'),
       invalidatesTags: changes('Question', 'Lanes'),
     }),
     mergeLane: build.mutation<

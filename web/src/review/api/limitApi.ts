@@ -10,8 +10,8 @@ import type {
   StepSample,
   StepSampleRequest,
 } from '@even-lantern/contract';
-import { api, changes, COUNTED, ifMatch } from './api.js';
-import { shownAtOnce, type Edit } from './shownAtOnce.js';
+import { api, changes, COUNTED } from './api.js';
+import { edit, shownAtOnce, type Edit } from './shownAtOnce.js';
 
 interface OfReview<Body> {
   review: string;
@@ -25,12 +25,7 @@ export const limitApi = api.injectEndpoints({
       invalidatesTags: changes('Limits'),
     }),
     changeLimit: build.mutation<ReviewLimit, Edit<LimitChange>>({
-      query: ({ id, version, change }) => ({
-        url: `limits/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
+      query: edit('limits'),
       onQueryStarted: shownAtOnce(({ removed, before, ...changed }) =>
         removed === undefined && before === undefined ? changed : null,
       ),

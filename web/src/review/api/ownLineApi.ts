@@ -9,7 +9,7 @@ import type {
 } from '@even-lantern/contract';
 import { api, changes, COUNTED, ifMatch, STRATEGY } from './api.js';
 import { reviewApi } from './reviewApi.js';
-import { shownAtOnce, type Edit } from './shownAtOnce.js';
+import { edit, shownAtOnce, type Edit } from './shownAtOnce.js';
 
 export const ownLineApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -30,12 +30,7 @@ export const ownLineApi = api.injectEndpoints({
       invalidatesTags: changes('OwnLines'),
     }),
     changeOwnLine: build.mutation<ReviewOwnLine, Edit<OwnLineChange>>({
-      query: ({ id, version, change }) => ({
-        url: `own-lines/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
+      query: edit('own-lines'),
       onQueryStarted: shownAtOnce(({ removed, before, ...changed }) =>
         removed === undefined && before === undefined ? changed : null,
       ),

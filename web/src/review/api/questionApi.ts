@@ -1,17 +1,12 @@
 /** What the interface asks of the server about the elements of a question. */
 import type { ElementChange, ReviewElement, Wording } from '@even-lantern/contract';
-import { api, changes, ifMatch } from './api.js';
-import { shownAtOnce, type Edit } from './shownAtOnce.js';
+import { api, changes } from './api.js';
+import { edit, shownAtOnce, type Edit } from './shownAtOnce.js';
 
 export const questionApi = api.injectEndpoints({
   endpoints: (build) => ({
     changeElement: build.mutation<ReviewElement, Edit<ElementChange>>({
-      query: ({ id, version, change }) => ({
-        url: `elements/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
+      query: edit('elements'),
       onQueryStarted: shownAtOnce((change) => change),
       // Lanes without a name have that of their element, and those of one that is not searched are not counted.
       invalidatesTags: changes('Question', 'Lanes'),

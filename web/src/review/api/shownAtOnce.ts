@@ -1,3 +1,4 @@
+import { ifMatch } from './api.js';
 import { shown, showUntilAnswered, thingOf, type Thing } from './editsShown.js';
 import { reviewApi } from './reviewApi.js';
 import type { store } from './store.js';
@@ -9,6 +10,16 @@ export interface Edit<Change> {
   version: number;
   change: Change;
 }
+
+/** The request that sends an edit to the things of one kind. */
+export const edit =
+  (things: string) =>
+  <Change>({ id, version, change }: Pick<Edit<Change>, 'id' | 'version' | 'change'>) => ({
+    url: `${things}/${id}`,
+    method: 'PATCH',
+    body: change,
+    headers: ifMatch(version),
+  });
 
 interface UnderWay<Answer> {
   dispatch: typeof store.dispatch;

@@ -1,7 +1,7 @@
 /** What the interface asks of the server about terms. */
 import { EDIT_HEADER, type NewTerm, type ReviewTerm, type TermChange } from '@even-lantern/contract';
-import { api, changes, ifMatch } from './api.js';
-import { shownAtOnce, type Edit } from './shownAtOnce.js';
+import { api, changes } from './api.js';
+import { edit, shownAtOnce, type Edit } from './shownAtOnce.js';
 
 export const termApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -16,12 +16,7 @@ export const termApi = api.injectEndpoints({
       invalidatesTags: changes('Lanes'),
     }),
     changeTerm: build.mutation<ReviewTerm, Edit<TermChange>>({
-      query: ({ id, version, change }) => ({
-        url: `terms/${id}`,
-        method: 'PATCH',
-        body: change,
-        headers: ifMatch(version),
-      }),
+      query: edit('terms'),
       onQueryStarted: shownAtOnce(({ content }) => (content === undefined ? null : { content })),
       invalidatesTags: changes('Lanes'),
     }),

@@ -15,8 +15,6 @@ export function firstValues(kind: string, thisYear: number): LimitValues {
       return { kind: 'years', from: thisYear - 20, to: thisYear };
     case 'yes':
       return { kind: 'values', values: ['yes'] };
-    case 'days':
-      return { kind: 'days', from: null, to: null };
     case 'chosen':
     case 'typed':
       return { kind: 'values', values: [] };
