@@ -31,8 +31,16 @@ export function yearsChart(
     chart: { sparkline: { enabled: true } },
     colors: [({ dataPointIndex }: { dataPointIndex: number }) => colourOf(bars[dataPointIndex]?.year ?? 0)],
     plotOptions: { bar: { columnWidth: '86%' } },
-    xaxis: { categories: bars.map(({ year }) => year), crosshairs: { show: false } },
-    yaxis: { min: 0 },
+    xaxis: {
+      categories: bars.map(({ year }) => year),
+      crosshairs: { show: false },
+      labels: { show: false },
+      axisTicks: { show: false },
+      axisBorder: { show: false },
+    },
+    // Said once more, since a chart that is drawn anew forgets that it is without axes.
+    yaxis: { min: 0, show: false, labels: { show: false } },
+    grid: { show: false, padding: { top: 0, right: 0, bottom: 0, left: 0 } },
     tooltip: {
       custom: ({ dataPointIndex }: { dataPointIndex: number }) => {
         const bar = bars[dataPointIndex];

@@ -1,9 +1,11 @@
-import type { FilterFigures as Figures } from '@even-lantern/core';
+import type { FilterFigures as Figures, Strength } from '@even-lantern/core';
 import type { ApexOptions } from 'apexcharts';
 import { useCallback, useMemo } from 'react';
 import { Chart } from '../../parts/chart/Chart.js';
 import type { ThemeColours } from '../../parts/chart/useThemeColours.js';
-import type { How } from './FilterFigures.js';
+
+/** A strength of the filter, words of one’s own, or the database’s own limit. */
+export type How = Strength | 'own words' | 'own limit';
 
 const HEIGHT = 150;
 /** Reading more than so many for each one wanted is drawn at the edge. */

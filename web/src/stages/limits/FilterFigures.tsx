@@ -7,7 +7,6 @@ import {
   type FilterFigures as Figures,
   type OwnWords,
   type Share,
-  type Strength,
 } from '@even-lantern/core';
 import type { DatabaseProfile, FilterFiguresAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
@@ -16,10 +15,7 @@ import { useDesigns } from '../../review/useDesigns.js';
 import { useReview } from '../../review/useReview.js';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { GuideLink } from '../../parts/GuideLink.js';
-import { FiguresChart } from './FiguresChart.js';
-
-/** A strength of the filter, words of one’s own, or the database’s own limit. */
-export type How = Strength | 'own words' | 'own limit';
+import { FiguresChart, type How } from './FiguresChart.js';
 
 /** On which records filters are measured. */
 const BASES = { shipped: 'all its records', known: 'records of known design', judged: 'records judged here' };
