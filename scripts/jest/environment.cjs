@@ -15,16 +15,19 @@ vm.compileFunction = (code, parameters, options) => {
 
 const exit = process.exit;
 
+/** What a fake timer gives, as Node’s own do. */
+function idToRef(id) {
+  const timer = { id, ref: () => timer, unref: () => timer };
+  return timer;
+}
+
 module.exports = class OwnRealmEnvironment {
   global = globalThis;
 
   constructor({ projectConfig }) {
     this.namesBefore = new Set(Object.getOwnPropertyNames(globalThis));
     this.moduleMocker = new ModuleMocker(globalThis);
-    const timerConfig = {
-      idToRef: (id) => ({ id, ref: () => this, unref: () => this }),
-      refToId: (timer) => timer?.id,
-    };
+    const timerConfig = { idToRef, refToId: (timer) => timer?.id };
     this.fakeTimers = new LegacyFakeTimers({
       config: projectConfig,
       global: globalThis,

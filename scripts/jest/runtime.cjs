@@ -10,6 +10,8 @@ const PACKAGES = `${sep}node_modules${sep}`;
 module.exports = {
   __esModule: true,
   default: class PackagesOnceRuntime extends Runtime {
+    _ignored = this._config.transformIgnorePatterns.map((pattern) => new RegExp(pattern));
+
     requireModule(from, moduleName, options, isRequireActual) {
       if (moduleName !== undefined && options?.isInternalModule !== true) {
         const path = this._resolution.isCoreModule(moduleName)
@@ -22,7 +24,7 @@ module.exports = {
 
     /** Packages of ES modules alone are translated by Jest, and so loaded by it too. */
     _transformed(path) {
-      return !this._config.transformIgnorePatterns.some((pattern) => new RegExp(pattern).test(path));
+      return !this._ignored.some((pattern) => pattern.test(path));
     }
   },
 };

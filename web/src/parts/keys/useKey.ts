@@ -2,8 +2,8 @@ import type { KeyboardEvent as RowEvent } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { keyOf, type KeyId } from './keys.js';
 
-/** What takes every key for itself: a menu that is open, a list to choose from, an editor. */
-const TAKES_ALL = '[role=listbox], [role=menu], [aria-haspopup][aria-expanded=true], [contenteditable=true]';
+/** What takes every key for itself: a menu that is open, an editor. */
+const TAKES_ALL = '[role=menu], [aria-haspopup][aria-expanded=true], [contenteditable=true]';
 /** What takes letters and arrows for itself while it has the focus; chords and Esc are left to the screen. */
 const TAKES_PLAIN = '[role=combobox], [role=slider], [role=separator]';
 

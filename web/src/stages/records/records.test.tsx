@@ -61,6 +61,15 @@ test('one key decides on the version that was seen, and the next record opens', 
   await opened('a');
 });
 
+test('who has chosen a record by the mouse decides by key too', async () => {
+  const { user, asked } = desk();
+  await opened('a');
+  screen.getByRole('listbox', { name: 'Records' }).focus();
+  await user.keyboard('u');
+  await opened('b');
+  expect(asked.find(({ method }) => method === 'PATCH')?.body).toEqual({ decision: 'unsure' });
+});
+
 test('where somebody else has decided meanwhile, nothing is overwritten, and it is told', async () => {
   const current = {
     id: 'a',
