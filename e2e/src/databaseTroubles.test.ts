@@ -1,19 +1,15 @@
 /** Databases that refuse, are away, slow or odd: the person reads which and why, nothing else changes, and work goes on. */
-import { openBrowser, type Browser } from './browser.js';
-import { startStack, type Stack } from './stack.js';
+import type { Browser } from './browser.js';
+import { openReview } from './opened.js';
+import type { Stack } from './stack.js';
 
 let stack: Stack;
 let browser: Browser;
 let base: string;
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
-  await browser.goTo(stack.address);
-  await (await browser.named('Continue as')).click();
-  await (await browser.named('Bright light at night')).click();
+  ({ stack, browser, base } = await openReview());
   await browser.sees('In adult hospital staff');
-  base = (await browser.driver.getCurrentUrl()).replace(/\/(?:question|records).*/, '');
 });
 afterAll(async () => {
   await browser.close();

@@ -1,21 +1,17 @@
 /** One strategy in several databases: headings settled, strings written by hand, databases added, releases. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Key, openBrowser, type Browser } from './browser.js';
-import { startStack, type Stack } from './stack.js';
+import { Key, type Browser } from './browser.js';
+import { openReview } from './opened.js';
+import type { Stack } from './stack.js';
 
 let stack: Stack;
 let browser: Browser;
 let base: string;
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
-  await browser.goTo(stack.address);
-  await (await browser.named('Continue as')).click();
-  await (await browser.named('Bright light at night')).click();
+  ({ stack, browser, base } = await openReview());
   await browser.sees('In adult hospital staff');
-  base = (await browser.driver.getCurrentUrl()).replace(/\/(?:question|records).*/, '');
 });
 afterAll(async () => {
   await browser.close();

@@ -1,16 +1,13 @@
 /** Lanes of their own: one that holds two concepts is split, left out, joined, and all of it is taken back. */
-import { Key, openBrowser, type Browser } from './browser.js';
-import { startStack, type Stack } from './stack.js';
+import { Key, type Browser } from './browser.js';
+import { openReview } from './opened.js';
+import type { Stack } from './stack.js';
 
 let stack: Stack;
 let browser: Browser;
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
-  await browser.goTo(stack.address);
-  await (await browser.named('Continue as Mara Quillfeather')).click();
-  await (await browser.named('Bright light at night')).click();
+  ({ stack, browser } = await openReview());
   await browser.sees('In adult hospital staff');
   await browser.press(Key.chord(Key.ALT, '2'));
   await browser.sees('adds');

@@ -1,21 +1,17 @@
 /** The ledger as a person uses it: several databases side by side, run again, noted, sealed, begun anew, on a schedule. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Key, openBrowser, type Browser } from './browser.js';
-import { startStack, type Stack } from './stack.js';
+import { Key, type Browser } from './browser.js';
+import { openReview } from './opened.js';
+import type { Stack } from './stack.js';
 
 let stack: Stack;
 let browser: Browser;
 let review = '';
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
-  await browser.goTo(stack.address);
-  await (await browser.named('Continue as')).click();
-  await (await browser.named('Bright light at night')).click();
+  ({ stack, browser, review } = await openReview());
   await browser.sees('In adult hospital staff');
-  review = /reviews\/([^/]+)/.exec(await browser.driver.getCurrentUrl())?.[1] ?? '';
   await browser.driver.executeScript("localStorage.setItem('even-lantern-intro-searches', 'read')");
 });
 afterAll(async () => {

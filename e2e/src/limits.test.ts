@@ -6,8 +6,7 @@ let stack: Stack;
 let browser: Browser;
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
+  [stack, browser] = await Promise.all([startStack(), openBrowser()]);
 });
 afterAll(async () => {
   await browser.close();

@@ -1,16 +1,13 @@
 /** First minutes: a vague topic is scanned, a sentence becomes lanes, words wait on the shelf; by keyboard and by mouse. */
-import { Key, openBrowser, type Browser } from './browser.js';
-import { startStack, type Stack } from './stack.js';
+import { Key, type Browser } from './browser.js';
+import { openReview } from './opened.js';
+import type { Stack } from './stack.js';
 
 let stack: Stack;
 let browser: Browser;
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
-  await browser.goTo(stack.address);
-  await (await browser.named('Continue as Mara Quillfeather')).click();
-  await (await browser.named('Woken on call')).click();
+  ({ stack, browser } = await openReview('Woken on call'));
   await browser.find('#own-words');
 });
 afterAll(async () => {

@@ -1,16 +1,13 @@
 /** A strategy between two people: edits taken back across reloads, and a peer review by the second. */
-import { Key, openBrowser, type Browser } from './browser.js';
-import { startStack, type Stack } from './stack.js';
+import { Key, type Browser } from './browser.js';
+import { openReview } from './opened.js';
+import type { Stack } from './stack.js';
 
 let stack: Stack;
 let browser: Browser;
 
 beforeAll(async () => {
-  stack = await startStack();
-  browser = await openBrowser();
-  await browser.goTo(stack.address);
-  await (await browser.named('Continue as')).click();
-  await (await browser.named('Bright light at night')).click();
+  ({ stack, browser } = await openReview());
   await browser.sees('In adult hospital staff');
   await browser.driver.executeScript("localStorage.setItem('even-lantern-intro-searches', 'read')");
   await (await browser.named('Searches')).click();

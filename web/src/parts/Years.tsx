@@ -2,17 +2,14 @@ import { formatCount } from '@even-lantern/core';
 import type { ValueCount } from '@even-lantern/contract';
 import { useCallback, useMemo } from 'react';
 import { Chart } from './chart/Chart.js';
-import { everyYear, yearsChart } from './chart/yearsChart.js';
+import { everyYear, yearCounts, yearsChart } from './chart/yearsChart.js';
 import type { ThemeColours } from './chart/useThemeColours.js';
 
 const HEIGHT = 96;
 
 /** Records by year, as a chart and as a table for readers of screens. */
 export function Years({ years }: { years: readonly ValueCount[] }) {
-  const bars = useMemo(
-    () => everyYear(years.map(({ value, count }) => ({ year: Number(value), count }))),
-    [years],
-  );
+  const bars = useMemo(() => everyYear(yearCounts(years)), [years]);
   const series = useMemo(() => [{ name: 'records', data: bars.map(({ count }) => count) }], [bars]);
   const options = useCallback(
     (colours: ThemeColours) => yearsChart(bars, () => colours.kept, colours),

@@ -1,10 +1,23 @@
 import { counted } from '@even-lantern/core';
+import type { ValueCount } from '@even-lantern/contract';
 import type { ApexOptions } from 'apexcharts';
 import type { ThemeColours } from './useThemeColours.js';
 
 export interface YearCount {
   year: number;
   count: number;
+}
+
+/** A chart of more years has bars too thin to see. */
+const MOST_YEARS = 300;
+
+/** The years of records as a database tells them; what is no year, or lies far before all others, is not drawn. */
+export function yearCounts(values: readonly ValueCount[]): YearCount[] {
+  const years = values
+    .map(({ value, count }) => ({ year: Number(value), count }))
+    .filter(({ year }) => Number.isInteger(year) && year > 0);
+  const last = Math.max(...years.map(({ year }) => year));
+  return years.filter(({ year }) => year > last - MOST_YEARS);
 }
 
 /** Years without records too, so that a gap is seen as one. */

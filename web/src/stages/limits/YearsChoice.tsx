@@ -3,7 +3,7 @@ import type { ValueCount } from '@even-lantern/contract';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Chart } from '../../parts/chart/Chart.js';
 import type { ThemeColours } from '../../parts/chart/useThemeColours.js';
-import { everyYear, yearsChart } from '../../parts/chart/yearsChart.js';
+import { everyYear, yearCounts, yearsChart } from '../../parts/chart/yearsChart.js';
 import { useFollowing } from '../../parts/useFollowing.js';
 
 const HEIGHT = 76;
@@ -23,13 +23,7 @@ interface YearsChoiceProps {
 
 /** Years, set by handles on a chart (by mouse or key) or by typing. */
 export function YearsChoice({ values, years, thisYear, onChange }: YearsChoiceProps) {
-  const counts = useMemo(
-    () =>
-      (years ?? [])
-        .map(({ value, count }) => ({ year: Number(value), count }))
-        .filter(({ year }) => year > 0),
-    [years],
-  );
+  const counts = useMemo(() => yearCounts(years ?? []), [years]);
   const first = Math.min(thisYear - SPAN, values.from ?? thisYear, ...counts.map(({ year }) => year));
   const last = Math.max(thisYear, values.to ?? 0, ...counts.map(({ year }) => year));
   const [moving, setMoving] = useState<YearsChosen | null>(null);
