@@ -23,9 +23,13 @@ interface YearsChoiceProps {
 
 /** Years, set by handles on a chart (by mouse or key) or by typing. */
 export function YearsChoice({ values, years, thisYear, onChange }: YearsChoiceProps) {
-  const counts = useMemo(() => yearCounts(years ?? []), [years]);
-  const first = Math.min(thisYear - SPAN, values.from ?? thisYear, ...counts.map(({ year }) => year));
-  const last = Math.max(thisYear, values.to ?? 0, ...counts.map(({ year }) => year));
+  const drawn = useMemo(() => yearCounts(years ?? []), [years]);
+  // Those too that lie too far off to be drawn.
+  const counts = (years ?? [])
+    .map(({ value, count }) => ({ year: Number(value), count }))
+    .filter(({ year }) => year > 0);
+  const first = Math.min(thisYear - SPAN, values.from ?? thisYear, ...drawn.map(({ year }) => year));
+  const last = Math.max(thisYear, values.to ?? 0, ...drawn.map(({ year }) => year));
   const [moving, setMoving] = useState<YearsChosen | null>(null);
   const shown = moving ?? values;
   const chart = useRef<HTMLDivElement>(null);
@@ -36,7 +40,7 @@ export function YearsChoice({ values, years, thisYear, onChange }: YearsChoicePr
   );
   const kept = counts.filter(({ year }) => isKept(year)).reduce((sum, { count }) => sum + count, 0);
   const all = counts.reduce((sum, { count }) => sum + count, 0);
-  const bars = useMemo(() => everyYear(counts, first, last), [counts, first, last]);
+  const bars = useMemo(() => everyYear(drawn, first, last), [drawn, first, last]);
   const series = useMemo(() => [{ name: 'records', data: bars.map(({ count }) => count) }], [bars]);
   const options = useCallback(
     (colours: ThemeColours) =>
