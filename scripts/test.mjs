@@ -1,9 +1,11 @@
 // npm test: formatting, lint, types, then unit, integration and browser tests.
+import { join } from 'node:path';
 import {
   buildInterface,
   buildPrograms,
   prepareBrowser,
   preparePackages,
+  root,
   run,
   runBeside,
 } from './prepare.mjs';
@@ -17,11 +19,13 @@ step('formatting and types, and lint beside them');
 const lint = runBeside('npm', ['run', 'lint', '--silent']);
 run('npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 buildPrograms();
+const records = runBeside('node', [join(root, 'scripts', 'records.mjs')]);
 // All packages with their tests at once: most of them read the same files.
 run('npx', ['tsc', '-p', 'tsconfig.test.json']);
 step('build');
 buildInterface();
 await lint;
+await records;
 await browser;
 step('tests');
 run('npx', ['jest', ...process.argv.slice(2)]);

@@ -33,7 +33,7 @@ async function countOf(text: string): Promise<number> {
   let shown = '';
   await browser.driver.wait(
     async () => /\d$/.test((shown = (await (await choice(text)).getText()).trim())),
-    10_000,
+    30_000,
     `${text} has no count`,
   );
   return number(shown.slice(text.length));

@@ -21,8 +21,11 @@ const terms = (name: string) => `${lane(name)} > div:nth-of-type(2)`;
 const number = (text: string) => Number(text.replace(/[^\d]/g, ''));
 /** a count, which for a while also says what it was */
 const isCount = (text: string) => /^\d[\d\u2009]*( was .*)?$/.test(text.trim());
-const whole = async () =>
-  number((await browser.textWhen('[data-testid=whole]', isCount)).split(' was ')[0] ?? '');
+/** What all lanes find together, once it is counted: until then the count before stands there, in grey. */
+const whole = async () => {
+  await browser.textWhen('main', (text) => !text.includes('counting …'));
+  return number((await browser.textWhen('[data-testid=whole]', isCount)).split(' was ')[0] ?? '');
+};
 
 async function accessible(screen: string): Promise<void> {
   expect([screen, await browser.seriousFindings()]).toEqual([screen, []]);
@@ -30,7 +33,7 @@ async function accessible(screen: string): Promise<void> {
 
 async function downloaded(name: string): Promise<string> {
   const path = join(browser.downloads, name);
-  await browser.driver.wait(() => existsSync(path), 10_000, `${name} was not downloaded`);
+  await browser.driver.wait(() => existsSync(path), 30_000, `${name} was not downloaded`);
   return readFileSync(path, 'utf8');
 }
 
@@ -88,7 +91,7 @@ test('a plain word leads to the heading it stands for, and is added by keyboard'
   await addWords('being woken', '"on call"');
   await browser.driver.wait(
     async () => (await whole()) > before,
-    10_000,
+    30_000,
     'words for records without headings add none',
   );
 });
@@ -121,16 +124,16 @@ test('a term is taken out and undone, and edited beside the lanes with its count
   await browser.sees('Take out of the lane');
   await accessible('concepts with the inspector');
   await (await browser.named('Take out of the lane')).click();
-  await browser.driver.wait(async () => (await whole()) < before, 10_000, 'the count did not fall');
+  await browser.driver.wait(async () => (await whole()) < before, 30_000, 'the count did not fall');
   await (await browser.find('h1')).click();
   await browser.press(Key.chord(Key.CONTROL, 'z'));
-  await browser.driver.wait(async () => (await whole()) === before, 10_000, 'the count did not come back');
+  await browser.driver.wait(async () => (await whole()) === before, 30_000, 'the count did not come back');
   await (await browser.named('volunteer*')).click();
   const words = await browser.find('aside[aria-label=Term] input');
   await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'zebra*', Key.ENTER);
   await browser.textWhen(lane('volunteers'), (text) => text.includes('finds nothing'));
   await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'volunteer*', Key.ENTER);
-  await browser.driver.wait(async () => (await whole()) === before, 10_000, 'the count did not come back');
+  await browser.driver.wait(async () => (await whole()) === before, 30_000, 'the count did not come back');
 });
 
 test('when somebody else changed the term, both versions are shown and one is taken', async () => {
@@ -157,7 +160,7 @@ test('when somebody else changed the term, both versions are shown and one is ta
   await browser.textWhen(lane('volunteers'), (text) => /volunteers\s+adds\s+\d/.test(text));
   await words.sendKeys(Key.chord(Key.CONTROL, 'a'), 'volunteer*', Key.ENTER);
   await browser.textWhen(lane('volunteers'), (text) => text.includes('volunteer*'));
-  await browser.driver.wait(async () => (await whole()) === original, 10_000, 'the count did not come back');
+  await browser.driver.wait(async () => (await whole()) === original, 30_000, 'the count did not come back');
 });
 
 test('the strategy is numbered, run and logged by key', async () => {

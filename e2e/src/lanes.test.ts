@@ -23,13 +23,13 @@ const whole = async () => {
   return Number(text.replace(/\D/g, ''));
 };
 const wholeWhen = (passes: (count: number) => boolean) =>
-  browser.driver.wait(async () => passes(await whole()), 10_000, 'the count did not become what it should');
+  browser.driver.wait(async () => passes(await whole()), 30_000, 'the count did not become what it should');
 const laneNames = async (): Promise<string[]> =>
   browser.driver.executeScript(
     "return [...document.querySelectorAll('section[aria-label^=\"Lane: \"]')].map((each) => each.getAttribute('aria-label').slice(6))",
   );
 const lanesWhen = (count: number) =>
-  browser.driver.wait(async () => (await laneNames()).length === count, 10_000, `not ${count} lanes`);
+  browser.driver.wait(async () => (await laneNames()).length === count, 30_000, `not ${count} lanes`);
 const undo = async () => {
   await (await browser.find('h1')).click();
   await browser.press(Key.chord(Key.CONTROL, 'z'));

@@ -108,7 +108,7 @@ test('limits are put in another order by their grips, with the mouse and with ke
       "return [...document.querySelectorAll('[data-limit]')].map((each) => each.dataset.limit).join()",
     );
   const ordered = (kinds: readonly string[]) =>
-    browser.driver.wait(async () => (await order()) === kinds.join(), 10_000, `not ${kinds.join()}`);
+    browser.driver.wait(async () => (await order()) === kinds.join(), 30_000, `not ${kinds.join()}`);
   const before = (await order()).split(',');
   const [first = '', second = '', ...others] = before;
   const grip = (kind: string) => browser.find(`${step(kind)} [data-grip]`);

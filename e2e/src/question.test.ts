@@ -22,7 +22,7 @@ const laneNames = async (): Promise<string[]> =>
     "return [...document.querySelectorAll('section[aria-label^=\"Lane: \"]')].map((each) => each.getAttribute('aria-label').slice(6))",
   );
 const lanesWhen = (...names: string[]) =>
-  browser.driver.wait(async () => (await laneNames()).join() === names.join(), 10_000, `not ${names.join()}`);
+  browser.driver.wait(async () => (await laneNames()).join() === names.join(), 30_000, `not ${names.join()}`);
 const pick = (menu: string, text: string) => browser.pick(menu, text);
 const leaveFields = () => browser.driver.executeScript('document.activeElement.blur()');
 
@@ -67,11 +67,11 @@ test('a sentence is taken apart into four concepts, which become lanes with one 
 test('all of it is taken back with one key, the elements too, and made again', async () => {
   await browser.press(Key.chord(Key.CONTROL, 'z'));
   await browser.sees('Undone: made 4 lanes');
-  await browser.driver.wait(async () => (await laneNames()).length === 2, 10_000, 'lanes are left');
+  await browser.driver.wait(async () => (await laneNames()).length === 2, 30_000, 'lanes are left');
   await browser.press(Key.chord(Key.ALT, '1'));
   await browser.driver.wait(
     async () => (await browser.driver.findElements({ css: '[data-testid=sentence]' })).length === 0,
-    10_000,
+    30_000,
     'the elements still say something',
   );
   const population = 'section[aria-label=Population] textarea';
@@ -103,7 +103,7 @@ test('a word goes from the shelf into a lane by key, and back by undo', async ()
   await browser.press('s');
   await browser.driver.wait(
     async () => (await browser.driver.switchTo().activeElement().getText()) === 'Day sleep',
-    10_000,
+    30_000,
     'the shelf has not the focus',
   );
   await browser.press(Key.ENTER);
@@ -125,7 +125,7 @@ test('a clause typed into a lane offers its other concepts as lanes of their own
   );
   expect(await browser.textOf(list)).not.toMatch(/^Sleepiness/m);
   await (await browser.named('A lane of its own: nurses')).click();
-  await browser.driver.wait(async () => (await laneNames()).length === 4, 10_000, 'no lane was made');
+  await browser.driver.wait(async () => (await laneNames()).length === 4, 30_000, 'no lane was made');
 });
 
 test('what cannot be searched for says so', async () => {
@@ -159,7 +159,7 @@ test('the guide opens from “?”, is found by the command search, and leads ba
       browser.driver.executeScript<boolean>(
         "const { top } = document.getElementById('pasting-a-list').getBoundingClientRect(); return top > 0 && top < innerHeight",
       ),
-    10_000,
+    30_000,
     'the section is not in view',
   );
   await (await browser.named('Back to where I was')).click();
