@@ -4,6 +4,8 @@ import type { Review } from '@even-lantern/contract';
 /** What can be edited of a review by itself. */
 export interface Thing {
   id: string;
+  /** raised by every change of it */
+  version?: number;
 }
 
 /** What edits change, by the id of the thing that they are made of, in their order. */
@@ -13,11 +15,11 @@ const underWay = new Map<string, object[]>();
 export async function showUntilAnswered(
   id: string,
   change: object,
-  answered: PromiseLike<unknown>,
+  answer: PromiseLike<unknown>,
 ): Promise<void> {
   underWay.set(id, [...(underWay.get(id) ?? []), change]);
   try {
-    await answered;
+    await answer;
   } finally {
     const others = (underWay.get(id) ?? []).filter((each) => each !== change);
     if (others.length > 0) underWay.set(id, others);
@@ -25,13 +27,26 @@ export async function showUntilAnswered(
   }
 }
 
-/** A thing with those edits of it that are under way. */
-export const shown = <Own extends Thing>(thing: Own): Own =>
-  (underWay.get(thing.id) ?? []).reduce<Own>((now, change) => ({ ...now, ...change }), thing);
+/** Things as the last edits of them were answered. */
+const answered = new Map<string, Thing>();
+
+/** Remembers the answer to an edit: a review that was asked for before it may still be on its way. */
+export function keepAnswer(thing: Thing): void {
+  answered.set(thing.id, thing);
+}
+
+/** A thing in its latest known state, with those edits of it that are under way. */
+export function shown<Own extends Thing>(thing: Own): Own {
+  const last = answered.get(thing.id);
+  const isOlder = last?.version !== undefined && thing.version !== undefined && thing.version < last.version;
+  return (underWay.get(thing.id) ?? []).reduce<Own>(
+    (now, change) => ({ ...now, ...change }),
+    isOlder ? { ...thing, ...last } : thing,
+  );
+}
 
 /** A review as it was asked for before some edits, with those edits. */
 export function withEditsShown(review: Review): Review {
-  if (underWay.size === 0) return review;
   return {
     ...review,
     elements: review.elements.map(shown),

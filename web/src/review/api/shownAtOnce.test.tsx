@@ -57,9 +57,10 @@ test('the answer to an edit does not hide a later one that is still under way', 
 });
 
 test('what was refused is taken back', async () => {
-  const { user } = renderInReview(review, () => <Edits />, {
-    'GET reviews/r1': () => review,
-    'PATCH limits/l1': () => new Refusal(400, { title: 'No such reason.' }),
+  const another = { ...review, limits: [{ ...LIMIT, id: 'l2' }] };
+  const { user } = renderInReview(another, () => <Edits />, {
+    'GET reviews/r1': () => another,
+    'PATCH limits/l2': () => new Refusal(400, { title: 'No such reason.' }),
   });
   await user.click(await screen.findByText('first'));
   await screen.findByText(', version 1');

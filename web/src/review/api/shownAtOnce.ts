@@ -1,5 +1,5 @@
 import { ifMatch } from './api.js';
-import { shown, showUntilAnswered, thingOf, type Thing } from './editsShown.js';
+import { keepAnswer, shown, showUntilAnswered, thingOf, type Thing } from './editsShown.js';
 import { reviewApi } from './reviewApi.js';
 import type { store } from './store.js';
 
@@ -49,7 +49,9 @@ export const shownAtOnce =
     try {
       await showUntilAnswered(id, changed, queryFulfilled);
       // A later edit that is still under way stays in sight.
-      put(shown((await queryFulfilled).data));
+      const { data } = await queryFulfilled;
+      keepAnswer(data);
+      put(shown(data));
     } catch {
       patch.undo();
     }
