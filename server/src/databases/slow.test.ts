@@ -75,9 +75,11 @@ const until = async (state: string) => {
   expect(await stateOf()).toBe(state);
 };
 
-test('a database that takes three seconds for everything is slow, not away: nothing flips and nothing is reordered', async () => {
+test('a database that takes seconds for everything is slow, not away: nothing flips and nothing is reordered', async () => {
   const before = await list();
-  meets = () => pause(3000);
+  let answer = () => {};
+  const answered = new Promise<void>((done) => (answer = done));
+  meets = () => answered;
   await addWords('lamp');
   const counting = rehearse();
   await until('slow');
@@ -88,12 +90,11 @@ test('a database that takes three seconds for everything is slow, not away: noth
     before.databases.map(({ id, vocabulary, release }) => [id, vocabulary, release]),
   );
   expect(now.databases[0]?.trouble).toMatch(/takes \d+ seconds? to answer/);
-  // Nobody waits for it who asks for something else.
-  const from = Date.now();
+  // Nobody waits for it who asks for something else: this is answered before it is.
   expect(await stateOf('second')).toBe('ready');
   expect((await server.get('/api/health').expect(200)).body).toMatchObject({ store: 'ready' });
-  expect(Date.now() - from).toBeLessThan(2500);
   // It is still asked, and what is its own stays its own.
+  answer();
   const { whole, problems } = await counting;
   expect([whole.hits, problems]).toEqual([25, []]);
 });
