@@ -6,8 +6,8 @@ import { renderAt } from '../../testing/renderAt.js';
 import { database, renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { Refusal } from '../../testing/fakeServer.js';
 import { LimitsStage } from './LimitsStage.js';
-import { ValuesChoice } from './ValuesChoice.js';
-import { YearsChoice } from './YearsChoice.js';
+import { ValuesChoice } from './inspector/ValuesChoice.js';
+import { YearsChoice } from './inspector/YearsChoice.js';
 import { limitKind } from '@even-lantern/core';
 
 const limit = (parts: Partial<ReviewLimit> = {}): ReviewLimit => ({

@@ -3,78 +3,63 @@ import { Play, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { releaseText } from '../../parts/release.js';
-
-/** In place of another database beside this one: all of them. */
-export const IN_ALL = 'all';
+import { goToChecks } from './checks/ChecksPane.js';
+import type { RunHere } from './runs/useRunHere.js';
+import type { ChosenLine } from './sheet/useChosenLine.js';
+import type { SheetState } from './sheet/useSheet.js';
+import { IN_ALL, type SheetPanes } from './useSheetPanes.js';
 
 interface SearchesHeadProps {
-  counting: boolean;
-  database: DatabaseProfile | null;
+  sheet: SheetState;
+  chosen: ChosenLine;
+  running: RunHere;
+  panes: SheetPanes;
   others: readonly DatabaseProfile[];
   /** the database that is shown beside this one */
   beside: DatabaseProfile | null;
-  inAll: boolean;
-  joining: boolean;
-  noLines: boolean;
-  /** null until they have been looked for */
-  openFindings: number | null;
-  inVersions: boolean;
-  /** an earlier release that a run is made against */
-  earlier: string | undefined;
-  busy: boolean;
-  choosing: boolean;
-  onLine: () => void;
-  onJoin: () => void;
-  onChecks: () => void;
-  onVersions: () => void;
-  onBeside: (id: string | null) => void;
-  onRelease: (release: string) => void;
-  onRun: () => void;
-  onRunInSeveral: () => void;
 }
 
 /** What can be done with the strategy as a whole. */
-export function SearchesHead(props: SearchesHeadProps) {
-  const { counting, database, others, beside, inAll, joining, noLines, openFindings, inVersions } = props;
-  const {
-    earlier,
-    busy,
-    choosing,
-    onRunInSeveral,
-    onLine,
-    onJoin,
-    onChecks,
-    onVersions,
-    onBeside,
-    onRelease,
-    onRun,
-  } = props;
+export function SearchesHead({ sheet, chosen, running, panes, others, beside }: SearchesHeadProps) {
+  const { database, checks } = sheet;
+  const { inAll, inVersions, showBeside, showPane } = panes;
+  const { earlier } = running;
+  const noLines = sheet.lines.length === 0;
+  const openFindings = checks.findings?.filter(({ accepted }) => accepted === null).length;
   return (
     <div className="flex flex-wrap items-center justify-between gap-3">
       <div className="flex items-baseline gap-3">
         <h1 className="text-[17px] font-bold">Searches</h1>
-        <p className="quiet">{counting && 'Counting …'}</p>
+        <p className="quiet">{sheet.rehearsing.isFetching && 'Counting …'}</p>
         <Link className="link" to="../databases" relative="path">
           Where to search
         </Link>
       </div>
       <div className="flex flex-wrap items-center gap-2">
-        <button className="btn btn-quiet btn-sm" onClick={onLine} title="A line of your own">
+        <button
+          className="btn btn-quiet btn-sm"
+          onClick={() => void chosen.addLine()}
+          title="A line of your own"
+        >
           Line <kbd className="font-mono text-xs font-normal">N</kbd>
         </button>
         <button
           className="btn btn-quiet btn-sm"
-          aria-pressed={joining}
-          onClick={onJoin}
+          aria-pressed={chosen.joining !== null}
+          onClick={chosen.toggleJoining}
           disabled={noLines}
           title="Choose lines, and join them"
         >
           Join <kbd className="font-mono text-xs font-normal">J</kbd>
         </button>
-        <button className="btn btn-quiet btn-sm" onClick={onChecks} disabled={openFindings === null}>
+        <button className="btn btn-quiet btn-sm" onClick={goToChecks} disabled={openFindings === undefined}>
           Checks {openFindings ?? '…'} <kbd className="font-mono text-xs font-normal">C</kbd>
         </button>
-        <button className="btn btn-quiet btn-sm" aria-pressed={inVersions} onClick={onVersions}>
+        <button
+          className="btn btn-quiet btn-sm"
+          aria-pressed={inVersions}
+          onClick={() => showPane('versions', !inVersions)}
+        >
           Versions <kbd className="font-mono text-xs font-normal">V</kbd>
         </button>
         {others.length > 0 && (
@@ -93,11 +78,11 @@ export function SearchesHead(props: SearchesHeadProps) {
               { id: IN_ALL, name: 'Counts in all databases', detail: 'every line in each' },
               ...others.map(({ id, name, release }) => ({ id, name, detail: releaseText(release) })),
             ]}
-            onChoose={onBeside}
+            onChoose={showBeside}
           />
         )}
         {(beside !== null || inAll) && (
-          <button className="btn btn-quiet btn-sm" onClick={() => onBeside(null)}>
+          <button className="btn btn-quiet btn-sm" onClick={() => showBeside(null)}>
             <X className="h-4 w-4" aria-hidden="true" /> One alone
           </button>
         )}
@@ -115,18 +100,22 @@ export function SearchesHead(props: SearchesHeadProps) {
                   ? 'present; counts come from it'
                   : 'earlier: a run repeats what was found then',
             }))}
-            onChoose={onRelease}
+            onChoose={running.chooseRelease}
           />
         )}
-        <button className="btn btn-primary" onClick={onRun} disabled={busy || database === null || noLines}>
+        <button
+          className="btn btn-primary"
+          onClick={running.start}
+          disabled={running.busy || database === null || noLines}
+        >
           <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
           <kbd className="font-mono text-xs font-normal">R</kbd>
         </button>
         {others.length > 0 && (
           <button
             className="btn btn-quiet btn-sm"
-            aria-expanded={choosing}
-            onClick={onRunInSeveral}
+            aria-expanded={running.inSeveral}
+            onClick={running.toggleSeveral}
             disabled={noLines}
             title="Run and log in several databases, side by side"
           >

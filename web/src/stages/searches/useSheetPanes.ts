@@ -1,5 +1,7 @@
 import { useSearchParams } from 'react-router';
-import { IN_ALL } from './SearchesHead.js';
+
+/** In place of another database beside this one: all of them. */
+export const IN_ALL = 'all';
 
 type Pane = 'versions' | 'peer-review';
 
@@ -28,3 +30,5 @@ export function useSheetPanes() {
       }),
   };
 }
+
+export type SheetPanes = ReturnType<typeof useSheetPanes>;

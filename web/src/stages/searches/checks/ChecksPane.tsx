@@ -11,6 +11,15 @@ import { GuideLink } from '../../../parts/GuideLink.js';
 import type { LineNames } from '../lines/sheetLines.js';
 import type { Checks, ShownFinding } from './useChecks.js';
 
+const HEAD = 'checks';
+
+/** Brings the checks into sight, and the keyboard to the first thing that can be done there. */
+export function goToChecks() {
+  const head = document.getElementById(HEAD);
+  head?.scrollIntoView({ block: 'start' });
+  (head?.parentElement?.querySelector('button') ?? head)?.focus();
+}
+
 interface ChecksPaneProps {
   checks: Checks;
   names: LineNames;
@@ -32,7 +41,7 @@ export function ChecksPane({ checks, names, selected, onGo, onMend }: ChecksPane
   );
   return (
     <section aria-label="Checks" className="flex flex-col">
-      <h2 className="small-head flex justify-between gap-2" tabIndex={-1} id="checks">
+      <h2 className="small-head flex justify-between gap-2" tabIndex={-1} id={HEAD}>
         Checks{' '}
         <span className="text-base-content font-normal">
           {findings === null ? 'looking …' : `${open.length} open · ${accepted.length} accepted`}

@@ -2,10 +2,10 @@ import { LONGEST_FILTER_NAME, type OwnWords, type ValuesChosen } from '@even-lan
 import type { SavedFilter } from '@even-lantern/contract';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { problemOf } from '../../review/api/api.js';
-import { designApi } from '../../review/api/designApi.js';
-import { useUndo } from '../../review/undo.js';
-import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
+import { problemOf } from '../../../review/api/api.js';
+import { designApi } from '../../../review/api/designApi.js';
+import { useUndo } from '../../../review/undo.js';
+import { ChoiceMenu } from '../../../parts/ChoiceMenu.js';
 
 interface InLimit {
   values: ValuesChosen;

@@ -5,8 +5,8 @@ import {
   type OwnWords as OwnWordsOf,
   type ValuesChosen,
 } from '@even-lantern/core';
-import { useFollowing } from '../../parts/useFollowing.js';
-import { onKeys } from '../../parts/keys/useKey.js';
+import { useFollowing } from '../../../parts/useFollowing.js';
+import { onKeys } from '../../../parts/keys/useKey.js';
 import { SaveFilter, TakeFilter } from './SavedFilters.js';
 
 /** A design filter of one's own: the words that find the design, one on a line, beginning with those of the program. */

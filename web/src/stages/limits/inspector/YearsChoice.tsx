@@ -1,10 +1,10 @@
 import { counted, formatCount, valuesProblem, type YearsChosen } from '@even-lantern/core';
 import type { ValueCount } from '@even-lantern/contract';
 import { useCallback, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { Chart } from '../../parts/chart/Chart.js';
-import type { ThemeColours } from '../../parts/chart/useThemeColours.js';
-import { everyYear, yearCounts, yearsChart } from '../../parts/chart/yearsChart.js';
-import { useFollowing } from '../../parts/useFollowing.js';
+import { Chart } from '../../../parts/chart/Chart.js';
+import type { ThemeColours } from '../../../parts/chart/useThemeColours.js';
+import { everyYear, yearCounts, yearsChart } from '../../../parts/chart/yearsChart.js';
+import { useFollowing } from '../../../parts/useFollowing.js';
 
 const HEIGHT = 76;
 /** Years that a chart without counts shows. */

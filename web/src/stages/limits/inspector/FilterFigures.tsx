@@ -10,11 +10,11 @@ import {
 } from '@even-lantern/core';
 import type { DatabaseProfile, FilterFiguresAnswer } from '@even-lantern/contract';
 import { useState } from 'react';
-import { designApi } from '../../review/api/designApi.js';
-import { useDesigns } from '../../review/useDesigns.js';
-import { useReview } from '../../review/useReview.js';
-import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
-import { GuideLink } from '../../parts/GuideLink.js';
+import { designApi } from '../../../review/api/designApi.js';
+import { useDesigns } from '../../../review/useDesigns.js';
+import { useReview } from '../../../review/useReview.js';
+import { ChoiceMenu } from '../../../parts/ChoiceMenu.js';
+import { GuideLink } from '../../../parts/GuideLink.js';
 import { FiguresChart, type How } from './FiguresChart.js';
 
 /** On which records filters are measured. */

@@ -3,10 +3,10 @@ import type { DatabaseProfile, LimitDraft, LimitStep, StepPart } from '@even-lan
 import { TriangleAlert } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { problemOf } from '../../review/api/api.js';
-import { limitApi } from '../../review/api/limitApi.js';
-import { useReview } from '../../review/useReview.js';
-import { ProblemNote } from '../../parts/ProblemNote.js';
+import { problemOf } from '../../../review/api/api.js';
+import { limitApi } from '../../../review/api/limitApi.js';
+import { useReview } from '../../../review/useReview.js';
+import { ProblemNote } from '../../../parts/ProblemNote.js';
 
 const SHOWN_KEPT = 5;
 

@@ -1,8 +1,8 @@
 import type { FilterFigures as Figures, Strength } from '@even-lantern/core';
 import type { ApexOptions } from 'apexcharts';
 import { useCallback, useMemo } from 'react';
-import { Chart } from '../../parts/chart/Chart.js';
-import type { ThemeColours } from '../../parts/chart/useThemeColours.js';
+import { Chart } from '../../../parts/chart/Chart.js';
+import type { ThemeColours } from '../../../parts/chart/useThemeColours.js';
 
 /** A strength of the filter, words of one’s own, or the database’s own limit. */
 export type How = Strength | 'own words' | 'own limit';
