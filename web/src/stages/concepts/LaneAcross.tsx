@@ -9,7 +9,7 @@ import { useReview } from '../../review/useReview.js';
 import { useVocabularies } from '../../review/useVocabulary.js';
 import { Count } from '../../parts/Count.js';
 import { ElementTile } from '../../parts/ElementTile.js';
-import { Counterpart } from '../../review/OtherVocabularies.js';
+import { Counterpart } from '../../review/Counterpart.js';
 
 interface Column {
   vocabulary: VocabularySummary;

@@ -1,32 +1,27 @@
 import { parsePhrase, type ProposedConcept, type TermContent } from '@even-lantern/core';
-import type { NewConcept, TermCount } from '@even-lantern/contract';
+import type { NewConcept } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
 import { problemOf } from '../../review/api/api.js';
 import type { ReviewLane } from '../../review/lanes.js';
-import { laneOfConcept } from '../../review/conceptLanes.js';
 import { useCandidates } from '../../review/useCandidates.js';
 import { useHeldOrder } from '../../review/useHeldOrder.js';
 import { useLasting } from '../../review/useLasting.js';
 import { isSure, useLookup, type PlacedHit } from '../../review/useLookup.js';
 import { useReview } from '../../review/useReview.js';
 import { useShelf } from '../../review/useShelf.js';
-import { useTakenApart } from '../../review/useTakenApart.js';
 import { useSettled } from '../../review/useSettled.js';
-import { useTrees, useVocabularies, useVocabulary } from '../../review/useVocabulary.js';
 import { headingContent, wordsContent } from '../../review/headingContent.js';
-import { reasonInWords } from '../../review/lookupReasons.js';
-import { Numbers } from '../../review/Numbers.js';
 import { useTermEdits } from '../../review/useTermEdits.js';
+import { GIVE_UP_AFTER_MS, isClause, useClause } from './useClause.js';
+import { HeadingOffer, LaneOffer, NO_DATABASE, WordsOffer } from './LaneOffer.js';
 
 const COUNT_AFTER_MS = 150;
-const GIVE_UP_AFTER_MS = 1500;
-const NO_DATABASE =
-  'The database does not answer, so new terms cannot be counted now. What you add is kept and counted later.';
+
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
 
-type Offer =
+export type Offer =
   | { kind: 'heading'; hit: PlacedHit }
   | { kind: 'words'; text: string }
   /** another concept of the clause, which is joined with AND and so needs a lane of its own */
@@ -153,53 +148,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   );
 }
 
-/** Nobody searches for a whole clause as a phrase; it is typed to be led to a heading. */
-function isClause(typed: string): boolean {
-  return typed.split(/\s+/).length > 3;
-}
-
-const NO_OFFERS: Offer[] = [];
-const NO_TEXTS: readonly string[] = [];
-
-/**
- * Where what is typed holds several concepts: the one that belongs to the lane, and the others, which do not.
- * @returns `own` null where it is one concept, or none
- */
-function useClause(
-  typed: string,
-  lane: ReviewLane,
-): { own: string | null; others: Offer[]; pending: boolean } {
-  const { review } = useReview();
-  const texts = useMemo(() => (mayHoldSeveral(typed) ? [typed] : NO_TEXTS), [typed]);
-  const answer = useTakenApart(texts);
-  const ids = useMemo(() => (answer === null ? [] : [answer.vocabulary]), [answer]);
-  const tree = useTrees(ids).get(answer?.vocabulary ?? '') ?? null;
-  const pending = useVocabulary() !== null && texts.length > 0 && answer === null;
-  const parts = useMemo(() => {
-    const concepts = answer?.taken[0]?.concepts ?? [];
-    if (answer === null || concepts.length < 2) return { own: null, others: NO_OFFERS };
-    const { vocabulary } = answer;
-    const placed = concepts.map((concept) => ({
-      concept,
-      in: laneOfConcept(review, concept, vocabulary, tree)?.id ?? null,
-    }));
-    const open = placed.filter((each) => each.in === null);
-    const own =
-      placed.find((each) => each.in === lane.id) ??
-      open.find(({ concept }) => concept.headings.length > 0) ??
-      open[0];
-    const others = placed
-      .filter((each) => each !== own && each.in === null)
-      .map(({ concept }): Offer => ({ kind: 'lane', concept, vocabulary }));
-    return { own: own?.concept.text ?? null, others };
-  }, [answer, review, lane.id, tree]);
-  return { ...parts, pending };
-}
-
-/** Quotation marks and brackets say that somebody means just these words. */
-function mayHoldSeveral(typed: string): boolean {
-  return typed.split(/\s+/).length > 1 && !/["()*?]/.test(typed);
-}
+export const NO_OFFERS: Offer[] = [];
 
 function conceptTerms({
   concept,
@@ -236,59 +185,4 @@ function contentOf(offer: Offer): TermContent {
     case 'lane':
       return conceptTerms(offer).terms[0]?.content ?? wordsContent(offer.concept.text);
   }
-}
-
-/** A part of the clause that is joined with AND: it becomes a lane, never an alternative in this one. */
-function LaneOffer({ concept, count }: { concept: ProposedConcept; count: TermCount | undefined }) {
-  const terms = [...concept.headings.map(({ label }) => label), ...concept.words];
-  return (
-    <>
-      <span className="flex items-baseline justify-between gap-2">
-        <b>A lane of its own: {concept.text}</b>
-        <Numbers count={count === undefined ? undefined : { ...count, adds: null }} />
-      </span>
-      <span className="quiet block text-xs">Another concept, joined with AND: {terms.join(', ')}</span>
-    </>
-  );
-}
-
-function HeadingOffer({
-  hit,
-  typed,
-  count,
-  foreign,
-}: {
-  hit: PlacedHit;
-  typed: string;
-  count: TermCount | undefined;
-  /** whether it is of another vocabulary than the database at hand has */
-  foreign: boolean;
-}) {
-  const { heading } = hit;
-  const place = useVocabularies().find(({ id }) => id === hit.vocabulary)?.name;
-  return (
-    <>
-      <span className="flex items-baseline justify-between gap-2">
-        <b>{heading.label}</b>
-        {!(foreign && count?.error != null) && <Numbers count={count} />}
-      </span>
-      <span className="quiet block text-xs">
-        {foreign ? `Heading of the ${place ?? hit.vocabulary}` : 'Heading'}, with narrower;{' '}
-        {reasonInWords(hit, typed)}
-      </span>
-      {heading.scopeNote !== '' && <span className="block text-xs">{heading.scopeNote}</span>}
-    </>
-  );
-}
-
-function WordsOffer({ text, count }: { text: string; count: TermCount | undefined }) {
-  return (
-    <>
-      <span className="flex items-baseline justify-between gap-2">
-        <span className="font-mono text-[12.5px] break-all">{text}</span>
-        <Numbers count={count} />
-      </span>
-      <span className="quiet block text-xs">Words in title, abstract, keywords</span>
-    </>
-  );
 }

@@ -5,7 +5,9 @@ import { toast } from 'sonner';
 import { problemOf } from '../../review/api/api.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
+import { type Saving } from './DatabaseForm.js';
+import { HandForm } from './HandForm.js';
+import { ServerForm } from './ServerForm.js';
 
 const WAYS = {
   address: { name: 'By its address', text: 'An SRU server that the program can query by itself.' },

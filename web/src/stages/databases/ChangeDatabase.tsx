@@ -6,7 +6,9 @@ import { problemOf } from '../../review/api/api.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { useUndo } from '../../review/undo.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { HandForm, ServerForm, type Saving } from './DatabaseForm.js';
+import { type Saving } from './DatabaseForm.js';
+import { HandForm } from './HandForm.js';
+import { ServerForm } from './ServerForm.js';
 
 /** Saying something else of a database that was added. */
 export function ChangeDatabase() {

@@ -12,7 +12,9 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 import { Values } from '../../parts/Values.js';
 import { Years } from '../../parts/Years.js';
 import { CallBudgetForm } from './CallBudgetFields.js';
-import { Description, Failed, ForReview, QUESTIONS } from './DatabaseParts.js';
+import { Description } from './Description.js';
+import { Failed } from './Failed.js';
+import { ForReview, QUESTIONS } from './ForReview.js';
 
 /** Everything about one database: what it is and holds, and what it is worth for the present question. */
 export function DatabasePage() {

@@ -8,7 +8,9 @@ import { useEachRehearsal } from '../../review/useEach.js';
 import { useOverlap } from '../../review/useOverlap.js';
 import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
-import { Description, Failed, ForReview, QUESTIONS, recommendationFor } from './DatabaseParts.js';
+import { Description } from './Description.js';
+import { Failed } from './Failed.js';
+import { ForReview, QUESTIONS, recommendationFor } from './ForReview.js';
 
 /** Where to search: what each database is, what the strategy finds there, and whether it is searched. */
 export function DatabasesStage() {

@@ -1,31 +1,20 @@
-import {
-  arrangeElements,
-  elementShape,
-  FRAMEWORKS,
-  questionSentence,
-  type ElementKey,
-  type FrameworkId,
-} from '@even-lantern/core';
+import { arrangeElements, elementShape, questionSentence } from '@even-lantern/core';
 import type { Review, ReviewElement } from '@even-lantern/contract';
 import { ArrowRight } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
 import { Link } from 'react-router';
-import { problemOf } from '../../review/api/api.js';
-import { reviewApi } from '../../review/api/reviewApi.js';
 import { termsOfElement } from '../../review/lanes.js';
 import { useReview } from '../../review/useReview.js';
-import { ChoiceMenu } from '../../parts/ChoiceMenu.js';
 import { Shelf } from '../../review/Shelf.js';
-import { ConceptCards } from './ConceptCards.js';
 import { ElementEditor } from './ElementEditor.js';
 import { Overview } from './Overview.js';
 import { Sentence } from './Sentence.js';
-import { useProposals, type Proposal, type Proposals } from './useProposals.js';
+import { useProposals, type Proposal } from './useProposals.js';
 import { WriteQuestion } from './WriteQuestion.js';
-
-/** Elements that are shown only once they are wanted, since they seldom belong in a search. */
-const SELDOM: readonly ElementKey[] = ['T', 'S'];
+import { Elements } from './Elements.js';
+import { useDraft } from './useDraft.js';
+import { Found } from './Found.js';
+import { FrameworkChoice } from './FrameworkChoice.js';
 
 /** The question, framed as elements and read back as one sentence; its concepts, and a scan of what there is. */
 export function QuestionStage() {
@@ -95,63 +84,8 @@ export function QuestionStage() {
   );
 }
 
-/** What somebody is writing survives a reload; it belongs to nobody else until it becomes lanes. */
-function useDraft(reviewId: string): [string, (draft: string) => void] {
-  const key = `even-lantern-draft-${reviewId}`;
-  const [draft, setDraft] = useState(() => localStorage.getItem(key) ?? '');
-  return [
-    draft,
-    (text) => {
-      setDraft(text);
-      if (text === '') localStorage.removeItem(key);
-      else localStorage.setItem(key, text);
-    },
-  ];
-}
-
-/** The concepts that were found, or why there are none. */
-function Found({ found, draft, onMade }: { found: Proposals | null; draft: string; onMade: () => void }) {
-  const { review } = useReview();
-  const written = draft.trim() !== '' || review.elements.some(({ text }) => text.trim() !== '');
-  if (!written || found === null) return null;
-  const { proposals, unread } = found;
-  if (proposals.length === 0) {
-    return (
-      <p role="status" className="problem text-sm">
-        There is nothing to search on here. Words such as “effect”, “patients” and “better” say nothing by
-        themselves: name who it is about, and what is done.
-      </p>
-    );
-  }
-  const noHeading = proposals.length > 1 && proposals.every(({ concept }) => concept.headings.length === 0);
-  const textsFor = (made: readonly { proposal: Proposal; elementId: string | null }[]) =>
-    draft.trim() === '' ? [] : textsOfElements(review, draft, made);
-  return (
-    <>
-      {unread !== null && (
-        <p className="quiet text-sm">
-          It is long: what comes after “{(draft || '…').slice(Math.max(0, unread - 40), unread).trim()}” was
-          not read. Take that apart by itself.
-        </p>
-      )}
-      {noHeading && (
-        <p className="quiet text-sm">
-          No heading has any of these names. The vocabularies and most records are in English: write the
-          question in English, or search for the words alone.
-        </p>
-      )}
-      <ConceptCards
-        proposals={proposals}
-        source={draft.trim() === '' ? 'the question' : 'a text that was taken apart'}
-        textsFor={textsFor}
-        onMade={onMade}
-      />
-    </>
-  );
-}
-
 /** What elements that say nothing yet say from now on: the words of the text that became their lanes. */
-function textsOfElements(
+export function textsOfElements(
   review: Review,
   draft: string,
   made: readonly { proposal: Proposal; elementId: string | null }[],
@@ -173,35 +107,6 @@ function textsOfElements(
     });
 }
 
-function Elements({ elements, found }: { elements: readonly ReviewElement[]; found: readonly Proposal[] }) {
-  const { review } = useReview();
-  const [asked, setAsked] = useState(false);
-  const isSeldom = (element: ReviewElement) => SELDOM.includes(element.key) && isEmpty(review, element);
-  const hidden = asked ? [] : elements.filter(isSeldom);
-  const proposedFor = (id: string) =>
-    found.filter(({ elementId, lane, item }) => elementId === id && lane === null && item === null).length;
-  return (
-    <section aria-label="Elements">
-      <div className="flex items-baseline justify-between">
-        <h2 className="small-head">Elements</h2>
-        <span className="quiet text-xs">search on it</span>
-      </div>
-      <div className="rule divide-y divide-[var(--rule)] border-y">
-        {elements
-          .filter((element) => !hidden.includes(element))
-          .map((element) => (
-            <ElementEditor key={element.id} element={element} proposed={proposedFor(element.id)} />
-          ))}
-      </div>
-      {hidden.length > 0 && (
-        <button className="link pt-1 text-sm" onClick={() => setAsked(true)}>
-          {hidden.map(({ key }) => elementShape(key).name).join(', ')}: add when they matter
-        </button>
-      )}
-    </section>
-  );
-}
-
 function Onward() {
   const { review } = useReview();
   const searched = review.elements.filter((element) => element.searched);
@@ -219,32 +124,6 @@ function Onward() {
   );
 }
 
-function isEmpty(review: Review, { id, text, note, searched }: ReviewElement): boolean {
+export function isEmpty(review: Review, { id, text, note, searched }: ReviewElement): boolean {
   return text === '' && note === '' && !searched && termsOfElement(review, id).length === 0;
-}
-
-function FrameworkChoice() {
-  const { review } = useReview();
-  const [changeReview] = reviewApi.useChangeReviewMutation();
-  const [refresh] = reviewApi.useLazyReviewQuery();
-  const change = async (framework: FrameworkId) => {
-    const { version } = await refresh(review.id).unwrap();
-    const result = await changeReview({ id: review.id, version, framework });
-    if (result.data === undefined) toast.error(problemOf(result.error).title);
-  };
-  return (
-    <div className="flex items-center gap-2 text-sm">
-      Framed as
-      <ChoiceMenu
-        label="Framed as"
-        text={FRAMEWORKS.find(({ id }) => id === review.framework)?.name ?? ''}
-        side="right"
-        chosen={review.framework}
-        choices={FRAMEWORKS.map(({ id, name, purpose }) => ({ id, name, detail: purpose }))}
-        onChoose={(id) => {
-          change(id as FrameworkId).catch((error: unknown) => toast.error(problemOf(error).title));
-        }}
-      />
-    </div>
-  );
 }

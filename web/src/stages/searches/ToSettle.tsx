@@ -3,7 +3,7 @@ import type { DatabaseProfile, Review } from '@even-lantern/contract';
 import { TriangleAlert } from 'lucide-react';
 import { Link } from 'react-router';
 import { useVocabularies } from '../../review/useVocabulary.js';
-import { Counterpart } from '../../review/OtherVocabularies.js';
+import { Counterpart } from '../../review/Counterpart.js';
 
 interface ToSettleProps {
   problems: readonly StrategyProblem[];
