@@ -41,6 +41,8 @@ export default {
   maxWorkers: Math.ceil(availableParallelism() * 1.5),
   // A busy machine may be slow; no test is about time.
   testTimeout: 60_000,
+  globalSetup: './scripts/jest/temporaryFolder.cjs',
+  globalTeardown: './scripts/jest/removeTemporaryFolder.cjs',
   projects: [
     ...['core', 'contract', 'standins', 'server'].map(project),
     {

@@ -2,7 +2,7 @@
 import { buildPrograms, preparePackages } from './prepare.mjs';
 import { answering, server, standIns, together } from './programs.mjs';
 
-preparePackages();
+await preparePackages();
 buildPrograms();
 together([
   {

@@ -2,6 +2,6 @@
 import { join } from 'node:path';
 import { buildPrograms, preparePackages, root, run } from './prepare.mjs';
 
-preparePackages();
+await preparePackages();
 buildPrograms();
 run('node', [join(root, 'server', 'dist', 'ledger', 'ledgerCommand.js'), ...process.argv.slice(2)]);

@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import { buildInterface, buildPrograms, prepareBrowser, preparePackages, root, run } from './prepare.mjs';
 
-preparePackages();
+await preparePackages();
 await prepareBrowser();
 buildPrograms();
 buildInterface();

@@ -2,7 +2,7 @@
 import { buildPrograms, dataFolder, preparePackages, run } from './prepare.mjs';
 import { standIns, together } from './programs.mjs';
 
-preparePackages();
+await preparePackages();
 buildPrograms();
 const args = process.argv.slice(2);
 if (args.length > 0)

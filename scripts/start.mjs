@@ -2,9 +2,10 @@
 import { buildInterface, buildPrograms, preparePackages } from './prepare.mjs';
 import { answering, server, standIns, together } from './programs.mjs';
 
-preparePackages();
+const packages = preparePackages();
 buildPrograms();
 buildInterface();
+await packages;
 
 const standInsPort = process.env.STANDINS_PORT ?? '4311';
 together([standIns()]);

@@ -13,7 +13,7 @@ import {
 const step = (name) => console.log(`\n— ${name}`);
 
 const browser = prepareBrowser();
-preparePackages();
+const packages = preparePackages();
 // All of these read every file, and none uses more than one core.
 step('formatting and types, and lint beside them');
 const lint = runBeside('npm', ['run', 'lint', '--silent']);
@@ -26,6 +26,7 @@ step('build');
 buildInterface();
 await lint;
 await records;
+await packages;
 await browser;
 step('tests');
 run('npx', ['jest', ...process.argv.slice(2)]);

@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import { buildPrograms, preparePackages, root, run } from './prepare.mjs';
 
-preparePackages();
+await preparePackages();
 buildPrograms();
 run('node', [
   'scripts/run-typescript.mjs',

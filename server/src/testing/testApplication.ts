@@ -23,7 +23,7 @@ export interface TestApplication {
 
 /** A new store. Its tables are made once in a run of tests, since that takes longer than many a test. */
 async function emptyStore(): Promise<string> {
-  const made = join(tmpdir(), `even-lantern-empty-${process.ppid}.sqlite`);
+  const made = join(tmpdir(), 'even-lantern-empty.sqlite');
   const path = join(mkdtempSync(join(tmpdir(), 'server-')), 'even-lantern.sqlite');
   if (!existsSync(made)) {
     await (await openStore(path)).close();

@@ -1,0 +1,3 @@
+const { rmSync } = require('node:fs');
+
+module.exports = () => rmSync(process.env.TMPDIR, { recursive: true, force: true, maxRetries: 5 });
