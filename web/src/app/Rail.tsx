@@ -1,6 +1,15 @@
 import { counted, elementShape, formatCount } from '@even-lantern/core';
 import { lanesOfReview } from '../review/lanes.js';
-import { BookOpen, type LucideIcon, MessageCircleQuestion, PanelLeftClose, PanelLeftOpen, Layers, SlidersHorizontal, ListOrdered } from 'lucide-react';
+import {
+  BookOpen,
+  type LucideIcon,
+  MessageCircleQuestion,
+  PanelLeftClose,
+  PanelLeftOpen,
+  Layers,
+  SlidersHorizontal,
+  ListOrdered,
+} from 'lucide-react';
 import { useState } from 'react';
 import { NavLink, useLocation, useSearchParams } from 'react-router';
 import { strategyApi } from '../review/api/strategyApi.js';

@@ -17,7 +17,6 @@ import { Header } from './Header.js';
 import { Rail } from './Rail.js';
 
 /** The frame: header, stage rail, stage area, ledger strip. */
-import type { DatabaseProfile } from '@even-lantern/contract';
 
 export function Shell() {
   const { reviewId = '' } = useParams();

@@ -3,7 +3,7 @@ import type { NewSettlement, VocabularySummary } from '@even-lantern/contract';
 import { Check } from 'lucide-react';
 import { useCrosswalk, useProposals } from './useCrosswalk.js';
 import { useVocabulary } from './useVocabulary.js';
-import { FindHeading, Proposed, some } from './Proposed.js';
+import { FindHeading, Proposed } from './Proposed.js';
 
 interface CounterpartProps {
   vocabulary: string;

@@ -1,4 +1,10 @@
-import { directlyBelow, headingByLabel, pathsTo, type Heading, type VocabularyTree } from '@even-lantern/core';
+import {
+  directlyBelow,
+  headingByLabel,
+  pathsTo,
+  type Heading,
+  type VocabularyTree,
+} from '@even-lantern/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { ReviewLane } from '../../review/lanes.js';
 import { useCandidates } from '../../review/useCandidates.js';

@@ -1,4 +1,11 @@
-import { counted, formatCount, isRun, type ElsewhereContent, type LedgerEntry, type RunContent } from '@even-lantern/core';
+import {
+  counted,
+  formatCount,
+  isRun,
+  type ElsewhereContent,
+  type LedgerEntry,
+  type RunContent,
+} from '@even-lantern/core';
 import type { LedgerEntryDetail } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { ArrowLeft, ArrowRight, TriangleAlert } from 'lucide-react';

@@ -1,4 +1,4 @@
-import { counted, formatCount, isRun, sealText, type LedgerEntry, type RunContent } from '@even-lantern/core';
+import { formatCount, isRun, sealText, type LedgerEntry, type RunContent } from '@even-lantern/core';
 import type { LedgerEntryDetail } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { useReview } from '../../review/useReview.js';

@@ -9,7 +9,13 @@ import { isEmpty } from './QuestionStage.js';
 /** Elements that are shown only once they are wanted, since they seldom belong in a search. */
 const SELDOM: readonly ElementKey[] = ['T', 'S'];
 
-export function Elements({ elements, found }: { elements: readonly ReviewElement[]; found: readonly Proposal[] }) {
+export function Elements({
+  elements,
+  found,
+}: {
+  elements: readonly ReviewElement[];
+  found: readonly Proposal[];
+}) {
   const { review } = useReview();
   const [asked, setAsked] = useState(false);
   const isSeldom = (element: ReviewElement) => SELDOM.includes(element.key) && isEmpty(review, element);

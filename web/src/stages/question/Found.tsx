@@ -4,7 +4,15 @@ import type { Proposal, Proposals } from './useProposals.js';
 import { textsOfElements } from './QuestionStage.js';
 
 /** The concepts that were found, or why there are none. */
-export function Found({ found, draft, onMade }: { found: Proposals | null; draft: string; onMade: () => void }) {
+export function Found({
+  found,
+  draft,
+  onMade,
+}: {
+  found: Proposals | null;
+  draft: string;
+  onMade: () => void;
+}) {
   const { review } = useReview();
   const written = draft.trim() !== '' || review.elements.some(({ text }) => text.trim() !== '');
   if (!written || found === null) return null;

@@ -1,6 +1,5 @@
 import { counted } from '@even-lantern/core';
 import type { VocabularyFormat } from '@even-lantern/contract';
-import { format } from 'date-fns';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { problemOf } from '../../review/api/api.js';
