@@ -1,13 +1,4 @@
-import {
-  counted,
-  headingByLabel,
-  readPasted,
-  sameTerm,
-  textKey,
-  type PastedTerm,
-  type TermContent,
-  type VocabularyTree,
-} from '@even-lantern/core';
+import { counted, readPasted } from '@even-lantern/core';
 import { ClipboardPaste } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { ReviewLane } from '../../review/lanes.js';
@@ -16,19 +7,12 @@ import { useReview } from '../../review/useReview.js';
 import { useShelf } from '../../review/useShelf.js';
 import { useSettled } from '../../review/useSettled.js';
 import { useVocabulary } from '../../review/useVocabulary.js';
-import { headingContent, wordsContent } from '../../review/headingContent.js';
-import { Numbers } from '../../review/Numbers.js';
 import { useTermEdits } from '../../review/useTermEdits.js';
+import { BEHIND_NOT, type Row, rowsOf } from './pastedRows.js';
+import { PastedRow } from './PastedRow.js';
 
-interface Row {
-  term: PastedTerm;
-  content: TermContent;
-  /** why it is not taken unless somebody asks for it */
-  against: string | null;
-}
-
-const BEHIND_NOT = 'stood behind NOT; it was left out there';
 const READ_AFTER_MS = 250;
+
 const SHOWN = 200;
 
 /** What has just been opened, and what comes of it, can be seen. */
@@ -55,6 +39,14 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
   const isTaken = (row: Row, i: number) => (row.against === null) !== switched.has(i);
   const taken = rows.filter(isTaken);
   const behindNot = rows.filter(({ against }, i) => against === BEHIND_NOT && !switched.has(i));
+  const addTaken = async () => {
+    const contents = taken.map(({ content }) => content);
+    const failed = await add(lane.id, contents, 'pasted');
+    setTrouble(failed);
+    if (failed !== null) return;
+    setText('');
+    setOpen(false);
+  };
   const leaveOut = () =>
     make({
       concepts: [
@@ -99,32 +91,17 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
       )}
       <ul className="rule divide-y divide-[var(--rule)]">
         {rows.map((row, i) => (
-          <li key={i}>
-            <label className="flex items-start gap-2 py-1">
-              <input
-                type="checkbox"
-                className="checkbox checkbox-xs mt-1"
-                checked={isTaken(row, i)}
-                onChange={() => {
-                  const next = new Set(switched);
-                  if (!next.delete(i)) next.add(i);
-                  setSwitched(next);
-                }}
-              />
-              <span className="min-w-0 flex-1">
-                <RowText content={row.content} />
-                {(row.against !== null || row.term.leftOut.length > 0) && (
-                  <span className="quiet block text-xs">
-                    {[
-                      ...(row.against === null ? [] : [row.against]),
-                      ...(row.term.leftOut.length === 0 ? [] : [`left out: ${row.term.leftOut.join(' ')}`]),
-                    ].join('; ')}
-                  </span>
-                )}
-              </span>
-              <Numbers count={counts?.[i]} />
-            </label>
-          </li>
+          <PastedRow
+            key={i}
+            row={row}
+            count={counts?.[i]}
+            taken={isTaken(row, i)}
+            onTurn={() => {
+              const next = new Set(switched);
+              if (!next.delete(i)) next.add(i);
+              setSwitched(next);
+            }}
+          />
         ))}
       </ul>
       {pasted.skipped.length > 0 && (
@@ -158,19 +135,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
         <button
           className="btn btn-sm btn-primary"
           disabled={taken.length === 0}
-          onClick={() =>
-            void add(
-              lane.id,
-              taken.map(({ content }) => content),
-              'pasted',
-            ).then((failed) => {
-              setTrouble(failed);
-              if (failed === null) {
-                setText('');
-                setOpen(false);
-              }
-            })
-          }
+          onClick={() => void addTaken()}
         >
           Add {counted(taken.length, 'term')}
         </button>
@@ -180,68 +145,4 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
       </div>
     </section>
   );
-}
-
-function RowText({ content }: { content: TermContent }) {
-  if (content.kind === 'heading') {
-    return (
-      <>
-        <b>{content.label}</b> <span className="quiet text-xs">heading, with narrower</span>
-      </>
-    );
-  }
-  return (
-    <>
-      <span className="font-mono text-[12.5px] break-words">{content.text}</span>
-      {content.near !== null && <span className="quiet text-xs"> within {content.near} words</span>}
-    </>
-  );
-}
-
-/** Each pasted term; where plain words are also the name of a heading, that stands behind them for whoever wants it. */
-function rowsOf(
-  terms: readonly PastedTerm[],
-  lane: ReviewLane,
-  tree: VocabularyTree | null,
-  vocabulary: string,
-): Row[] {
-  const rows = terms.map((term) => rowOf(term, lane, tree, vocabulary));
-  const named = new Set(rows.flatMap(({ content }) => (content.kind === 'heading' ? [content.label] : [])));
-  return rows.flatMap((row) => {
-    const { term, content } = row;
-    const plain = content.kind === 'words' && term.near === null && !/[*?]/.test(term.text);
-    const label = plain && tree !== null ? nameOf(tree, term.text) : null;
-    if (label === null || named.has(label)) return [row];
-    named.add(label);
-    const heading = headingContent(vocabulary, label);
-    const present = lane.terms.some((each) => sameTerm(each.content, heading));
-    const against = present ? 'in the lane already' : 'the heading for these words';
-    return [row, { term: { ...term, leftOut: [] }, content: heading, against }];
-  });
-}
-
-/** What a pasted term becomes: a heading of this vocabulary where its shape and name say so, words otherwise. */
-function rowOf(term: PastedTerm, lane: ReviewLane, tree: VocabularyTree | null, vocabulary: string): Row {
-  const heading = term.looksLikeHeading && tree !== null ? nameOf(tree, term.text) : null;
-  const content =
-    heading === null
-      ? wordsContent(term.looksLikeHeading ? asWords(term.text) : term.text, term.near)
-      : headingContent(vocabulary, heading);
-  const present = lane.terms.some((each) => sameTerm(each.content, content));
-  const against = present
-    ? 'in the lane already'
-    : term.excluded
-      ? BEHIND_NOT
-      : term.duplicate
-        ? 'twice in the list'
-        : null;
-  return { term, content, against };
-}
-
-function nameOf(tree: VocabularyTree, name: string): string | null {
-  return headingByLabel(tree, name)?.label ?? tree.byEntryTerm.get(textKey(name))?.[0]?.label ?? null;
-}
-
-function asWords(text: string): string {
-  return /\s/.test(text) && !text.startsWith('"') ? `"${text}"` : text;
 }

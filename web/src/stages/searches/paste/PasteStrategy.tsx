@@ -1,24 +1,14 @@
-import {
-  arrangedDocument,
-  arrangeStrategy,
-  chosenOf,
-  counted,
-  elementShape,
-  linesThatFit,
-  readPastedLines,
-} from '@even-lantern/core';
+import { counted, elementShape } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { X } from 'lucide-react';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { toast } from 'sonner';
-import { problemOf } from '../../../review/api/api.js';
-import { ownLineApi } from '../../../review/api/ownLineApi.js';
-import { useReview } from '../../../review/useReview.js';
 import { GuideLink } from '../../../parts/GuideLink.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
-import { ROLE_TEXT } from '../lines/sheetLines.js';
-import { Lane, type LaneChoice } from './PastedLane.js';
-import { languageThatFits, languagesOf } from './pastedLanguages.js';
+import { problemOf } from '../../../review/api/api.js';
+import { useReview } from '../../../review/useReview.js';
+import { Lane } from './PastedLane.js';
+import { PastedOwnLines } from './PastedOwnLines.js';
+import { UnreadLines } from './UnreadLines.js';
+import { usePastedStrategy } from './usePastedStrategy.js';
 
 const LONGEST_PASTED = 500_000;
 
@@ -31,49 +21,8 @@ export function PasteStrategy({
   onClose: () => void;
 }) {
   const { review } = useReview();
-  const [text, setText] = useState('');
-  const [chosen, setChosen] = useState<string | null>(null);
-  const [choices, setChoices] = useState<Readonly<Record<number, LaneChoice>>>({});
-  const [without, setWithout] = useState<ReadonlySet<number>>(new Set());
-  const [read, { error, isLoading }] = ownLineApi.useReadStrategyMutation();
-  // Reading a long text must not hold up whoever types it.
-  const settled = useDeferredValue(text);
-  const languages = useMemo(() => languagesOf(databases), [databases]);
-  const language = languages.find(({ id }) => id === chosen) ?? languageThatFits(settled, languages);
-  const lines = useMemo(() => readPastedLines(settled, language), [settled, language]);
-  const arranged = useMemo(() => arrangeStrategy(lines), [lines]);
-  const unread = lines.filter(({ error: why }) => why !== null);
-  const wrong = unread.filter(({ follows }) => follows === null);
-  const following = unread.filter(({ follows }) => follows !== null).map(({ number }) => number);
-  const choiceOf = (i: number): LaneChoice => ({
-    taken: true,
-    name: arranged.lanes[i]?.name ?? '',
-    element: null,
-    ...choices[i],
-  });
-  const chosenParts = {
-    lanes: arranged.lanes.map((_, i) => choiceOf(i).taken),
-    ownLines: arranged.ownLines.map((_, i) => !without.has(i)),
-  };
-  const fits = linesThatFit(arranged, chosenParts);
-  const taken = chosenOf(arranged, chosenParts);
-  const add = async () => {
-    const kept = arranged.lanes.map((_, i) => choiceOf(i)).filter((choice) => choice.taken);
-    const lanes = taken.lanes.map((lane, i) => ({ ...lane, name: kept[i]?.name.trim() || lane.name }));
-    const document = arrangedDocument(
-      '',
-      { ...taken, lanes },
-      (lane) => kept[lanes.indexOf(lane)]?.element ?? null,
-    );
-    const result = await read({ review: review.id, strategy: document });
-    if (result.data === undefined) return;
-    const { terms, present, ownLines } = result.data;
-    const there = present === 0 ? '' : `; ${counted(present, 'term')} were there already`;
-    const own = counted(ownLines, 'line of your own', 'lines of your own');
-    const what = ownLines === 0 ? '' : ` and ${own}`;
-    toast(`Added ${counted(terms, 'term')}${what}${there}. Ctrl Z takes it back.`);
-    onClose();
-  };
+  const pasted = usePastedStrategy(databases, onClose);
+  const { lines, unread, arranged, taken, error } = pasted;
   return (
     <section aria-label="A pasted strategy" className="rule flex flex-col gap-3 border-b pb-4">
       <div className="flex flex-wrap items-center gap-3">
@@ -94,29 +43,25 @@ export function PasteStrategy({
               autoFocus
               spellCheck={false}
               maxLength={LONGEST_PASTED}
-              value={text}
+              value={pasted.text}
               placeholder={'1. "night shift*"\n2. nurse*\n3. 1 or 2\n4. light or lamp*\n5. 3 and 4'}
-              onChange={({ target }) => {
-                setText(target.value);
-                setChoices({});
-                setWithout(new Set());
-              }}
+              onChange={({ target }) => pasted.write(target.value)}
             />
           </label>
           <label className="flex items-center gap-2 text-sm">
             Written for
             <select
               className="select select-sm w-64"
-              value={language.id}
-              onChange={({ target }) => setChosen(target.value)}
+              value={pasted.language.id}
+              onChange={({ target }) => pasted.chooseLanguage(target.value)}
             >
-              {languages.map(({ id, name }) => (
+              {pasted.languages.map(({ id, name }) => (
                 <option key={id} value={id}>
                   {name}
                 </option>
               ))}
             </select>
-            {chosen === null && lines.length > 0 && <span className="quiet text-xs">fits best</span>}
+            {pasted.languageFits && <span className="quiet text-xs">fits best</span>}
           </label>
         </div>
         <div className="flex flex-col gap-3 lg:max-h-[56vh] lg:overflow-auto lg:pr-2" aria-live="polite">
@@ -137,71 +82,23 @@ export function PasteStrategy({
               )}
             </p>
           )}
-          {wrong.length > 0 && (
-            <ul aria-label="Lines that cannot be read" className="flex flex-col gap-1 text-sm">
-              {wrong.map(({ number, text: said, error: why }) => (
-                <li key={number} className="problem">
-                  <span className="font-mono text-xs">
-                    {number} {said.slice(0, 60)}
-                  </span>{' '}
-                  At {(why?.at ?? 0) + 1}: {why?.message}
-                </li>
-              ))}
-              {following.length > 0 && (
-                <li className="quiet">
-                  {following.length === 1 ? 'Line' : 'Lines'} {following.join(', ')}{' '}
-                  {following.length === 1 ? 'refers' : 'refer'} to what cannot be read.
-                </li>
-              )}
-            </ul>
-          )}
+          <UnreadLines {...pasted} />
           {arranged.lanes.map((lane, i) => (
             <Lane
               key={i}
               lane={lane}
-              choice={choiceOf(i)}
+              choice={pasted.choiceOf(i)}
               elements={review.elements.map(({ id, key, text: says }) => ({
                 id,
                 key,
                 name: says.trim() === '' ? elementShape(key).name : says,
               }))}
-              onChange={(choice) => setChoices({ ...choices, [i]: choice })}
+              onChange={(choice) => pasted.choose(i, choice)}
             />
           ))}
-          {arranged.ownLines.length > 0 && (
-            <ul aria-label="Lines of your own" className="flex flex-col">
-              {arranged.ownLines.map(({ line, role }, i) => (
-                <li key={i} className="rule border-b py-1">
-                  <label className="flex cursor-pointer items-baseline gap-2">
-                    <input
-                      type="checkbox"
-                      className="checkbox checkbox-xs self-center"
-                      checked={!without.has(i) && fits[i] === true}
-                      disabled={fits[i] !== true}
-                      onChange={({ target }) => {
-                        const next = new Set(without);
-                        if (target.checked) next.delete(i);
-                        else next.add(i);
-                        setWithout(next);
-                      }}
-                    />
-                    <span className="min-w-0 flex-1 truncate font-mono text-xs">
-                      {line} {lines.find(({ number }) => number === line)?.text}
-                    </span>
-                    <span className="quiet text-xs">
-                      {fits[i] === true ? ROLE_TEXT[role] : 'refers to what is not taken'}
-                    </span>
-                  </label>
-                </li>
-              ))}
-            </ul>
-          )}
+          <PastedOwnLines {...pasted} />
           {error !== undefined && <ProblemNote problem={problemOf(error)} />}
-          <button
-            className="btn btn-primary self-start"
-            disabled={taken.lanes.length + taken.ownLines.length === 0 || isLoading || settled !== text}
-            onClick={() => void add()}
-          >
+          <button className="btn btn-primary self-start" disabled={!pasted.ready} onClick={pasted.add}>
             Add {counted(taken.lanes.length, 'lane')}
             {taken.ownLines.length > 0 && ` and ${counted(taken.ownLines.length, 'line')}`}
           </button>
