@@ -125,7 +125,3 @@ function TakeBack({ what, onOpen }: { what: string; onOpen: () => void }) {
     </button>
   );
 }
-
-export function noteOf(tree: Parameters<typeof headingByLabel>[0], label: string): string {
-  return headingByLabel(tree, label)?.scopeNote ?? '';
-}

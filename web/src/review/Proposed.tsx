@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useLookup } from './useLookup.js';
 import { useVocabulary } from './useVocabulary.js';
 import { reasonInWords } from './lookupReasons.js';
-import { noteOf } from './Counterpart.js';
+import { noteOf } from './noteOf.js';
 
 /** Reasons that are written out; the others are told on pointing at them. */
 const REASONS_SHOWN = 2;

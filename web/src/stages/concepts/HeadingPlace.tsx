@@ -61,8 +61,6 @@ export function HeadingPlace({
   );
 }
 
-export type Go = (label: string) => void;
-
 function Counts({
   vocabulary,
   heading,

@@ -1,4 +1,4 @@
-import { parsePhrase, type ProposedConcept, type TermContent } from '@even-lantern/core';
+import { parsePhrase, type TermContent } from '@even-lantern/core';
 import type { NewConcept } from '@even-lantern/contract';
 import { useCombobox } from 'downshift';
 import { useMemo, useState } from 'react';
@@ -7,7 +7,7 @@ import type { ReviewLane } from '../../review/lanes.js';
 import { useCandidates } from '../../review/useCandidates.js';
 import { useHeldOrder } from '../../review/useHeldOrder.js';
 import { useLasting } from '../../review/useLasting.js';
-import { isSure, useLookup, type PlacedHit } from '../../review/useLookup.js';
+import { isSure, useLookup } from '../../review/useLookup.js';
 import { useReview } from '../../review/useReview.js';
 import { useShelf } from '../../review/useShelf.js';
 import { useSettled } from '../../review/useSettled.js';
@@ -15,17 +15,12 @@ import { headingContent, wordsContent } from '../../review/headingContent.js';
 import { useTermEdits } from '../../review/useTermEdits.js';
 import { GIVE_UP_AFTER_MS, isClause, useClause } from './useClause.js';
 import { HeadingOffer, LaneOffer, NO_DATABASE, WordsOffer } from './LaneOffer.js';
+import type { Offer } from './offers.js';
 
 const COUNT_AFTER_MS = 150;
 
 /** A phrase that is still being typed is not wrong yet. */
 const TELL_AFTER_MS = 300;
-
-export type Offer =
-  | { kind: 'heading'; hit: PlacedHit }
-  | { kind: 'words'; text: string }
-  /** another concept of the clause, which is joined with AND and so needs a lane of its own */
-  | { kind: 'lane'; concept: ProposedConcept; vocabulary: string };
 
 /** Type a word or a clause: the headings it leads to and the words themselves are offered, with counts. */
 export function LaneInput({ lane }: { lane: ReviewLane }) {
@@ -147,8 +142,6 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
     </div>
   );
 }
-
-export const NO_OFFERS: Offer[] = [];
 
 function conceptTerms({
   concept,

@@ -11,7 +11,8 @@ import { useCandidates } from '../../review/useCandidates.js';
 import { headingContent } from '../../review/headingContent.js';
 import { Numbers } from '../../review/Numbers.js';
 import { useTermEdits } from '../../review/useTermEdits.js';
-import type { Go } from './HeadingPlace.js';
+
+export type Go = (label: string) => void;
 
 export function Paths({ tree, heading, onGo }: { tree: VocabularyTree; heading: Heading; onGo: Go }) {
   const paths = pathsTo(tree, heading);

@@ -4,7 +4,7 @@ import { laneOfConcept } from '../../review/conceptLanes.js';
 import { useReview } from '../../review/useReview.js';
 import { useTakenApart } from '../../review/useTakenApart.js';
 import { useTrees, useVocabulary } from '../../review/useVocabulary.js';
-import { NO_OFFERS, type Offer } from './LaneInput.js';
+import { NO_OFFERS, type Offer } from './offers.js';
 
 export const GIVE_UP_AFTER_MS = 1500;
 

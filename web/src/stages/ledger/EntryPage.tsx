@@ -1,11 +1,4 @@
-import {
-  counted,
-  formatCount,
-  isRun,
-  type ElsewhereContent,
-  type LedgerEntry,
-  type RunContent,
-} from '@even-lantern/core';
+import { counted, formatCount, isRun, type LedgerEntry, type RunContent } from '@even-lantern/core';
 import type { LedgerEntryDetail } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { ArrowLeft, ArrowRight, TriangleAlert } from 'lucide-react';
@@ -16,6 +9,7 @@ import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { AboutEntry } from './AboutEntry.js';
 import { Run, Told } from './EntryRun.js';
+import { hits } from './entryWords.js';
 
 /** One entry, at an address that lasts: as it was logged, with what was said of it since. */
 export function EntryPage() {
@@ -98,25 +92,6 @@ function Whole({ detail, broken }: { detail: LedgerEntryDetail; broken: boolean 
   );
 }
 
-export type Fact = readonly [name: string, value: React.ReactNode];
-
-export function Facts({ facts, quiet = false }: { facts: readonly Fact[]; quiet?: boolean }) {
-  return (
-    <dl className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-4 text-[13px] max-md:grid-cols-1">
-      {facts.map(([name, value], i) => (
-        <div key={`${name} ${i}`} className="contents">
-          <dt className="quiet">{name}</dt>
-          <dd className={quiet ? 'font-mono text-xs leading-5 break-all' : 'break-words'}>{value}</dd>
-        </div>
-      ))}
-    </dl>
-  );
-}
-
-export function fileText({ name, bytes, records }: NonNullable<ElsewhereContent['file']>): string {
-  return `${counted(records, 'record')}, in ${name} (${formatCount(bytes)} bytes)`;
-}
-
 function titleOf({ content }: LedgerEntry): string {
   if (isRun(content)) return `${content.databaseName}, ${format(content.startedAt, 'd MMM yyyy')}`;
   switch (content.kind) {
@@ -127,10 +102,6 @@ function titleOf({ content }: LedgerEntry): string {
     case 'elsewhere':
       return `${content.way[0]?.toUpperCase()}${content.way.slice(1)}: ${content.place}`;
   }
-}
-
-export function hits({ hits: count }: RunContent): string {
-  return count === null ? 'not counted' : `${formatCount(count)} hits`;
 }
 
 /** What of a run that was cut off is not here. */

@@ -10,7 +10,8 @@ import { EntryLink } from './EntryLink.js';
 import { RunAgain } from './RunAgain.js';
 import { RunTables } from './RunTables.js';
 import { RunOnSchedule } from './schedules/RunOnSchedule.js';
-import { type Fact, Facts, fileText, hits } from './EntryPage.js';
+import { type Fact, Facts } from './Facts.js';
+import { fileText, hits } from './entryWords.js';
 
 export function Run({ detail, content }: { detail: LedgerEntryDetail; content: RunContent }) {
   const { review } = useReview();

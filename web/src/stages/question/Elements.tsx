@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useReview } from '../../review/useReview.js';
 import { ElementEditor } from './ElementEditor.js';
 import type { Proposal } from './useProposals.js';
-import { isEmpty } from './QuestionStage.js';
+import { isEmpty } from './isEmpty.js';
 
 /** Elements that are shown only once they are wanted, since they seldom belong in a search. */
 const SELDOM: readonly ElementKey[] = ['T', 'S'];

@@ -1,7 +1,7 @@
 import { useReview } from '../../review/useReview.js';
 import { ConceptCards } from './ConceptCards.js';
 import type { Proposal, Proposals } from './useProposals.js';
-import { textsOfElements } from './QuestionStage.js';
+import { textsOfElements } from './textsOfElements.js';
 
 /** The concepts that were found, or why there are none. */
 export function Found({

@@ -1,20 +1,19 @@
 import { arrangeElements, elementShape, questionSentence } from '@even-lantern/core';
-import type { Review, ReviewElement } from '@even-lantern/contract';
 import { ArrowRight } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { termsOfElement } from '../../review/lanes.js';
 import { useReview } from '../../review/useReview.js';
 import { Shelf } from '../../review/Shelf.js';
 import { ElementEditor } from './ElementEditor.js';
 import { Overview } from './Overview.js';
 import { Sentence } from './Sentence.js';
-import { useProposals, type Proposal } from './useProposals.js';
+import { useProposals } from './useProposals.js';
 import { WriteQuestion } from './WriteQuestion.js';
 import { Elements } from './Elements.js';
 import { useDraft } from './useDraft.js';
 import { Found } from './Found.js';
 import { FrameworkChoice } from './FrameworkChoice.js';
+import { isEmpty } from './isEmpty.js';
 
 /** The question, framed as elements and read back as one sentence; its concepts, and a scan of what there is. */
 export function QuestionStage() {
@@ -84,29 +83,6 @@ export function QuestionStage() {
   );
 }
 
-/** What elements that say nothing yet say from now on: the words of the text that became their lanes. */
-export function textsOfElements(
-  review: Review,
-  draft: string,
-  made: readonly { proposal: Proposal; elementId: string | null }[],
-): { elementId: string; text: string }[] {
-  return review.elements
-    .filter(({ text }) => text.trim() === '')
-    .flatMap(({ id }) => {
-      const own = made.filter(({ elementId }) => elementId === id).map(({ proposal }) => proposal.concept);
-      const [first, last] = [own[0], own.at(-1)];
-      if (first === undefined || last === undefined) return [];
-      const strangers = made.some(
-        ({ elementId, proposal: { concept } }) =>
-          elementId !== id && concept.from > first.from && concept.from < last.to,
-      );
-      const text = strangers
-        ? own.map((concept) => concept.text).join(', ')
-        : draft.slice(first.from, last.to);
-      return [{ elementId: id, text: text.replace(/\s+/g, ' ').slice(0, 2000) }];
-    });
-}
-
 function Onward() {
   const { review } = useReview();
   const searched = review.elements.filter((element) => element.searched);
@@ -122,8 +98,4 @@ function Onward() {
       </p>
     </div>
   );
-}
-
-export function isEmpty(review: Review, { id, text, note, searched }: ReviewElement): boolean {
-  return text === '' && note === '' && !searched && termsOfElement(review, id).length === 0;
 }

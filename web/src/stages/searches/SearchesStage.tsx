@@ -154,6 +154,7 @@ export function SearchesStage() {
             }}
             onChoose={chosen.chooseToJoin}
             onOwnKey={ownKeys}
+            onMoveOwn={chosen.moveBefore}
           />
         )}
         {database !== null && (chosen.selected !== null || panes.inVersions || panes.inPeerReview) && (

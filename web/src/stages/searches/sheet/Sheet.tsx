@@ -1,10 +1,11 @@
 import type { LineKey, Mend } from '@even-lantern/core';
 import type { Rehearsal, Review, StrategyEffects } from '@even-lantern/contract';
 import { PenLine, TriangleAlert } from 'lucide-react';
-import type { KeyboardEvent } from 'react';
+import { Fragment, type KeyboardEvent, type ReactNode } from 'react';
 import { lanesOfReview } from '../../../review/lanes.js';
 import { Count } from '../../../parts/Count.js';
 import { ElementTile } from '../../../parts/ElementTile.js';
+import { SortableList, SortableRow } from '../../../parts/Sortable.js';
 import { focusNeighbour } from '../../../parts/keys/focusNeighbour.js';
 import type { ShownFinding } from '../checks/useChecks.js';
 import { Adds, FoundHere, KeptAmong, OpenComments, Role, What, Without } from './rowParts.js';
@@ -40,11 +41,13 @@ interface SheetProps {
   onMend: (mend: Mend, text: string) => Promise<void>;
   /** keys pressed on an own line */
   onOwnKey: (row: SheetRow, event: KeyboardEvent) => void;
+  /** an own line was dragged before another one; null for the end */
+  onMoveOwn: (id: string, before: string | null) => void;
 }
 
 /** The numbered lines of one database, with what each finds and does. */
 export function Sheet(props: SheetProps) {
-  const { review, rehearsal, effects, countingEffects, onCountAll } = props;
+  const { review, rehearsal, effects, countingEffects, onCountAll, onMoveOwn } = props;
   const lanes = lanesOfReview(review);
   const groups = sheetGroups(rehearsal.lines, review.ownLines, lanes);
   const most = Math.max(1, ...Object.values(rehearsal.terms).map(({ adds }) => adds ?? 0));
@@ -83,14 +86,33 @@ export function Sheet(props: SheetProps) {
         </div>
         {groups.map((group) => (
           <div key={group.id} role="rowgroup" className="contents">
-            {group.rows.map((row, i) => (
-              <div key={row.key} role="row" onKeyDown={focusNeighbour}>
-                {i === 0 && <GroupHead group={group} />}
-                <div role="gridcell">
-                  <Row {...props} group={group} row={row} most={most} effects={effects} />
-                </div>
-              </div>
-            ))}
+            <SortableList
+              ids={group.rows.flatMap(({ own }) => (own === null ? [] : [own.id]))}
+              onMove={onMoveOwn}
+            >
+              {group.rows.map((row, i) => {
+                const shown = (grip: ReactNode) => (
+                  <div role="row" onKeyDown={focusNeighbour}>
+                    {i === 0 && <GroupHead group={group} />}
+                    <div role="gridcell" className="relative">
+                      {grip !== null && <span className="absolute top-1 -left-5 w-5">{grip}</span>}
+                      <Row {...props} group={group} row={row} most={most} effects={effects} />
+                    </div>
+                  </div>
+                );
+                return row.own === null || group.rows.length === 1 ? (
+                  <Fragment key={row.key}>{shown(null)}</Fragment>
+                ) : (
+                  <SortableRow
+                    key={row.key}
+                    id={row.own.id}
+                    name={row.line === null ? 'line' : `L${row.line.number}`}
+                  >
+                    {shown}
+                  </SortableRow>
+                );
+              })}
+            </SortableList>
           </div>
         ))}
       </div>

@@ -55,6 +55,10 @@ export function useChosenLine(sheet: SheetState) {
       if (next !== undefined) setChosen(lineKeyOf(next));
     },
     addLine,
+    moveBefore: (id: string, before: string | null) => {
+      const moved = ownLines.find((each) => each.id === id);
+      if (moved !== undefined) void edits.change(moved, { before });
+    },
     /** the id of the own line that is to be taken away although others use it */
     leaving,
     setLeaving,

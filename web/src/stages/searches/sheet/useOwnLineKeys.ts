@@ -3,7 +3,7 @@ import type { KeyboardEvent } from 'react';
 import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
 import { useReview } from '../../../review/useReview.js';
 import { onKeys } from '../../../parts/keys/useKey.js';
-import { usersOf } from './OwnLinePane.js';
+import { usersOf } from './usersOf.js';
 import { ownLineName, type LineNames, type SheetRow } from '../lines/sheetLines.js';
 
 interface OwnLineKeys {

@@ -1,5 +1,5 @@
 import { formatCount } from '@even-lantern/core';
-import type { DatabaseProfile, StrategyVersion } from '@even-lantern/contract';
+import type { DatabaseProfile } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { X } from 'lucide-react';
 import { useEffect, useState } from 'react';
@@ -11,6 +11,7 @@ import { ProblemNote } from '../../../parts/ProblemNote.js';
 import type { LineNames } from '../lines/sheetLines.js';
 import { useGoingBack } from './useGoingBack.js';
 import { Comparison } from './Comparison.js';
+import { titleOf } from './titleOf.js';
 
 /** A state is kept a moment after the change that made it. */
 const POLLING_MS = 3000;
@@ -136,8 +137,4 @@ export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
       )}
     </section>
   );
-}
-
-export function titleOf({ name, number }: StrategyVersion): string {
-  return name === '' ? `Version ${number}` : name;
 }

@@ -3,7 +3,7 @@ import { toast } from 'sonner';
 import { problemOf } from '../../../review/api/api.js';
 import { useReview } from '../../../review/useReview.js';
 import { versionApi } from '../../../review/api/versionApi.js';
-import { titleOf } from './VersionsPane.js';
+import { titleOf } from './titleOf.js';
 
 /** Going back is an edit: what is left is kept, and undo goes there again. */
 export function useGoingBack() {
