@@ -1,4 +1,4 @@
-import { counted, formatCount, isRun, type LedgerEntry, type RunContent } from '@even-lantern/core';
+import { formatCount, isRun, type LedgerEntry, type RunContent } from '@even-lantern/core';
 import type { LedgerEntryDetail } from '@even-lantern/contract';
 import { format } from 'date-fns';
 import { ArrowLeft, ArrowRight, TriangleAlert } from 'lucide-react';
@@ -9,7 +9,6 @@ import { useReview } from '../../review/useReview.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { AboutEntry } from './AboutEntry.js';
 import { Run, Told } from './EntryRun.js';
-import { hits } from './entryWords.js';
 
 /** One entry, at an address that lasts: as it was logged, with what was said of it since. */
 export function EntryPage() {

@@ -1,7 +1,7 @@
 import type { LineKey, Mend } from '@even-lantern/core';
 import type { Rehearsal, Review, StrategyEffects } from '@even-lantern/contract';
 import { PenLine, TriangleAlert } from 'lucide-react';
-import { Fragment, type KeyboardEvent, type ReactNode } from 'react';
+import type { KeyboardEvent, ReactNode } from 'react';
 import { lanesOfReview } from '../../../review/lanes.js';
 import { Count } from '../../../parts/Count.js';
 import { ElementTile } from '../../../parts/ElementTile.js';
@@ -47,7 +47,7 @@ interface SheetProps {
 
 /** The numbered lines of one database, with what each finds and does. */
 export function Sheet(props: SheetProps) {
-  const { review, rehearsal, effects, countingEffects, onCountAll, onMoveOwn } = props;
+  const { review, rehearsal, effects, countingEffects, onCountAll } = props;
   const lanes = lanesOfReview(review);
   const groups = sheetGroups(rehearsal.lines, review.ownLines, lanes);
   const most = Math.max(1, ...Object.values(rehearsal.terms).map(({ adds }) => adds ?? 0));
@@ -86,37 +86,45 @@ export function Sheet(props: SheetProps) {
         </div>
         {groups.map((group) => (
           <div key={group.id} role="rowgroup" className="contents">
-            <SortableList
-              ids={group.rows.flatMap(({ own }) => (own === null ? [] : [own.id]))}
-              onMove={onMoveOwn}
-            >
-              {group.rows.map((row, i) => {
-                const shown = (grip: ReactNode) => (
-                  <div role="row" onKeyDown={focusNeighbour}>
-                    {i === 0 && <GroupHead group={group} />}
-                    <div role="gridcell" className="relative">
-                      {grip !== null && <span className="absolute top-1 -left-5 w-5">{grip}</span>}
-                      <Row {...props} group={group} row={row} most={most} effects={effects} />
-                    </div>
-                  </div>
-                );
-                return row.own === null || group.rows.length === 1 ? (
-                  <Fragment key={row.key}>{shown(null)}</Fragment>
-                ) : (
-                  <SortableRow
-                    key={row.key}
-                    id={row.own.id}
-                    name={row.line === null ? 'line' : `L${row.line.number}`}
-                  >
-                    {shown}
-                  </SortableRow>
-                );
-              })}
-            </SortableList>
+            <Rows {...props} group={group} most={most} />
           </div>
         ))}
       </div>
     </div>
+  );
+}
+
+/** The rows of a group. Own lines can be dragged to another place among themselves. */
+function Rows(props: SheetProps & { group: SheetGroup; most: number }) {
+  const { group, onMoveOwn } = props;
+  const { rows } = group;
+  const shown = (row: SheetRow, grip: ReactNode = null) => (
+    <div key={row.key} role="row" onKeyDown={focusNeighbour}>
+      {row === rows[0] && <GroupHead group={group} />}
+      <div role="gridcell" className="relative">
+        {grip !== null && <span className="absolute top-1 -left-5">{grip}</span>}
+        <Row {...props} row={row} />
+      </div>
+    </div>
+  );
+  const own = rows.flatMap((row) => (row.own === null ? [] : [row.own.id]));
+  if (own.length < 2) return rows.map((row) => shown(row));
+  return (
+    <SortableList ids={own} onMove={onMoveOwn}>
+      {rows.map((row) =>
+        row.own === null ? (
+          shown(row)
+        ) : (
+          <SortableRow
+            key={row.key}
+            id={row.own.id}
+            name={row.line === null ? 'line' : `L${row.line.number}`}
+          >
+            {(grip) => shown(row, grip)}
+          </SortableRow>
+        ),
+      )}
+    </SortableList>
   );
 }
 

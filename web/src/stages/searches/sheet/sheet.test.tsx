@@ -139,7 +139,7 @@ test('lines are chosen and joined, the first without the others in the order in 
   await user.keyboard('j');
   await user.click(await rowOf('term:u'));
   await user.click(await rowOf('term:t'));
-  expect(screen.getByRole('status').textContent).toBe('2 lines chosen.');
+  expect(screen.getByText('2 lines chosen.').role).toBe('status');
   await user.click(screen.getByText('The first without the others (NOT)'));
   await waitFor(() =>
     expect(asked.find(({ path }) => path.endsWith('own-lines'))?.body).toEqual({
