@@ -95,13 +95,15 @@ const recurrence = {
   timeZone: timeZoneSchema.required(),
 };
 
+export const recurrenceSchema = Joi.object<Recurrence>(recurrence);
+
 export const newScheduleSchema = Joi.object<NewSchedule>({
   ...recurrence,
   entries: Joi.array().items(Joi.number().integer().min(1)).min(1).max(MOST_ENTRIES).unique().required(),
 });
 
 export const scheduleChangeSchema = Joi.object<ScheduleChange>({
-  recurrence: Joi.object<Recurrence>(recurrence),
+  recurrence: recurrenceSchema,
   state: Joi.string().valid('active', 'paused', 'ended'),
 })
   .min(1)

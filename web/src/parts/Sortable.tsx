@@ -49,6 +49,32 @@ export function SortableList({ ids, onMove, children }: SortableListProps) {
   );
 }
 
+/** What a row that can be moved is drawn with, and the grip that it is moved by. */
+export function useSortableRow(id: string, name: string) {
+  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const moved = transform === null ? undefined : `translateY(${Math.round(transform.y)}px)`;
+  return {
+    row: {
+      ref: setNodeRef,
+      style: { transform: moved, transition },
+      className: isDragging ? 'bg-base-100 relative z-10 shadow-lg' : '',
+    },
+    grip: (
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        data-grip
+        aria-label={`Move ${name}`}
+        title="Drag to move, or Space and arrows"
+        className="btn btn-ghost btn-xs btn-square cursor-grab touch-none"
+      >
+        <GripVertical className="h-3.5 w-3.5" aria-hidden="true" />
+      </button>
+    ),
+  };
+}
+
 interface SortableRowProps {
   id: string;
   /** what is moved, for the name of the grip */
@@ -58,27 +84,6 @@ interface SortableRowProps {
 }
 
 export function SortableRow({ id, name, children }: SortableRowProps) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
-  const moved = transform === null ? undefined : `translateY(${Math.round(transform.y)}px)`;
-  return (
-    <div
-      ref={setNodeRef}
-      style={{ transform: moved, transition }}
-      className={isDragging ? 'bg-base-100 relative z-10 shadow-lg' : ''}
-    >
-      {children(
-        <button
-          type="button"
-          {...attributes}
-          {...listeners}
-          data-grip
-          aria-label={`Move ${name}`}
-          title="Drag to move, or Space and arrows"
-          className="btn btn-ghost btn-xs btn-square cursor-grab touch-none"
-        >
-          <GripVertical className="h-3.5 w-3.5" aria-hidden="true" />
-        </button>,
-      )}
-    </div>
-  );
+  const { row, grip } = useSortableRow(id, name);
+  return <div {...row}>{children(grip)}</div>;
 }

@@ -11,7 +11,7 @@ import { NoDatabase } from '../../review/NoDatabase.js';
 import { useUndo } from '../../review/undo.js';
 import { useDatabaseChoice } from '../../review/useDatabaseChoice.js';
 import { useReview } from '../../review/useReview.js';
-import { Evidence } from './Evidence.js';
+import { Evidence } from './evidence/Evidence.js';
 import { InAllDatabases } from './InAllDatabases.js';
 import { LimitInspector } from './inspector/LimitInspector.js';
 import { EVIDENCE, IN_ALL, LimitTabs } from './LimitTabs.js';

@@ -1,4 +1,6 @@
 import { EVERY, LAST_DAY, type Recurrence } from '@even-lantern/contract';
+import type { UseFormReturn } from 'react-hook-form';
+import { Field } from '../../../parts/form/Field.js';
 import { WEEKDAYS } from './recurrenceWords.js';
 
 const NAMES: Readonly<Record<Recurrence['every'], string>> = {
@@ -8,74 +10,61 @@ const NAMES: Readonly<Record<Recurrence['every'], string>> = {
 };
 const SURE_DAYS = Array.from({ length: 28 }, (_, i) => i + 1);
 
+interface RecurrenceFieldsProps<Values extends Recurrence> {
+  form: UseFormReturn<Values>;
+}
+
 /** How often, on which day, and when. */
-export function RecurrenceFields({
-  value,
-  onChange,
-}: {
-  value: Recurrence;
-  onChange: (value: Recurrence) => void;
-}) {
-  const { every, weekday, day, time, timeZone } = value;
+export function RecurrenceFields<Values extends Recurrence>({ form }: RecurrenceFieldsProps<Values>) {
+  // Every form that holds a recurrence has its fields under their own names.
+  const { register, watch, formState } = form as unknown as UseFormReturn<Recurrence>;
+  const { every, timeZone } = watch();
+  const asNumber = { setValueAs: Number };
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <label className="flex flex-col gap-1">
-        <span className="small-head">How often</span>
-        <select
-          className="select select-sm w-auto"
-          value={every}
-          onChange={({ target }) => onChange({ ...value, every: target.value as Recurrence['every'] })}
-        >
-          {EVERY.map((each) => (
-            <option key={each} value={each}>
-              {NAMES[each]}
-            </option>
-          ))}
-        </select>
-      </label>
-      {every === 'week' && (
-        <label className="flex flex-col gap-1">
-          <span className="small-head">On</span>
-          <select
-            className="select select-sm w-auto"
-            value={weekday}
-            onChange={({ target }) => onChange({ ...value, weekday: Number(target.value) })}
-          >
-            {WEEKDAYS.map((name, i) => (
-              <option key={name} value={i + 1}>
-                {name}
+      <Field label="How often">
+        {() => (
+          <select className="select select-sm w-auto" {...register('every')}>
+            {EVERY.map((each) => (
+              <option key={each} value={each}>
+                {NAMES[each]}
               </option>
             ))}
           </select>
-        </label>
+        )}
+      </Field>
+      {every === 'week' && (
+        <Field label="On">
+          {() => (
+            <select className="select select-sm w-auto" {...register('weekday', asNumber)}>
+              {WEEKDAYS.map((name, i) => (
+                <option key={name} value={i + 1}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
       )}
       {every === 'month' && (
-        <label className="flex flex-col gap-1">
-          <span className="small-head">On day</span>
-          <select
-            className="select select-sm w-auto"
-            value={day}
-            onChange={({ target }) => onChange({ ...value, day: Number(target.value) })}
-          >
-            {SURE_DAYS.map((each) => (
-              <option key={each} value={each}>
-                {each}
-              </option>
-            ))}
-            <option value={LAST_DAY}>the last</option>
-          </select>
-        </label>
+        <Field label="On day">
+          {() => (
+            <select className="select select-sm w-auto" {...register('day', asNumber)}>
+              {SURE_DAYS.map((each) => (
+                <option key={each} value={each}>
+                  {each}
+                </option>
+              ))}
+              <option value={LAST_DAY}>the last</option>
+            </select>
+          )}
+        </Field>
       )}
-      <label className="flex flex-col gap-1">
-        <span className="small-head">At ({timeZone})</span>
-        <input
-          type="time"
-          className="input input-sm w-36"
-          value={time}
-          required
-          onChange={({ target }) => onChange({ ...value, time: target.value })}
-        />
-      </label>
+      <Field label={`At (${timeZone})`} error={formState.errors.time?.message}>
+        {(attributes) => (
+          <input type="time" className="input input-sm w-36" {...attributes} {...register('time')} />
+        )}
+      </Field>
     </div>
   );
 }

@@ -1,11 +1,13 @@
 import type { RunContent } from '@even-lantern/core';
+import { newScheduleSchema } from '@even-lantern/contract';
 import { CalendarClock } from 'lucide-react';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../../review/api/api.js';
 import { ledgerApi } from '../../../review/api/ledgerApi.js';
 import { scheduleApi } from '../../../review/api/scheduleApi.js';
 import { useReview } from '../../../review/useReview.js';
+import { useJoiForm } from '../../../parts/form/useJoiForm.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import { RecurrenceFields } from './RecurrenceFields.js';
 import { recurrenceInWords, usualRecurrence } from './recurrenceWords.js';
@@ -25,8 +27,8 @@ export function RunOnSchedule({ content }: { content: RunContent }) {
 
 function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
   const { review } = useReview();
-  const [recurrence, setRecurrence] = useState(usualRecurrence);
-  const [alsoEntries, setAlso] = useState<readonly number[]>([]);
+  const form = useJoiForm(newScheduleSchema, { ...usualRecurrence(), entries: [content.entry] });
+  const entries = form.watch('entries');
   const [add, { error, isLoading }] = scheduleApi.useAddScheduleMutation();
   const { data } = ledgerApi.useLedgerEntriesInfiniteQuery({
     review: review.id,
@@ -38,25 +40,27 @@ function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
     (each, i, all) =>
       each.database !== content.database && all.findIndex(({ database }) => database === each.database) === i,
   );
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const body = { ...recurrence, entries: [content.entry, ...alsoEntries] };
+  const submit = form.handleSubmit(async (body) => {
     const answer = await add({ review: review.id, body });
     if (answer.data === undefined) return;
-    toast(`Runs ${recurrenceInWords(recurrence)}. You find new records in the ledger.`);
+    toast(`Runs ${recurrenceInWords(body)}. You find new records in the ledger.`);
     onSet();
+  });
+  const together = (entry: number, wanted: boolean) => {
+    form.setValue('entries', wanted ? [...entries, entry] : entries.filter((each) => each !== entry));
   };
   return (
     <form
       aria-label="Run on a schedule"
       className="rule bg-base-200 order-last flex w-full flex-col gap-3 rounded border p-3"
+      noValidate
       onSubmit={(event) => void submit(event)}
     >
       <p>
         Repeats this entry against the release of the day, even while nobody has the page open. You find new
         records here, in a feed, and in a draft mail.
       </p>
-      <RecurrenceFields value={recurrence} onChange={setRecurrence} />
+      <RecurrenceFields form={form} />
       {others.length > 0 && (
         <fieldset className="flex flex-col gap-1">
           <legend className="small-head">Together with the latest runs in</legend>
@@ -65,12 +69,8 @@ function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
               <input
                 type="checkbox"
                 className="checkbox checkbox-xs"
-                checked={alsoEntries.includes(entry)}
-                onChange={({ target }) =>
-                  setAlso(
-                    target.checked ? [...alsoEntries, entry] : alsoEntries.filter((each) => each !== entry),
-                  )
-                }
+                checked={entries.includes(entry)}
+                onChange={({ target }) => together(entry, target.checked)}
               />
               <span>
                 {title} <span className="quiet">entry {entry}</span>

@@ -1,22 +1,15 @@
-import { formatCount, writingsIn } from '@even-lantern/core';
-import type {
-  DatabaseProfile,
-  LineTextChange,
-  Problem,
-  TranslatedLine,
-  TranslatedLoss,
-} from '@even-lantern/contract';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { writingsIn } from '@even-lantern/core';
+import type { DatabaseProfile, TranslatedLine } from '@even-lantern/contract';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { problemOf } from '../../../review/api/api.js';
 import { strategyApi } from '../../../review/api/strategyApi.js';
-import { useAutosave } from '../../../review/useAutosave.js';
 import { useVocabulary } from '../../../review/useVocabulary.js';
-import { Count } from '../../../parts/Count.js';
 import { EditConflict } from '../../../parts/EditConflict.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
-import { Difference } from './Difference.js';
-import { PlainTree } from './PlainTree.js';
+import { WhatItMeans, WhatLanesGive } from './AboutLine.js';
 import { readerFor, readText } from './readText.js';
+import { WhatIsLost, type Proposed } from './WhatIsLost.js';
+import { theirsIn, useLineWriting } from './useLineWriting.js';
 
 const TextEditor = lazy(() => import('./TextEditor.js'));
 
@@ -104,33 +97,12 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
       </div>
       {converting.error !== undefined && <ProblemNote problem={problemOf(converting.error)} />}
       {proposed !== null && (
-        <section
-          aria-label="What would be lost"
-          className="border-warning flex flex-col gap-1 border-l-[3px] pl-2"
-        >
-          <p>{proposed.to === 'own' ? `${database.name}’s own language` : 'CQL'} cannot say all of this:</p>
-          <ul className="list-disc pl-5">
-            {proposed.losses.map((loss) => (
-              <li key={`${loss.from} ${loss.lost}`}>
-                {loss.lost}: {loss.instead}
-                {loss.gained !== null && loss.missed !== null && (
-                  <>
-                    {' '}
-                    (finds {formatCount(loss.gained)} more, misses {formatCount(loss.missed)})
-                  </>
-                )}
-              </li>
-            ))}
-          </ul>
-          <p className="flex gap-2">
-            <button className="btn btn-sm btn-quiet" onClick={() => put(proposed.to, proposed.text)}>
-              Change all the same
-            </button>
-            <button className="btn btn-sm btn-primary" onClick={() => setProposed(null)}>
-              Leave it as it is
-            </button>
-          </p>
-        </section>
+        <WhatIsLost
+          proposed={proposed}
+          database={database}
+          onChange={() => put(proposed.to, proposed.text)}
+          onLeave={() => setProposed(null)}
+        />
       )}
       <Suspense fallback={<p className="quiet">Opening the editor …</p>}>
         <TextEditor
@@ -174,80 +146,13 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
         </p>
       ))}
       {reading.query !== null && (
-        <section aria-label="What it means" className="flex flex-col gap-1">
-          <h3 className="small-head flex justify-between gap-2">
-            What it means
-            {line.written?.text === text && line.written.problem === null && (
-              <span className="text-base-content font-normal">
-                finds <Count hits={line.hits} error={line.error} />
-              </span>
-            )}
-          </h3>
-          <div
-            className="max-lg:max-h-60 max-lg:overflow-auto"
-            tabIndex={0}
-            role="group"
-            aria-label="What it means, scrolls"
-          >
-            <PlainTree query={reading.query} />
-          </div>
-        </section>
+        <WhatItMeans query={reading.query} counted={line.written?.text === text ? line : null} />
       )}
       {line.lanes !== null && text !== line.lanes[language] && (
-        <section aria-label="What the lanes give" className="flex flex-col gap-1">
-          <h3 className="small-head flex items-center justify-between gap-2">
-            What the lanes give
-            <span className="text-base-content font-normal">
-              finds <Count hits={line.lanes.hits} error={line.lanes.error} />
-            </span>
-          </h3>
-          <pre
-            className="max-h-48 overflow-auto font-mono text-xs break-words whitespace-pre-wrap"
-            tabIndex={0}
-          >
-            <Difference text={line.lanes[language]} from={text} />
-          </pre>
-          <button className="btn btn-quiet btn-xs self-start" onClick={takeLanes}>
-            Take what the lanes give
-          </button>
-        </section>
+        <WhatLanesGive text={text} lanes={line.lanes} language={language} onTake={takeLanes} />
       )}
     </section>
   );
-}
-
-interface Proposed {
-  to: 'own' | 'cql';
-  text: string;
-  losses: readonly TranslatedLoss[];
-}
-
-type Written = Pick<LineTextChange, 'text' | 'language'>;
-
-/** The text of a line as it is kept; null for what the lanes give. */
-type KeptText = Written & { version: number };
-
-/** Saves the text of a line while it is written, each time on the version that the one before has left. */
-function useLineWriting(review: string, database: string, { key, version: present }: TranslatedLine) {
-  const [write] = strategyApi.useWriteLineMutation();
-  const version = useRef(present);
-  return useAutosave<Written>(async (written, over) => {
-    const change: LineTextChange = { database, line: key, version: over ?? version.current, ...written };
-    const { data, error } = await write({ review, change });
-    if (data !== undefined) {
-      version.current = data.version;
-      return null;
-    }
-    const problem = problemOf(error);
-    // Whichever text a person takes now, the next is made on theirs.
-    if (problem.status === 412) version.current = theirsIn(problem).version;
-    return problem;
-  });
-}
-
-/** What somebody else has written, in the answer that refuses one’s own. */
-function theirsIn({ current }: Problem): KeptText {
-  return current as KeptText;
 }
 
 function quoteOf(writings: ReturnType<typeof writingsIn>): '"' | "'" {
