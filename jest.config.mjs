@@ -26,7 +26,7 @@ const project = (name) => ({
   runtime: '<rootDir>/../scripts/jest/runtime.cjs',
   transform: swc,
   transformIgnorePatterns: [
-    'node_modules/(?!(@noble|p-limit|p-queue|p-timeout|eventemitter3|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|fast-xml-parser|strnum|fast-xml-builder|path-expression-matcher|typeorm|react-hotkeys-hook|react-resizable-panels|stemmer|github-slugger|feed)/)',
+    'node_modules/(?!(@noble|p-limit|p-queue|p-timeout|eventemitter3|p-retry|is-network-error|yocto-queue|lru-cache|fast-check|n3|typeorm|react-hotkeys-hook|react-resizable-panels|stemmer|github-slugger|feed)/)',
   ],
   extensionsToTreatAsEsm: [],
   moduleNameMapper: {

@@ -7,5 +7,14 @@ export { accessionFor, NO_RECORDS, readRecords, recordFromXml, recordNumbering }
 export type { RecordNumbering } from './readRecords.js';
 export { sharedWorks, worksApart, workSigns, type Shared, type WorkSigns } from './sameWork.js';
 export { forEachSection, sectionsOf } from './sections.js';
-export { childAt, childrenNamed, escapeXml, parseXml, textAt, XML_BOUNDS } from './xml.js';
+export {
+  childAt,
+  childrenNamed,
+  escapeXml,
+  parseXml,
+  textAt,
+  XML_BOUNDS,
+  xmlReader,
+  XmlRefusal,
+} from './xml.js';
 export type { XmlBounds, XmlElement, XmlResult } from './xml.js';

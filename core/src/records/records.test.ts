@@ -30,15 +30,19 @@ test('a record written as MODS is read back the same', () => {
 
 test.each([
   ['<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/passwd">]><x>&a;</x>', 'document type'],
-  ['<x><y></x>', 'broken'],
+  ['<x><y></x>', 'broken at line 1: unexpected close tag'],
+  ['<x>\n<y>light & lamps</y></x>', 'broken at line 2'],
+  ['<x>light', 'broken'],
+  ['<x/><x/>', 'broken'],
   ['', 'broken'],
 ])('%s is refused', (text, reason) => {
   expect(parseXml(text)).toMatchObject({ ok: false, message: expect.stringContaining(reason) });
 });
 
 test('entities other than those of XML stay as written', () => {
-  const result = parseXml('<x>&lol; &amp;lt; &#x41;</x>');
-  expect(result.ok && result.root.text).toBe('&lol; &lt; A');
+  const result = parseXml('<x of="&nbsp;">&lol; &amp;lt; &#x41; &constructor; &__proto__;</x>');
+  expect(result.ok && result.root.text).toBe('&lol; &lt; A &constructor; &__proto__;');
+  expect(result.ok && result.root.attributes).toEqual({ of: '&nbsp;' });
 });
 
 test('RIS holds one value a line, so that a title cannot smuggle in a tag', () => {

@@ -1,5 +1,5 @@
 /** Hostile XML, read safely: no document type, no entities but the five of XML, no broken markup, bounded size. */
-import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { SaxesParser } from 'saxes';
 
 /** One element. Text and children are kept in the order of the document. */
 export interface XmlElement {
@@ -22,65 +22,107 @@ export interface XmlBounds {
 }
 export const XML_BOUNDS: XmlBounds = { elements: 400_000, depth: 200 };
 
-const [SLASH, QUESTION, EXCLAMATION] = [47, 63, 33];
-const ATTRIBUTES = ':@';
-const TEXT = '#text';
+const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" };
 
-const parser = new XMLParser({
-  preserveOrder: true,
-  ignoreAttributes: false,
-  attributeNamePrefix: '',
-  removeNSPrefix: true,
-  processEntities: false,
-  parseTagValue: false,
-  parseAttributeValue: false,
-  trimValues: false,
-  ignoreDeclaration: true,
-  ignorePiTags: true,
-});
-
-/**
- * Reads an XML document into a tree, or says why it is refused.
- * @param bounds judged before anything is built, since a few bytes of empty elements make a large tree
- */
-export function parseXml(text: string, bounds: XmlBounds = XML_BOUNDS): XmlResult {
-  if (text.length > MAX_XML_LENGTH) return { ok: false, message: 'The XML is larger than is accepted.' };
-  if (/<!DOCTYPE/i.test(text)) return { ok: false, message: 'XML with a document type is refused.' };
-  const beyond = beyondBounds(text, bounds);
-  if (beyond !== null) return { ok: false, message: beyond };
-  const valid = XMLValidator.validate(text);
-  if (valid !== true) {
-    return { ok: false, message: `The XML is broken at line ${valid.err.line}: ${valid.err.msg}` };
-  }
-  let nodes: unknown;
-  try {
-    nodes = parser.parse(text);
-  } catch (error) {
-    return {
-      ok: false,
-      message: `The XML is broken: ${error instanceof Error ? error.message : String(error)}`,
-    };
-  }
-  const [root] = elementsOf(nodes);
-  return root === undefined ? { ok: false, message: 'The XML is empty.' } : { ok: true, root };
+/** A document that is read piece by piece. */
+export interface XmlReader {
+  /** @throws XmlRefusal */
+  write(piece: string): void;
+  /** @throws XmlRefusal where the document is not at its end */
+  close(): void;
+  /** the trees that were closed since this was asked last, also when what came after them is refused */
+  take(): XmlElement[];
+  /** the line that is being read, from 1 */
+  readonly line: number;
 }
 
-/** Counts tags without building anything; what stands in comments and CDATA counts too, which only errs on the safe side. */
-function beyondBounds(text: string, { elements, depth }: XmlBounds): string | null {
-  let [count, level] = [0, 0];
-  for (let at = text.indexOf('<'); at >= 0; at = text.indexOf('<', at + 1)) {
-    const next = text.charCodeAt(at + 1);
-    if (next === SLASH) level -= 1;
-    else if (next !== QUESTION && next !== EXCLAMATION) {
-      count += 1;
-      if (count > elements)
-        return `The XML has more than ${elements} elements, which is more than is read at once.`;
-      const end = text.indexOf('>', at);
-      if (end < 0 || text.charCodeAt(end - 1) !== SLASH) level += 1;
-      if (level > depth) return `The XML has elements within elements more than ${depth} deep.`;
+/** XML that is not read, with the reason in words. */
+export class XmlRefusal extends Error {}
+
+/**
+ * Reads XML as it comes, into one tree for each outermost element that `begins` a tree; what stands around those is
+ * passed over.
+ * @param bounds of each tree, judged before anything more is built, since a few bytes of empty elements make a large one
+ */
+export function xmlReader(begins: (name: string) => boolean, bounds: XmlBounds = XML_BOUNDS): XmlReader {
+  const parser = new SaxesParser({ xmlns: false });
+  // An entity that XML does not have stays as it is written, since without a document type nobody can say what it is.
+  parser.ENTITIES = new Proxy(ENTITIES, {
+    get: (known, name) => {
+      if (typeof name !== 'string' || !/^[A-Za-z_][\w.:-]*$/.test(name)) return undefined;
+      return Object.hasOwn(known, name) ? known[name] : `&${name};`;
+    },
+  });
+  const ready: XmlElement[] = [];
+  /** the elements that are open, outermost first */
+  const open: XmlElement[] = [];
+  let depth = 0;
+  let elements = 0;
+  parser.on('doctype', () => {
+    throw new XmlRefusal('XML with a document type is refused.');
+  });
+  parser.on('error', ({ message }) => {
+    const reason = message.replace(/^[\d:]+ /, '');
+    throw new XmlRefusal(`The XML is broken at line ${parser.line}: ${reason}`);
+  });
+  parser.on('opentag', ({ name, attributes }) => {
+    depth += 1;
+    if (depth > bounds.depth) {
+      throw new XmlRefusal(`The XML has elements within elements more than ${bounds.depth} deep.`);
     }
+    const local = localName(name);
+    if (open.length === 0 && !begins(local)) return;
+    elements += 1;
+    if (elements > bounds.elements) {
+      throw new XmlRefusal(
+        `The XML has more than ${bounds.elements} elements, which is more than is read at once.`,
+      );
+    }
+    const own = Object.entries(attributes).map(([key, value]) => [localName(key), value] as const);
+    const element = { name: local, attributes: Object.fromEntries(own), children: [], text: '' };
+    open.at(-1)?.children.push(element);
+    open.push(element);
+  });
+  const addText = (more: string) => {
+    const element = open.at(-1);
+    if (element !== undefined) element.text += more;
+  };
+  parser.on('text', addText);
+  parser.on('cdata', addText);
+  parser.on('closetag', () => {
+    depth -= 1;
+    const closed = open.pop();
+    if (closed === undefined || open.length > 0) return;
+    elements = 0;
+    ready.push(closed);
+  });
+  return {
+    write: (piece) => void parser.write(piece),
+    close: () => void parser.close(),
+    take: () => ready.splice(0),
+    get line() {
+      return parser.line;
+    },
+  };
+}
+
+/** Reads a whole XML document into a tree, or says why it is refused. */
+export function parseXml(text: string, bounds: XmlBounds = XML_BOUNDS): XmlResult {
+  if (text.length > MAX_XML_LENGTH) return { ok: false, message: 'The XML is larger than is accepted.' };
+  const reader = xmlReader(() => true, bounds);
+  try {
+    reader.write(text);
+    reader.close();
+    const [root] = reader.take();
+    return root === undefined ? { ok: false, message: 'The XML is empty.' } : { ok: true, root };
+  } catch (error) {
+    if (error instanceof XmlRefusal) return { ok: false, message: error.message };
+    throw error;
   }
-  return null;
+}
+
+function localName(name: string): string {
+  return name.slice(name.indexOf(':') + 1);
 }
 
 export function childrenNamed(element: XmlElement, name: string): XmlElement[] {
@@ -107,50 +149,4 @@ export function escapeXml(text: string): string {
     .replaceAll('<', '&lt;')
     .replaceAll('>', '&gt;')
     .replaceAll('"', '&quot;');
-}
-
-function elementsOf(nodes: unknown): XmlElement[] {
-  if (!Array.isArray(nodes)) return [];
-  return nodes.flatMap((node: unknown) => {
-    if (typeof node !== 'object' || node === null) return [];
-    const name = Object.keys(node).find((key) => key !== ATTRIBUTES && key !== TEXT);
-    if (name === undefined || name.startsWith('?')) return [];
-    const content = (node as Record<string, unknown>)[name];
-    const attributes = ((node as Record<string, unknown>)[ATTRIBUTES] ?? {}) as Record<string, unknown>;
-    return [
-      {
-        name,
-        attributes: Object.fromEntries(
-          Object.entries(attributes).map(([key, value]) => [key, decode(String(value))]),
-        ),
-        children: elementsOf(content),
-        text: textOf(content),
-      },
-    ];
-  });
-}
-
-function textOf(nodes: unknown): string {
-  if (!Array.isArray(nodes)) return '';
-  return nodes
-    .map((node: unknown) =>
-      typeof node === 'object' && node !== null && TEXT in node ? decode(String(node[TEXT])) : '',
-    )
-    .join('');
-}
-
-const NAMED: Readonly<Record<string, string>> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" };
-
-/** The five entities of XML and character references; any other entity stays as it is written. */
-function decode(text: string): string {
-  return text.replace(
-    /&(?:#(\d{1,7})|#x([0-9a-f]{1,6})|(amp|lt|gt|quot|apos));/gi,
-    (whole, decimal, hex, name) => {
-      if (name !== undefined) return NAMED[String(name).toLowerCase()] ?? whole;
-      const code = decimal !== undefined ? Number(decimal) : parseInt(hex, 16);
-      return code > 0 && code <= 0x10ffff && (code < 0xd800 || code > 0xdfff)
-        ? String.fromCodePoint(code)
-        : whole;
-    },
-  );
 }

@@ -11,15 +11,16 @@ import {
   risCollector,
   type BibRecord,
   type RecordTrouble,
-  type XmlElement,
+  XML_BOUNDS,
+  xmlReader,
+  XmlRefusal,
 } from '@even-lantern/core';
-import { SaxesParser } from 'saxes';
 
 /** Of those that came twice so many are listed. */
 const MOST_TROUBLES = 200;
 const RECORDS = new Set(['mods', 'dc']);
 /** What one record may have; a page of a hundred authors has some five hundred. */
-const MOST_ELEMENTS = 20_000;
+const BOUNDS = { ...XML_BOUNDS, elements: 20_000 };
 
 export async function recordsInFile(
   source: Readable,
@@ -83,44 +84,11 @@ async function readXml(
   keep: (record: BibRecord | null) => Promise<void>,
 ): Promise<RecordTrouble[]> {
   const troubles: RecordTrouble[] = [];
-  const ready: XmlElement[] = [];
-  const parser = new SaxesParser({ xmlns: false });
-  /** the elements of the record that is open, outermost first */
-  let open: XmlElement[] = [];
-  let elements = 0;
+  const reader = xmlReader((name) => RECORDS.has(name), BOUNDS);
   let untitled = 0;
-  parser.on('doctype', () => {
-    throw new Refused('XML with a document type is refused.');
-  });
-  parser.on('error', (error) => {
-    throw new Refused(`The XML is broken: ${error.message}`);
-  });
-  parser.on('opentag', ({ name, attributes }) => {
-    const local = localName(name);
-    if (open.length === 0 && !RECORDS.has(local)) return;
-    elements += 1;
-    if (elements > MOST_ELEMENTS) throw new Refused(`A record has more than ${MOST_ELEMENTS} elements.`);
-    const own = Object.entries(attributes).map(([key, value]) => [localName(key), String(value)] as const);
-    const element = { name: local, attributes: Object.fromEntries(own), children: [], text: '' };
-    open.at(-1)?.children.push(element);
-    open.push(element);
-  });
-  const text = (more: string) => {
-    const element = open.at(-1);
-    if (element !== undefined) element.text += more;
-  };
-  parser.on('text', text);
-  parser.on('cdata', text);
-  parser.on('closetag', () => {
-    const closed = open.pop();
-    if (closed === undefined || open.length > 0) return;
-    open = [];
-    elements = 0;
-    ready.push(closed);
-  });
   const take = async () => {
-    for (const element of ready.splice(0)) {
-      const record = recordFromXml(element);
+    for (const tree of reader.take()) {
+      const record = recordFromXml(tree);
       if (record === null) untitled += 1;
       else await keep(record);
     }
@@ -128,23 +96,17 @@ async function readXml(
   const decoder = new TextDecoder();
   try {
     for await (const chunk of source) {
-      parser.write(decoder.decode(chunk as Buffer, { stream: true }));
+      reader.write(decoder.decode(chunk as Buffer, { stream: true }));
       await take();
     }
-    parser.close();
+    reader.close();
     await take();
   } catch (error) {
-    if (!(error instanceof Refused)) throw error;
+    if (!(error instanceof XmlRefusal)) throw error;
     await take();
-    troubles.push({ line: parser.line, message: error.message });
+    troubles.push({ line: reader.line, message: error.message });
   }
   if (untitled > 0)
     troubles.push({ line: 1, message: `${untitled} records have no title and are not read.` });
   return troubles;
-}
-
-class Refused extends Error {}
-
-function localName(name: string): string {
-  return name.slice(name.indexOf(':') + 1);
 }

@@ -41,7 +41,13 @@ export function SortableList({ ids, onMove, children }: SortableListProps) {
     onMove(id, moved[to + 1] ?? null);
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={drop}
+      // What it says to those who cannot see stands beside the page: rows may be those of a grid or a table.
+      accessibility={{ container: document.body }}
+    >
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>
