@@ -6,7 +6,7 @@ import typescript from 'typescript-eslint';
 const TYPED = 'tsconfig.test.json';
 
 export default typescript.config(
-  { ignores: ['**/dist/', '**/node_modules/', 'data/', 'docs/'] },
+  { ignores: ['**/dist/', '**/node_modules/', 'data/', 'docs/', '**/*.generated.ts'] },
   ...typescript.configs.strict,
   {
     rules: {

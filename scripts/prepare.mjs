@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { makeContent } from './content.mjs';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 
@@ -60,6 +61,7 @@ export function preparePackages() {
 
 /** Compiles the programs; the compiler itself knows what has not changed. Types are checked by `npm test`. */
 export function buildPrograms() {
+  makeContent();
   run('npx', ['tsc', '-b', 'tsconfig.build.json', '--noCheck']);
 }
 

@@ -1,5 +1,6 @@
 // npm test: formatting, lint, types, then unit, integration and browser tests.
 import { join } from 'node:path';
+import { makeContent } from './content.mjs';
 import {
   buildInterface,
   buildPrograms,
@@ -15,6 +16,7 @@ const step = (name) => console.log(`\n— ${name}`);
 const browser = prepareBrowser();
 const packages = preparePackages();
 // All of these read every file, and none uses more than one core.
+makeContent();
 step('formatting and types, and lint beside them');
 const lint = runBeside('npm', ['run', 'lint', '--silent']);
 run('npx', ['prettier', '--check', '--log-level', 'warn', '.']);

@@ -2,7 +2,7 @@
 import { spellWord } from '../spelling/index.js';
 import { isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
 import type { Heading, VocabularyTree } from './model.js';
-import { SAYINGS } from './sayings/index.js';
+import { SAYINGS } from './sayings.js';
 
 /** What a word that says nothing weighs in a name: pain is not all of “pain all over”. */
 const EMPTY_MASS = 0.75;

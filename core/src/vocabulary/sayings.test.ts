@@ -1,5 +1,5 @@
-import { joinedName } from '../lookupIndex.js';
-import { SAYINGS } from './index.js';
+import { joinedName } from './lookupIndex.js';
+import { SAYINGS } from './sayings.js';
 
 test('each line is a name, and what people say for it, told once', () => {
   expect(SAYINGS.length).toBeGreaterThan(800);
