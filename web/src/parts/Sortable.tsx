@@ -57,7 +57,8 @@ export function SortableList({ ids, onMove, children }: SortableListProps) {
 
 /** What a row that can be moved is drawn with, and the grip that it is moved by. */
 export function useSortableRow(id: string, name: string) {
-  const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id });
   const moved = transform === null ? undefined : `translateY(${Math.round(transform.y)}px)`;
   return {
     row: {
@@ -67,6 +68,7 @@ export function useSortableRow(id: string, name: string) {
     },
     grip: (
       <button
+        ref={setActivatorNodeRef}
         type="button"
         {...attributes}
         {...listeners}

@@ -10,6 +10,7 @@ export function useJoiForm<Values extends FieldValues>(
   return useForm<Values>({
     resolver: joiResolver(schema, { abortEarly: false, errors: { wrap: { label: false } } }),
     defaultValues,
-    mode: 'onTouched',
+    // Not when a field is left: what is told then moves the button that is just being pressed.
+    mode: 'onSubmit',
   });
 }

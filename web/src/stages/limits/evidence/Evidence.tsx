@@ -1,7 +1,7 @@
 import { BACKGROUND_DESIGNS, proposedLadder, questionTypeOf, type LimitValues } from '@even-lantern/core';
 import type { DatabaseProfile, LimitDraft, Rung } from '@even-lantern/contract';
 import { arrayMove } from '@dnd-kit/sortable';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../../review/api/api.js';
 import { designApi } from '../../../review/api/designApi.js';
@@ -82,16 +82,29 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
             </thead>
             <tbody>
               {rungs.map((rung, at) => (
-                <RungRow
-                  key={rungId(rung)}
-                  rung={rung}
-                  databases={databases}
-                  tried={tried}
-                  moved={moved?.at === at}
-                  canMove={{ up: at > 0, down: at < rungs.length - 1 }}
-                  onAnswers={() => switchAnswers(at)}
-                  onMove={(by) => move(at, at + by)}
-                />
+                <Fragment key={rungId(rung)}>
+                  <RungRow
+                    rung={rung}
+                    databases={databases}
+                    tried={tried}
+                    moved={moved?.at === at}
+                    canMove={{ up: at > 0, down: at < rungs.length - 1 }}
+                    onAnswers={() => switchAnswers(at)}
+                    onMove={(by) => move(at, at + by)}
+                  />
+                  {moved?.at === at && (
+                    <tr>
+                      <td colSpan={databases.length + 2}>
+                        <ReasonOfMove
+                          onSave={(reason) =>
+                            void save(rungs.map((each, i) => (i === at ? { ...each, reason } : each)))
+                          }
+                          onCancel={() => setMoved(null)}
+                        />
+                      </td>
+                    </tr>
+                  )}
+                </Fragment>
               ))}
               <tr className="rule border-b align-top">
                 <th scope="row" className="quiet p-2 text-left font-normal">
@@ -109,14 +122,6 @@ export function Evidence({ databases, tried, onLimit }: EvidenceProps) {
           </table>
         </SortableList>
       </div>
-      {moved !== null && (
-        <ReasonOfMove
-          onSave={(reason) =>
-            void save(moved.rungs.map((rung, at) => (at === moved.at ? { ...rung, reason } : rung)))
-          }
-          onCancel={() => setMoved(null)}
-        />
-      )}
       <div className="flex flex-wrap gap-2">
         <button
           className="btn btn-sm btn-quiet"

@@ -98,19 +98,23 @@ export function Sheet(props: SheetProps) {
 function Rows(props: SheetProps & { group: SheetGroup; most: number }) {
   const { group, onMoveOwn } = props;
   const { rows } = group;
+  const own = rows.flatMap((row) => (row.own === null ? [] : [row.own.id]));
+  const sorted = own.length > 1;
   const shown = (row: SheetRow, grip: ReactNode = null) => (
     <div key={row.key} role="row" onKeyDown={focusNeighbour}>
-      {row === rows[0] && <GroupHead group={group} />}
+      {!sorted && row === rows[0] && <GroupHead group={group} />}
       <div role="gridcell" className="relative">
         {grip !== null && <span className="absolute top-1 -left-5">{grip}</span>}
         <Row {...props} row={row} />
       </div>
     </div>
   );
-  const own = rows.flatMap((row) => (row.own === null ? [] : [row.own.id]));
-  if (own.length < 2) return rows.map((row) => shown(row));
+  if (!sorted) return rows.map((row) => shown(row));
   return (
     <SortableList ids={own} onMove={onMoveOwn}>
+      <div role="row">
+        <GroupHead group={group} />
+      </div>
       {rows.map((row) =>
         row.own === null ? (
           shown(row)
