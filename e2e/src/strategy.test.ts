@@ -165,6 +165,27 @@ test('lines are chosen by key and joined, and the new one follows when lines mov
   expect(await ownHits('L6 and L13')).toBe(both);
 });
 
+test('lines of one’s own are put in another order by a grip, and the order is undone with one key', async () => {
+  const order = () =>
+    browser.driver.executeScript<string>(
+      "return [...document.querySelectorAll('[data-grip]')].map((grip) => grip.closest('[role=gridcell]').querySelector('[data-line]').dataset.line).join()",
+    );
+  const ordered = (lines: readonly string[]) =>
+    browser.driver.wait(async () => (await order()) === lines.join(), 30_000, `not ${lines.join()}`);
+  const before = (await order()).split(',');
+  const [first = '', second = '', ...others] = before;
+  expect(second).not.toBe('');
+  await (await browser.find('[data-grip]')).sendKeys(' ');
+  await browser.driver.sleep(200);
+  await browser.press(Key.ARROW_DOWN);
+  await browser.driver.sleep(200);
+  await browser.press(' ');
+  await ordered([second, first, ...others]);
+  await (await browser.find('h1')).click();
+  await browser.press(Key.chord(Key.CONTROL, 'z'));
+  await ordered(before);
+});
+
 test('what checks find is mended with one action and told in records before', async () => {
   await (await browser.find('h1')).click();
   const list = '[aria-label=Checks]';
