@@ -49,7 +49,7 @@ export interface TranslatedLine extends ShownLine, Counted {
   /** by their place in `sent` */
   losses: TranslatedLoss[];
   /** what the line finds with nothing lost, where the database can count that too */
-  meant: Counted;
+  intended: Counted;
   /** the query as the database says it understood it, in CQL; null when it did not say */
   understood: string | null;
   /** how we read what was sent, in CQL */

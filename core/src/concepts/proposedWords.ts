@@ -50,10 +50,10 @@ export function proposedWords(
 
 /** Abbreviations mean too many things to be proposed, and nobody searches for “the aged” or “being operated on”. */
 function tooPlain(words: readonly string[]): boolean {
-  const meant = contentWords(words);
+  const content = contentWords(words);
   const [first = '', last = ''] = [words[0], words.at(-1)];
   if (isEmptyWord(first) || isEmptyWord(last)) return true;
-  return meant.length === 1 && (meant[0] ?? '').length < 4;
+  return content.length === 1 && (content[0] ?? '').length < 4;
 }
 
 /** With any ending where there may be a plural; words alone only where they are one, since `pain*` is not pain. */

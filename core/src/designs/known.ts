@@ -18,12 +18,12 @@ export function filterCounts(
   wantedDesigns: readonly string[],
   tree: DesignTree,
 ): FilterCounts {
-  const wanted = new Set(wantedDesigns.flatMap((design) => [design, ...tree.below(design)]));
+  const withKinds = new Set(wantedDesigns.flatMap((design) => [design, ...tree.below(design)]));
   const counts: FilterCounts = { right: 0, wrong: 0, missed: 0, passed: 0 };
   const among = new Set(found);
   for (const [place, known] of designs.entries()) {
     if (known === null) continue;
-    if (wanted.has(known)) counts[among.has(place) ? 'right' : 'missed'] += 1;
+    if (withKinds.has(known)) counts[among.has(place) ? 'right' : 'missed'] += 1;
     else counts[among.has(place) ? 'wrong' : 'passed'] += 1;
   }
   return counts;

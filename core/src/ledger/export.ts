@@ -47,13 +47,13 @@ export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
 
 function rowsOf(content: LedgerContent): Row[] {
   if (isRun(content)) return runRows(content);
-  const told = { 'started (UTC)': content.at, 'ran by': content.by };
+  const common = { 'started (UTC)': content.at, 'ran by': content.by };
   switch (content.kind) {
     case 'note':
-      return [{ ...told, 'about entry': content.about.entry, note: content.text }];
+      return [{ ...common, 'about entry': content.about.entry, note: content.text }];
     case 'correction': {
       const { about, what, was, is, text } = content;
-      return [{ ...told, 'about entry': about.entry, description: `${what}: ${was} → ${is}`, note: text }];
+      return [{ ...common, 'about entry': about.entry, description: `${what}: ${was} → ${is}`, note: text }];
     }
     case 'elsewhere': {
       const { way, place, string, count, searchedOn, text, file } = content;
@@ -61,7 +61,7 @@ function rowsOf(content: LedgerContent): Row[] {
       const hits = count ?? 'not counted';
       return [
         {
-          ...told,
+          ...common,
           description,
           'string sent': string,
           hits,

@@ -67,8 +67,11 @@ export function readRecords(text: string): ReadRecords {
   const { records, troubles } = format?.read?.records(text) ?? recordsFromXml(text);
   const numbering = recordNumbering();
   const numbered = records.flatMap((record) => numbering.add(record) ?? []);
-  const told = [...troubles, ...numbering.troubles];
-  return { records: numbered, troubles: numbered.length === 0 && told.length === 0 ? [NO_RECORDS] : told };
+  const allTroubles = [...troubles, ...numbering.troubles];
+  return {
+    records: numbered,
+    troubles: numbered.length === 0 && allTroubles.length === 0 ? [NO_RECORDS] : allTroubles,
+  };
 }
 
 function recordsFromXml(text: string): ReadRecords {

@@ -156,11 +156,11 @@ export function addTo(bits: Uint32Array, set: DocSet): void {
   }
 }
 
-function keep(set: DocSet, wanted: (doc: number) => boolean): DocSet {
+function keep(set: DocSet, matches: (doc: number) => boolean): DocSet {
   const kept = new Uint32Array(set.size);
   let size = 0;
   for (const doc of set.sorted ?? []) {
-    if (wanted(doc)) {
+    if (matches(doc)) {
       kept[size] = doc;
       size += 1;
     }

@@ -152,18 +152,18 @@ export function readEdit(
     return { ok: false, error: { message, at: 0 } };
   }
   const own = language === 'own' || dialect === null;
-  const meant: EditedLine = {
+  const intended: EditedLine = {
     query: settled,
     refersTo,
     changes: [...changes],
     written: own && !refers && changes.size === 0 ? text : null,
   };
-  if (own) return { ok: true, intended: meant, sent: meant };
+  if (own) return { ok: true, intended, sent: intended };
   const printed = dialect.print(settled, context);
-  const said = dialect.parse(printed.text, context);
-  if (!said.ok) return { ok: false, error: { message: said.error.message, at: 0 } };
+  const reread = dialect.parse(printed.text, context);
+  if (!reread.ok) return { ok: false, error: { message: reread.error.message, at: 0 } };
   const lost = printed.losses.map(describeLoss);
-  return { ok: true, intended: meant, sent: { ...meant, query: said.query, changes: [...changes, ...lost] } };
+  return { ok: true, intended, sent: { ...intended, query: reread.query, changes: [...changes, ...lost] } };
 }
 
 /**

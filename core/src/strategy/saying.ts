@@ -8,10 +8,10 @@ import type { ResolvedTerm, TermResolver } from './termResolver.js';
  */
 export function resolverAsSent(dialect: Dialect, context: DialectContext, read: TermResolver): TermResolver {
   const say = (part: Parameters<TermResolver>[0]): ResolvedTerm => {
-    const meant = read(part);
-    if (!meant.ok) return meant;
-    const said = queryAsSent(dialect, context, meant.query);
-    return said.ok ? { ...said, changes: [...meant.changes, ...said.changes] } : said;
+    const intended = read(part);
+    if (!intended.ok) return intended;
+    const sent = queryAsSent(dialect, context, intended.query);
+    return sent.ok ? { ...sent, changes: [...intended.changes, ...sent.changes] } : sent;
   };
   return inFields(dialect.abilities.fields, say);
 }
@@ -20,9 +20,9 @@ export function resolverAsSent(dialect: Dialect, context: DialectContext, read: 
 export function queryAsSent(dialect: Dialect, context: DialectContext, query: Query): ResolvedTerm {
   const { text, losses } = dialect.print(query, context);
   if (losses.length === 0) return { ok: true, query, changes: [] };
-  const said = dialect.parse(text, context);
-  if (!said.ok) return { ok: false, message: `The database cannot be told this: ${said.error.message}` };
-  return { ok: true, query: said.query, changes: losses.map(describeLoss) };
+  const sent = dialect.parse(text, context);
+  if (!sent.ok) return { ok: false, message: `The database cannot be told this: ${sent.error.message}` };
+  return { ok: true, query: sent.query, changes: losses.map(describeLoss) };
 }
 
 /** Reads terms as `read` does, for a database that has these fields. */

@@ -148,12 +148,12 @@ class Pasted {
         const parts = this.partsOf(target, query.line);
         // A line that is but one part is that part by its name.
         const [only, second] = parts;
-        const told =
+        const shown =
           only?.query === target && second === undefined
             ? [{ query, role: only.role, line: query.line }]
             : parts;
-        this.parts.set(query.line, told);
-        return told;
+        this.parts.set(query.line, shown);
+        return shown;
       }
       case 'and':
         return distinct(
@@ -235,14 +235,14 @@ class WrittenLines {
 
   add(query: Query, role: OwnLineRole, line: number): void {
     const isLine = query.kind === 'line' && query.line === line;
-    const said = isLine ? (this.pasted.queryOf(line) ?? query) : query;
+    const own = isLine ? (this.pasted.queryOf(line) ?? query) : query;
     if (isLine && this.places.has(line) && role === 'looks') return;
     // What it refers to comes before it.
-    for (const other of linesIn(said)) {
+    for (const other of linesIn(own)) {
       if (!this.places.has(other)) this.add({ kind: 'line', line: other }, 'looks', other);
     }
     const text = textToKeep(
-      printCql(said, { vocabulary: '' }),
+      printCql(own, { vocabulary: '' }),
       (number) => this.places.get(number) ?? null,
       null,
     );

@@ -121,11 +121,11 @@ function compareTerms(before: StrategyState, after: StrategyState): StrategyChan
     const common = { what: 'term' as const, at: termKey(id), within: lane.id, after: termInWords(term) };
     if (earlier === undefined) changes.push({ ...common, did: 'added', before: null });
     else {
-      const said = termInWords(earlier.term);
-      if (said !== common.after || !sameContent(earlier.term.content, term.content)) {
-        changes.push({ ...common, did: 'changed', before: said });
+      const words = termInWords(earlier.term);
+      if (words !== common.after || !sameContent(earlier.term.content, term.content)) {
+        changes.push({ ...common, did: 'changed', before: words });
       }
-      if (earlier.lane.id !== lane.id) changes.push({ ...common, did: 'moved', before: said });
+      if (earlier.lane.id !== lane.id) changes.push({ ...common, did: 'moved', before: words });
     }
   }
   for (const [id, { term, lane }] of was) {
@@ -203,8 +203,8 @@ function compareLists<Item extends { id: string }>(
     .slice(0, 1)
     .map((id): StrategyChange => {
       const item = after.find((each) => each.id === id);
-      const said = item === undefined ? '' : inWords(item);
-      return { ...common(id), did: 'moved', before: said, after: said };
+      const words = item === undefined ? '' : inWords(item);
+      return { ...common(id), did: 'moved', before: words, after: words };
     });
   return [...added, ...gone, ...both, ...moved];
 }

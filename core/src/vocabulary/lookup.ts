@@ -92,13 +92,13 @@ export function lookUp(index: LookupIndex, typed: string, limit = 8): LookupHit[
 function spread(ranked: readonly Candidate[]): Candidate[] {
   const left = ranked.slice(0, MOST_SPREAD);
   const result: Candidate[] = [];
-  const told: number[] = [];
+  const listed: number[] = [];
   while (left.length > 0) {
-    const [first, ...others] = left.map((candidate) => ({ candidate, worth: worthOf(candidate, told) }));
+    const [first, ...others] = left.map((candidate) => ({ candidate, worth: worthOf(candidate, listed) }));
     if (first === undefined) break;
     const next = others.reduce((best, each) => (each.worth > best.worth ? each : best), first);
     left.splice(left.indexOf(next.candidate), 1);
-    next.candidate.covers.forEach((weight, word) => (told[word] = Math.max(told[word] ?? 0, weight)));
+    next.candidate.covers.forEach((weight, word) => (listed[word] = Math.max(listed[word] ?? 0, weight)));
     result.push({ ...next.candidate, score: next.worth });
   }
   const last = result.at(-1)?.score ?? 0;
@@ -106,10 +106,10 @@ function spread(ranked: readonly Candidate[]): Candidate[] {
   return [...result, ...others.map((each) => ({ ...each, score: Math.min(each.score, last) }))];
 }
 
-function worthOf({ score, covers }: Candidate, told: readonly number[]): number {
+function worthOf({ score, covers }: Candidate, listed: readonly number[]): number {
   const all = sum(covers);
   if (all === 0) return score;
-  const again = sum(covers.map((weight, word) => Math.min(weight, told[word] ?? 0)));
+  const again = sum(covers.map((weight, word) => Math.min(weight, listed[word] ?? 0)));
   return score * (1 - TOLD_ALREADY * (again / all));
 }
 

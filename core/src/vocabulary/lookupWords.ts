@@ -74,8 +74,8 @@ export function isEmptyWord(word: string): boolean {
 
 /** The words that mean something; all of them, when none does. */
 export function contentWords(words: readonly string[]): string[] {
-  const meant = words.filter((word) => !EMPTY_WORDS.has(word));
-  return meant.length > 0 ? meant : [...words];
+  const content = words.filter((word) => !EMPTY_WORDS.has(word));
+  return content.length > 0 ? content : [...words];
 }
 
 /** The words of a scope note that are about its heading: sentences that send elsewhere are left out. */

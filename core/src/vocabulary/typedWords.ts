@@ -36,16 +36,19 @@ const LETTERS_MIXED_UP = 2;
 
 /** For each typed word that means something, what it may stand for. */
 export function readingsOf(index: LookupIndex, words: readonly string[]): TypedWord[] {
-  const meant = contentWords(words);
-  return meant.map((word, i) => {
-    const readings = readingsOfWord(index, word, { before: meant[i - 1] ?? '', after: meant[i + 1] ?? '' });
+  const content = contentWords(words);
+  return content.map((word, i) => {
+    const readings = readingsOfWord(index, word, {
+      before: content[i - 1] ?? '',
+      after: content[i + 1] ?? '',
+    });
     const known = readings.map(({ folded }) => index.senses.get(folded)?.weight);
     const weight =
       known.find((each) => each !== undefined) ?? Math.log(1 + index.tree.vocabulary.headings.length) / 2;
     return {
       word,
       readings,
-      weight: isPeople(word) && !meant.every(isPeople) ? weight * PEOPLE_COUNT : weight,
+      weight: isPeople(word) && !content.every(isPeople) ? weight * PEOPLE_COUNT : weight,
     };
   });
 }

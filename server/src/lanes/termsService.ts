@@ -37,8 +37,8 @@ export class TermsService {
       const moves = laneId !== undefined && laneId !== before.laneId;
       if (moves) await this.expectSameReview(manager, before.laneId, laneId);
       if (moves || content !== undefined || removed === false) {
-        const wanted = content ?? before.content;
-        await refuseTwice(manager, laneId ?? before.laneId, wanted, id);
+        const next = content ?? before.content;
+        await refuseTwice(manager, laneId ?? before.laneId, next, id);
       }
       const columns = {
         ...(content === undefined ? {} : { content }),

@@ -41,8 +41,8 @@ export class PeopleService {
    * @returns an empty name for somebody who is not known
    */
   async namesOf(ids: Iterable<string>, manager = this.store.read): Promise<(id: string) => string> {
-    const wanted = [...new Set(ids)];
-    const rows = wanted.length === 0 ? [] : await manager.findBy(PersonRow, { id: In(wanted) });
+    const distinct = [...new Set(ids)];
+    const rows = distinct.length === 0 ? [] : await manager.findBy(PersonRow, { id: In(distinct) });
     const names = new Map(rows.map(({ id, name }) => [id, name]));
     return (id) => names.get(id) ?? '';
   }

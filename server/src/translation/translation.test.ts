@@ -43,7 +43,7 @@ test('every line stands in the dialect of the database, with references, and alo
 test('a loss is told with its place and counted in records, both ways', async () => {
   const review = await reviewIn({ dialect: 'assayhouse' }, words('light night', 4));
   const [line] = (await translate(review)).lines;
-  expect(line).toMatchObject({ text: "(text ~ 'light' & text ~ 'night')", hits: 2, meant: { hits: 1 } });
+  expect(line).toMatchObject({ text: "(text ~ 'light' & text ~ 'night')", hits: 2, intended: { hits: 1 } });
   expect(line?.losses).toMatchObject([
     { from: 0, to: 33, lost: 'within 4 words of each other', effect: 'widens', gained: 1, missed: 0 },
   ]);

@@ -118,7 +118,7 @@ export class TranslationService {
     const whole = standaloneQuery(line, lines);
     const key = lineKeyOf(line);
     const text = written.get(key);
-    const [asked, meant, losses, ofLanes] = await Promise.all([
+    const [asked, intended, losses, ofLanes] = await Promise.all([
       this.counts.countOwn(database, alone.text, dialect?.id ?? 'cql'),
       this.counts.count(database, whole),
       Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
@@ -137,7 +137,7 @@ export class TranslationService {
       text: referring.text,
       losses,
       sent: alone.text,
-      meant,
+      intended,
       ...asked,
       expected: read === undefined ? alone.text : read.ok ? askedText(database, read.query).text : '',
       key,
@@ -161,10 +161,10 @@ export class TranslationService {
   }
 
   /** What a loss comes to, in records. */
-  private async measured(database: OpenDatabase, { meant, saidAs, ...loss }: Loss): Promise<TranslatedLoss> {
+  private async measured(database: OpenDatabase, { intended, sent, ...loss }: Loss): Promise<TranslatedLoss> {
     const only = (include: Query, exclude: Query): Promise<Counted> =>
       this.counts.count(database, { kind: 'not', include, exclude });
-    const [gained, missed] = await Promise.all([only(saidAs, meant), only(meant, saidAs)]);
+    const [gained, missed] = await Promise.all([only(sent, intended), only(intended, sent)]);
     return { ...loss, gained: gained.hits, missed: missed.hits };
   }
 }

@@ -106,10 +106,10 @@ async function restoreFindings(
     if (reasons.get(findingKey(finding)) !== finding.reason)
       await letStand(manager, reviewId, finding, person);
   }
-  const wanted = new Set(accepted.map(findingKey));
+  const kept = new Set(accepted.map(findingKey));
   for (const { check, place: at, detail, message } of now) {
     const finding = { check, at, detail, message };
-    if (!wanted.has(findingKey(finding)))
+    if (!kept.has(findingKey(finding)))
       await letStand(manager, reviewId, { ...finding, reason: null }, person);
   }
 }

@@ -78,7 +78,7 @@ export async function restoreRows<Row extends Placed>(
   manager: EntityManager,
   entity: EntityTarget<Row>,
   rows: readonly Row[],
-  wanted: readonly (Partial<Row> & { id: string })[],
+  target: readonly (Partial<Row> & { id: string })[],
   further: object = {},
 ): Promise<void> {
   const repository = manager.getRepository(entity);
@@ -89,8 +89,8 @@ export async function restoreRows<Row extends Placed>(
     );
   };
   for (const row of rows) {
-    const at = wanted.findIndex(({ id }) => id === row.id);
-    const was = wanted[at];
+    const at = target.findIndex(({ id }) => id === row.id);
+    const was = target[at];
     if (was === undefined) {
       if (row.removedAt === null) await set(row, { removedAt: new Date().toISOString() });
       continue;
@@ -110,14 +110,14 @@ async function restoreTerms(
   person: Person,
 ): Promise<void> {
   const rows = await manager.findBy(TermRow, { laneId: In(laneIds) });
-  const wanted = lanes.flatMap((lane) => placesIn(lane, rows));
+  const target = lanes.flatMap((lane) => placesIn(lane, rows));
   for (const row of rows) {
     const content = row.content;
     const step = (what: Step['what'], parts: Partial<Step> = {}): Promise<void> =>
       note(manager, person, {
         laneId: row.laneId, termId: row.id, what, content, before: null, reason: null, ...parts,
       }); // prettier-ignore
-    const was = wanted.find(({ id }) => id === row.id);
+    const was = target.find(({ id }) => id === row.id);
     if (was === undefined) {
       if (row.removedAt !== null) continue;
       const removedAt = new Date().toISOString();

@@ -87,8 +87,8 @@ export class VersionsService {
       const missing = lanes?.find((lane) => then.lanes.every((each) => each.id !== lane));
       if (missing !== undefined)
         throw badInput([{ path: 'lanes', message: 'This version has no such lane.' }]);
-      const wanted = lanes === undefined ? then : withLanesOf(await stateOf(manager, reviewId), then, lanes);
-      await restore(manager, reviewId, wanted, person);
+      const target = lanes === undefined ? then : withLanesOf(await stateOf(manager, reviewId), then, lanes);
+      await restore(manager, reviewId, target, person);
       await keepIn(manager, reviewId, person.id, false);
       return { left: left ?? '' };
     });

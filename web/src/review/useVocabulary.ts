@@ -11,8 +11,8 @@ import { useReview } from './useReview.js';
  */
 export function useVocabulary(id?: string): VocabularyTree | null {
   const { database } = useReview();
-  const wanted = id ?? database?.vocabulary?.id ?? '';
-  const { data } = vocabularyApi.useVocabularyQuery(wanted, { skip: wanted === '' });
+  const vocabulary = id ?? database?.vocabulary?.id ?? '';
+  const { data } = vocabularyApi.useVocabularyQuery(vocabulary, { skip: vocabulary === '' });
   return useMemo(() => (data === undefined ? null : treeOf(data)), [data]);
 }
 

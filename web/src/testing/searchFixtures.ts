@@ -52,7 +52,7 @@ export const translated = (number: number, parts: Partial<TranslatedLine> = {}):
   losses: [],
   hits: number,
   error: null,
-  meant: { hits: number, error: null },
+  intended: { hits: number, error: null },
   understood: `el.words = "${number}"`,
   expected: `el.words = "${number}"`,
   key: number === 1 ? 'term:t' : number === 2 ? 'lane:l-i' : 'whole',

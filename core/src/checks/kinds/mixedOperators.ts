@@ -82,8 +82,8 @@ function write(text: string, node: CqlNode, andFirst: boolean): string {
   }
   const chain = chainOf(node);
   const parts = chain.parts.map((part) => {
-    const said = write(text, part, andFirst);
-    return part.kind === 'boolean' && part.operator !== 'prox' ? `(${said})` : said;
+    const grouped = write(text, part, andFirst);
+    return part.kind === 'boolean' && part.operator !== 'prox' ? `(${grouped})` : grouped;
   });
   if (!andFirst) {
     return parts.reduce((left, part, i) => {
@@ -100,12 +100,12 @@ function write(text: string, node: CqlNode, andFirst: boolean): string {
     if (operator === 'and' && last !== undefined) last.parts.push(part);
     else groups.push({ operator, parts: [part] });
   });
-  const said = groups.map((group) =>
+  const grouped = groups.map((group) =>
     group.parts.length > 1 && groups.length > 1
       ? `(${group.parts.join(' and ')})`
       : group.parts.join(' and '),
   );
-  return said.reduce((left, part, i) => {
+  return grouped.reduce((left, part, i) => {
     const { operator = '' } = groups[i] ?? {};
     const changes = i > 1 && operator !== groups[i - 1]?.operator;
     return i === 0 ? part : `${changes ? `(${left})` : left} ${operator} ${part}`;

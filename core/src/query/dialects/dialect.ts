@@ -16,8 +16,8 @@ export interface Loss {
   instead: string;
   effect: Effect;
   /** the part of the query that could not be said, and the part that is said for it: so that both can be counted */
-  meant: Query;
-  saidAs: Query;
+  intended: Query;
+  sent: Query;
 }
 
 export interface Printed {

@@ -91,14 +91,14 @@ function printOperand(query: Query, printing: Printing): Printed {
 
 /** Says one query for another. What has operands stands in parentheses, since it replaces what has none. */
 function instead(
-  meant: Query,
-  saidAs: Query,
+  intended: Query,
+  sent: Query,
   printing: Printing,
   loss: { lost: string; instead: string; effect: Effect },
 ): Printed {
-  const printed = printOperand(normaliseQuery(saidAs), printing);
+  const printed = printOperand(normaliseQuery(sent), printing);
   const effect = printing.excluded ? turned(loss.effect) : loss.effect;
-  const here: Loss = { ...loss, effect, from: 0, to: printed.text.length, meant, saidAs };
+  const here: Loss = { ...loss, effect, from: 0, to: printed.text.length, intended, sent };
   return { text: printed.text, losses: [here, ...printed.losses] };
 }
 
@@ -133,8 +133,8 @@ function printWords(query: WordsQuery, printing: Printing): Printed {
   }
   if (!abilities.anyEnding && query.phrase.every(({ text }) => !text.includes('?'))) {
     const phrase = query.phrase.map(({ text }): WordPattern => ({ text, anyEnding: false }));
-    const saidAs = { ...query, phrase };
-    return instead(query, saidAs, printing, { lost, instead: printPhrase(phrase), effect: 'narrows' });
+    const sent = { ...query, phrase };
+    return instead(query, sent, printing, { lost, instead: printPhrase(phrase), effect: 'narrows' });
   }
   if (query.phrase.length > 1) {
     const words = query.phrase.map((pattern): Query => ({ ...query, phrase: [pattern] }));

@@ -14,12 +14,12 @@ export function explainIn(root: XmlElement): XmlElement | null {
  */
 export function dataOf(record: XmlElement, name?: string): XmlElement | null {
   const data = childAt(record, 'recordData');
-  const wanted = (element: XmlElement) => name === undefined || element.name === name;
-  const inside = data?.children.find(wanted);
+  const isNamed = (element: XmlElement) => name === undefined || element.name === name;
+  const inside = data?.children.find(isNamed);
   if (inside !== undefined) return inside;
   const text = data?.text.trim() ?? '';
   const parsed = text.startsWith('<') ? parseXml(text) : null;
-  return parsed?.ok === true && wanted(parsed.root) ? parsed.root : null;
+  return parsed?.ok === true && isNamed(parsed.root) ? parsed.root : null;
 }
 
 /** The indexes that a server says it searches, with the name of its context set before a dot. */

@@ -31,18 +31,18 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
   const [trouble, setTrouble] = useState<string | null>(null);
   const typed = text.trim();
   const { own, others, pending } = useClause(typed, lane);
-  const meant = own ?? typed;
-  const hits = useLookup(meant);
+  const query = own ?? typed;
+  const hits = useLookup(query);
   const vocabulary = database?.vocabulary?.id ?? '';
-  const phrase = useMemo(() => parsePhrase(meant), [meant]);
+  const phrase = useMemo(() => parsePhrase(query), [query]);
   const found = useMemo((): Offer[] => {
     if (typed === '' || hits === null || pending) return [];
-    const words: Offer[] = phrase.ok ? [{ kind: 'words', text: meant }] : [];
+    const words: Offer[] = phrase.ok ? [{ kind: 'words', text: query }] : [];
     const headings = hits.map((hit): Offer => ({ kind: 'heading', hit }));
     const here = hits.filter((hit) => hit.vocabulary === vocabulary);
-    const sure = isClause(meant) ? here.length : here.filter(isSure).length;
+    const sure = isClause(query) ? here.length : here.filter(isSure).length;
     return [...headings.slice(0, sure), ...words, ...others, ...headings.slice(sure)];
-  }, [typed, meant, others, pending, hits, phrase, vocabulary]);
+  }, [typed, query, others, pending, hits, phrase, vocabulary]);
   const offers = useHeldOrder(found, keyOfOffer, typed);
   const contents = useMemo(() => offers.map(contentOf), [offers]);
   const settled = useSettled(contents, COUNT_AFTER_MS);
@@ -56,7 +56,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
         concepts: [{ elementId: lane.element?.id ?? null, ...conceptTerms(offer) }],
         texts: [],
       });
-      if (made !== null) setText(meant); // what belongs to this lane is still to be added
+      if (made !== null) setText(query); // what belongs to this lane is still to be added
       return;
     }
     const failed = await add(lane.id, contentOf(offer), offer.kind === 'heading' ? 'lookup' : 'typed');
@@ -127,7 +127,7 @@ export function LaneInput({ lane }: { lane: ReviewLane }) {
               {offer.kind === 'heading' ? (
                 <HeadingOffer
                   hit={offer.hit}
-                  typed={meant}
+                  typed={query}
                   count={counted?.[index]}
                   foreign={offer.hit.vocabulary !== vocabulary}
                 />

@@ -13,7 +13,7 @@ interface ConceptCardProps {
   onElement: (id: string | null) => void;
   countOf: (i: number) => TermCount | undefined;
   /** whether the lane would have the content at a place */
-  isWanted: (i: number) => boolean;
+  isChosen: (i: number) => boolean;
   onTurn: (i: number) => void;
   onMake: () => void;
   onShelve: () => void;
@@ -21,7 +21,7 @@ interface ConceptCardProps {
 
 /** A concept with what its lane would search. */
 export function ConceptCard(props: ConceptCardProps) {
-  const { proposal, digit, elementId, onElement, countOf, isWanted, onTurn, onMake, onShelve } = props;
+  const { proposal, digit, elementId, onElement, countOf, isChosen, onTurn, onMake, onShelve } = props;
   return (
     <li
       aria-label={proposal.concept.text}
@@ -38,7 +38,7 @@ export function ConceptCard(props: ConceptCardProps) {
             content={content}
             reason={reasonOf(proposal, content)}
             count={countOf(i)}
-            wanted={isWanted(i)}
+            chosen={isChosen(i)}
             onTurn={() => onTurn(i)}
           />
         ))}
@@ -118,13 +118,13 @@ function Term({
   content,
   reason,
   count,
-  wanted,
+  chosen,
   onTurn,
 }: {
   content: TermContent;
   reason: string | null;
   count: TermCount | undefined;
-  wanted: boolean;
+  chosen: boolean;
   onTurn: () => void;
 }) {
   const { text } = describeTerm(content);
@@ -135,11 +135,11 @@ function Term({
         <input
           type="checkbox"
           className="checkbox checkbox-xs mt-1"
-          checked={wanted}
+          checked={chosen}
           aria-label={text}
           onChange={onTurn}
         />
-        <span className={`min-w-0 flex-1 break-words ${wanted ? '' : 'quiet line-through'}`}>
+        <span className={`min-w-0 flex-1 break-words ${chosen ? '' : 'quiet line-through'}`}>
           <span className={isHeading ? '' : 'font-mono text-[12.5px]'}>{text}</span>
           {isHeading && <span className="quiet text-xs"> with narrower</span>}
           {reason !== null && <span className="quiet block text-xs">{reason}</span>}

@@ -48,10 +48,10 @@ export function ConceptCards({
   }
   const countOf = (proposal: Proposal, i: number): TermCount | undefined =>
     settled === contents ? counts?.[(firstOf.get(proposal) ?? 0) + i] : undefined;
-  const isWanted = (proposal: Proposal, i: number) =>
+  const isChosen = (proposal: Proposal, i: number) =>
     (proposal.contents[i]?.kind === 'heading' || countOf(proposal, i)?.hits !== 0) !==
     turned.has(`${proposal.key} ${i}`);
-  const wanted = (proposal: Proposal) => proposal.contents.filter((_, i) => isWanted(proposal, i));
+  const chosenContents = (proposal: Proposal) => proposal.contents.filter((_, i) => isChosen(proposal, i));
   const elementOf = (proposal: Proposal) =>
     elements.has(proposal.key) ? (elements.get(proposal.key) ?? null) : proposal.elementId;
   const open = proposals.filter(({ lane }) => lane === null);
@@ -62,7 +62,7 @@ export function ConceptCards({
     const concepts = chosen.map((proposal): NewConcept => ({
       elementId: elementOf(proposal),
       name: proposal.concept.text.slice(0, 300),
-      terms: wanted(proposal).map((content) => ({
+      terms: chosenContents(proposal).map((content) => ({
         content,
         origin: content.kind === 'heading' ? 'lookup' : 'proposed',
       })),
@@ -74,7 +74,7 @@ export function ConceptCards({
   const shelve = (proposal: Proposal) =>
     put({
       name: proposal.concept.text.slice(0, 300),
-      contents: wanted(proposal).length > 0 ? wanted(proposal) : proposal.contents,
+      contents: chosenContents(proposal).length > 0 ? chosenContents(proposal) : proposal.contents,
       origin: 'proposed',
       source,
     });
@@ -111,7 +111,7 @@ export function ConceptCards({
             elementId={elementOf(proposal)}
             onElement={(id) => setChosen({ turned, elements: new Map(elements).set(proposal.key, id) })}
             countOf={(i) => countOf(proposal, i)}
-            isWanted={(i) => isWanted(proposal, i)}
+            isChosen={(i) => isChosen(proposal, i)}
             onTurn={(i) => {
               const next = new Set(turned);
               const key = `${proposal.key} ${i}`;

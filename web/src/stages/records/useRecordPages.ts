@@ -95,8 +95,8 @@ export function useRecordPages(
 
 /** How many records are in a list. */
 function totalOf(counts: RecordCounts, decision: Decision | 'any'): number {
-  const wanted = decision === 'any' ? DECISIONS : [decision];
-  return wanted.reduce((sum, each) => sum + counts[each], 0);
+  const decisions = decision === 'any' ? DECISIONS : [decision];
+  return decisions.reduce((sum, each) => sum + counts[each], 0);
 }
 
 export type RecordPages = ReturnType<typeof useRecordPages>;

@@ -114,9 +114,9 @@ export function LinePane(props: LinePaneProps) {
           <section aria-label="What is lost" className="flex flex-col gap-1">
             <h3 className="small-head">What it cannot say</h3>
             <Losses losses={translated.losses} changes={translated.changes} />
-            {translated.meant.hits !== null && translated.meant.hits !== translated.hits && (
+            {translated.intended.hits !== null && translated.intended.hits !== translated.hits && (
               <p className="quiet">
-                With nothing lost the line would find {formatCount(translated.meant.hits)}.
+                With nothing lost the line would find {formatCount(translated.intended.hits)}.
               </p>
             )}
           </section>

@@ -29,7 +29,7 @@ test('what cannot be said is told, with what is said instead and how many record
   const loss = { from: 0, to: 5, lost: 'near', instead: 'anywhere', gained: 1, missed: 0 };
   const lines = [
     ...ALL_LINES.slice(0, 2),
-    translated(3, { losses: [{ ...loss, effect: 'widens' }], meant: { hits: 2, error: null } }),
+    translated(3, { losses: [{ ...loss, effect: 'widens' }], intended: { hits: 2, error: null } }),
   ];
   show(() => rehearsal({}), { 'GET reviews/r1/translation': () => translation(lines) });
   const lost = await screen.findByRole('region', { name: 'What is lost' });

@@ -64,13 +64,13 @@ export function SaveFilter({ values, words, onChange }: InLimit & { words: OwnWo
     return null;
   };
   const add = async () => {
-    const wanted = name?.trim() ?? '';
-    if (wanted === '') {
+    const trimmed = name?.trim() ?? '';
+    if (trimmed === '') {
       setProblem('Give the filter a name.');
       return;
     }
     const saved = answered(
-      await save({ name: wanted, designs: [...values.values], words: { any, without } }),
+      await save({ name: trimmed, designs: [...values.values], words: { any, without } }),
     );
     if (saved === null) return;
     setName(null);

@@ -20,8 +20,8 @@ export function ValuesChoice({ kind, values, counts, about, onChange }: ValuesCh
   const [all, setAll] = useState(false);
   const [typed, setTyped] = useState('');
   const listed = listedValues(counts, values);
-  const wanted = typed.trim().toLowerCase();
-  const matching = listed.filter(({ value }) => value.toLowerCase().includes(wanted));
+  const search = typed.trim().toLowerCase();
+  const matching = listed.filter(({ value }) => value.toLowerCase().includes(search));
   const isChosen = (value: string) => values.some((each) => each.toLowerCase() === value.toLowerCase());
   // What is chosen stays in sight whatever else is folded away.
   const shown = all ? matching : matching.filter(({ value }, i) => i < SHOWN_FIRST || isChosen(value));

@@ -19,11 +19,11 @@ export function lineInHand(
   line: RehearsedLine | undefined,
   names: LineNames,
 ): LineInHand | null {
-  const told = `L${line?.number ?? ''}`;
-  const described = `${told} ${line?.description ?? ''}`;
+  const number = `L${line?.number ?? ''}`;
+  const described = `${number} ${line?.description ?? ''}`;
   if (own === undefined) {
     if (line === undefined) return null;
-    return { key: lineKeyOf(line), name: told, about: described.slice(0, LONGEST_ABOUT) };
+    return { key: lineKeyOf(line), name: number, about: described.slice(0, LONGEST_ABOUT) };
   }
   const name = ownLineName(own, names);
   const about = line?.ownId === own.id ? described : name;

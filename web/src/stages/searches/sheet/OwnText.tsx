@@ -51,9 +51,9 @@ export function OwnText({ own, names, count, database, focus }: OwnTextProps) {
   const findings = (shown: string): Finding[] => {
     if (shown.trim() === '') return [];
     const read = readShownText(shown, reader.context, (number) => number <= count);
-    const told = read.ok ? read.cautions : [read.error];
+    const notes = read.ok ? read.cautions : [read.error];
     const severity = read.ok ? 'caution' : 'wrong';
-    return told.map(({ at, message }) => ({ from: at, to: at + 1, severity, message }));
+    return notes.map(({ at, message }) => ({ from: at, to: at + 1, severity, message }));
   };
   const [finding] = findings(text);
   return (

@@ -177,7 +177,7 @@ function Row({
   const problem = rehearsal.problems.find((each) => each.line === key);
   const isChosen = chosen?.includes(key) ?? false;
   const left = effects?.leftOut[key];
-  const told = (findings.get(key) ?? [])
+  const warnings = (findings.get(key) ?? [])
     // What is thrown away stands at the line anyway.
     .filter(({ check }) => check !== 'throws-away' || left === undefined)
     .filter(({ weight, accepted }) => weight === 'warning' && accepted === null)
@@ -233,10 +233,10 @@ function Row({
       {line !== null && line.changes.length > 0 && (
         <p className="quiet pl-14 text-xs first-letter:uppercase">{line.changes.join('; ')}</p>
       )}
-      {told.map((finding) => (
+      {warnings.map((finding) => (
         <FoundHere key={finding.key} finding={finding} whole={rehearsal.whole.hits} onMend={onMend} />
       ))}
-      {problem !== undefined && own !== null && told.length === 0 && (
+      {problem !== undefined && own !== null && warnings.length === 0 && (
         <p className="problem flex gap-1 pl-14 text-xs">
           <TriangleAlert className="mt-0.5 h-3 w-3 shrink-0" aria-hidden="true" />
           {problem.message}
