@@ -62,6 +62,7 @@ export {
   readOwnLine,
   readShownText,
   reference,
+  ROLE_NAMES,
   splitText,
   textReferringTo,
   textToKeep,

@@ -39,6 +39,15 @@ export interface NamedLane extends Lane {
   element: string | null;
 }
 
+export function laneToDocument({ name, element, leftOut, terms }: NamedLane): LaneDocument {
+  return {
+    name,
+    element,
+    leftOut,
+    terms: terms.map(({ content, origin, heldBack }) => ({ content, origin, heldBack })),
+  };
+}
+
 export function lanesToDocument(
   title: string,
   lanes: readonly NamedLane[],
@@ -47,12 +56,7 @@ export function lanesToDocument(
   return {
     form: LANES_FORM,
     title,
-    lanes: lanes.map(({ name, element, leftOut, terms }) => ({
-      name,
-      element,
-      leftOut,
-      terms: terms.map(({ content, origin, heldBack }) => ({ content, origin, heldBack })),
-    })),
+    lanes: lanes.map(laneToDocument),
     shelf: shelf.map(({ name, contents, origin, source }) => ({ name, contents, origin, source })),
   };
 }

@@ -31,6 +31,14 @@ import type { TermResolver } from './termResolver.js';
 export const OWN_LINE_ROLES = ['looks', 'narrows', 'adds', 'leavesOut'] as const;
 export type OwnLineRole = (typeof OWN_LINE_ROLES)[number];
 
+/** The part that a line takes, in words. */
+export const ROLE_NAMES: Readonly<Record<OwnLineRole, string>> = {
+  looks: 'only looks',
+  narrows: 'narrows',
+  adds: 'adds',
+  leavesOut: 'leaves out',
+};
+
 export interface OwnLine {
   id: string;
   role: OwnLineRole;

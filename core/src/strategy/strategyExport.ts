@@ -2,9 +2,8 @@
 import type { Limit } from '../limits/index.js';
 import { markdownText, toCsv } from '../text/index.js';
 import { laneKey, limitKey, ownKey, termKey, WHOLE_LINE, type LineKey, type LineText } from './edits.js';
-import type { LaneDocument, NamedLane } from './laneExport.js';
-import type { OwnLine, OwnLineRole } from './ownLines.js';
-import { textWithKeys } from './ownLines.js';
+import { laneToDocument, type LaneDocument, type NamedLane } from './laneExport.js';
+import { ROLE_NAMES, textWithKeys, type OwnLine, type OwnLineRole } from './ownLines.js';
 
 /** The name of the form, which a reader checks first. Raised when the form changes. */
 export const STRATEGY_FORM = 'even-lantern-strategy/1';
@@ -64,12 +63,7 @@ export function strategyToDocument({
   return {
     form: STRATEGY_FORM,
     title,
-    lanes: lanes.map(({ name, element, leftOut, terms }) => ({
-      name,
-      element,
-      leftOut,
-      terms: terms.map(({ content, origin, heldBack }) => ({ content, origin, heldBack })),
-    })),
+    lanes: lanes.map(laneToDocument),
     ownLines: ownLines.map(({ role, on, text, note }) => ({
       role,
       on,
@@ -115,13 +109,6 @@ export interface SheetOfDatabase {
   lines: readonly SheetLine[];
 }
 
-const ROLES: Readonly<Record<OwnLineRole, string>> = {
-  looks: 'only looks',
-  narrows: 'narrows',
-  adds: 'adds',
-  leavesOut: 'leaves out',
-};
-
 /** One row a line (RFC 4180). Cells that look like formulas are defused. */
 export function sheetsToCsv(sheets: readonly SheetOfDatabase[]): string {
   const header = [
@@ -144,7 +131,7 @@ export function sheetsToCsv(sheets: readonly SheetOfDatabase[]): string {
       description,
       text,
       hits,
-      role === null ? '' : ROLES[role],
+      role === null ? '' : ROLE_NAMES[role],
       note,
     ]),
   );
@@ -165,9 +152,11 @@ export function sheetsToMarkdown(title: string, sheets: readonly SheetOfDatabase
     }
     parts.push('| Line | String | Hits |', '| --- | --- | ---: |');
     for (const { number, text, hits, role, note } of lines) {
-      const said = [...(role === null ? [] : [ROLES[role]]), ...(note === '' ? [] : [note])].join('; ');
-      const told = said === '' ? '' : ` (${markdownText(said)})`;
-      parts.push(`| L${number} | ${markdownText(text)}${told} | ${hits ?? ''} |`);
+      const remarks = [...(role === null ? [] : [ROLE_NAMES[role]]), ...(note === '' ? [] : [note])].join(
+        '; ',
+      );
+      const inBrackets = remarks === '' ? '' : ` (${markdownText(remarks)})`;
+      parts.push(`| L${number} | ${markdownText(text)}${inBrackets} | ${hits ?? ''} |`);
     }
     parts.push('');
   }

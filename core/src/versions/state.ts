@@ -9,9 +9,9 @@ import {
   type LineKey,
   type LineText,
   type OwnLine,
-  type OwnLineRole,
   type Term,
   type TermContent,
+  ROLE_NAMES,
 } from '../strategy/index.js';
 import { limitText } from '../limits/index.js';
 
@@ -145,15 +145,8 @@ function sameContent(one: TermContent, other: TermContent): boolean {
   return JSON.stringify(one) === JSON.stringify(other);
 }
 
-const ROLES: Readonly<Record<OwnLineRole, string>> = {
-  looks: 'only looks',
-  narrows: 'narrows',
-  adds: 'adds',
-  leavesOut: 'leaves out',
-};
-
 function ownText({ role, on, text, note }: OwnLine): string {
-  return [text, ROLES[role], ...(on ? [] : ['off']), ...(note === '' ? [] : [note])].join(' · ');
+  return [text, ROLE_NAMES[role], ...(on ? [] : ['off']), ...(note === '' ? [] : [note])].join(' · ');
 }
 
 function limitInWords(limit: Limit): string {

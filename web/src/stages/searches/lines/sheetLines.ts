@@ -1,13 +1,5 @@
 /** The lines of a sheet as they are shown: those that are numbered, and own lines that are no lines of the strategy now. */
-import {
-  laneKey,
-  lineKeyOf,
-  ownKey,
-  termKey,
-  textToShow,
-  type LineKey,
-  type OwnLineRole,
-} from '@even-lantern/core';
+import { laneKey, lineKeyOf, ownKey, termKey, textToShow, type LineKey } from '@even-lantern/core';
 import type { Rehearsal, RehearsedLine, Review, ReviewOwnLine } from '@even-lantern/contract';
 import type { ReviewLane } from '../../../review/lanes.js';
 
@@ -25,13 +17,6 @@ export interface SheetGroup {
   lane: ReviewLane | null;
   rows: SheetRow[];
 }
-
-export const ROLE_TEXT: Readonly<Record<OwnLineRole, string>> = {
-  looks: 'only looks',
-  narrows: 'narrows',
-  adds: 'adds',
-  leavesOut: 'leaves out',
-};
 
 /** In the order of their numbers; own lines without a number stand at their place among the others. */
 export function sheetGroups(

@@ -1,4 +1,4 @@
-import { ROLE_TEXT } from '../lines/sheetLines.js';
+import { ROLE_NAMES } from '@even-lantern/core';
 import type { PastedStrategy } from './usePastedStrategy.js';
 
 /** The lines that become lines of one’s own; one that refers to what is not taken cannot be taken. */
@@ -20,7 +20,7 @@ export function PastedOwnLines({ arranged, lines, fits, takesLine, takeLine }: P
               {line} {lines.find(({ number }) => number === line)?.text}
             </span>
             <span className="quiet text-xs">
-              {fits[i] === true ? ROLE_TEXT[role] : 'refers to what is not taken'}
+              {fits[i] === true ? ROLE_NAMES[role] : 'refers to what is not taken'}
             </span>
           </label>
         </li>

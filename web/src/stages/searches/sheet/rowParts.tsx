@@ -1,11 +1,18 @@
 /** What a row of the sheet says, and what its line does. */
-import { describeTerm, formatCount, textToShow, unusualMarks, type Mend } from '@even-lantern/core';
+import {
+  describeTerm,
+  formatCount,
+  textToShow,
+  unusualMarks,
+  type Mend,
+  ROLE_NAMES,
+} from '@even-lantern/core';
 import type { LeftOut, Rehearsal, Review, ReviewOwnLine, StrategyEffects } from '@even-lantern/contract';
 import { MessageSquare, TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { EffectText } from '../checks/ChecksPane.js';
 import type { ShownFinding } from '../checks/useChecks.js';
-import { lineNames, ROLE_TEXT, type SheetGroup, type SheetRow } from '../lines/sheetLines.js';
+import { lineNames, type SheetGroup, type SheetRow } from '../lines/sheetLines.js';
 
 /** From this share of a lane’s records, a term brings nearly all of it. */
 const NEARLY_ALL = 0.9;
@@ -50,7 +57,7 @@ export function What({
 }
 
 export function Role({ own }: { own: ReviewOwnLine }) {
-  return <span className="quiet">{own.on ? ROLE_TEXT[own.role] : 'switched off'}</span>;
+  return <span className="quiet">{own.on ? ROLE_NAMES[own.role] : 'switched off'}</span>;
 }
 
 /** What a term brings that no other of its lane does; for an own line, what part it takes. */
