@@ -16,7 +16,8 @@ export function readSayings(text) {
       throw new Error(`core/${source}, line ${i + 1}: ${what}: ${line.slice(0, 60)}`);
     };
     const [name, sayings, ...more] = line.split(/:\s*/);
-    if (sayings === undefined || more.length > 0) wrong('write one name, one colon, and what people say for it');
+    if (sayings === undefined || more.length > 0)
+      wrong('write one name, one colon, and what people say for it');
     if (!/^[A-Z][^;]*\S$/.test(name)) wrong('a name begins with a capital letter and has no semicolon');
     const said = sayings.split(';').map((each) => each.trim());
     if (said.includes('')) wrong('a saying is empty');

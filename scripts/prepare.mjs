@@ -56,7 +56,14 @@ export function preparePackages() {
   // Not `npm ci`: it refuses a lock file that lacks optional packages of other systems, which not every registry has.
   // No other package has anything to do when it is installed.
   run('npm', ['install', '--no-save', '--ignore-scripts', ...quiet]);
-  return runBeside('npm', ['rebuild', 'better-sqlite3', ...quiet]).then(() => writeFileSync(stamp, lock));
+  const done = () => writeFileSync(stamp, lock);
+  // It is there already where other packages have changed.
+  const opens = ['-e', "new (require('better-sqlite3'))(':memory:')"];
+  if (spawnSync(process.execPath, opens, { cwd: root, stdio: 'ignore' }).status === 0) {
+    done();
+    return Promise.resolve();
+  }
+  return runBeside('npm', ['rebuild', 'better-sqlite3', ...quiet]).then(done);
 }
 
 /** Compiles the programs; the compiler itself knows what has not changed. Types are checked by `npm test`. */

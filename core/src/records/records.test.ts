@@ -39,6 +39,12 @@ test.each([
   expect(parseXml(text)).toMatchObject({ ok: false, message: expect.stringContaining(reason) });
 });
 
+test('characters that XML forbids become spaces, so that one of them costs no page of records', () => {
+  const result = parseXml('<x of="a\u0001b">light\u000blamps&#1;&#x1F;&#xFFFE;&#xd800;&#65;&#10;.</x>');
+  expect(result.ok && result.root.text).toBe('light lamps    A\n.');
+  expect(result.ok && result.root.attributes).toEqual({ of: 'a b' });
+});
+
 test('entities other than those of XML stay as written', () => {
   const result = parseXml('<x of="&nbsp;">&lol; &amp;lt; &#x41; &constructor; &__proto__;</x>');
   expect(result.ok && result.root.text).toBe('&lol; &lt; A &constructor; &__proto__;');

@@ -24,6 +24,10 @@ export const XML_BOUNDS: XmlBounds = { elements: 400_000, depth: 200 };
 
 const ENTITIES: Record<string, string> = { amp: '&', lt: '<', gt: '>', quot: '"', apos: "'" };
 
+/** Characters that XML forbids, as they are or by their numbers. Records have them all the same, from copied text. */
+const FORBIDDEN =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|&#(?:0*(?:[0-8]|1[124-9]|2\d|3[01])|x0*(?:[0-8bcef]|1[\da-f]|d[89a-f][\da-f]{2}|fff[ef]));/gi;
+
 /** A document that is read piece by piece. */
 export interface XmlReader {
   /** @throws XmlRefusal */
@@ -41,7 +45,7 @@ export class XmlRefusal extends Error {}
 
 /**
  * Reads XML as it comes, into one tree for each outermost element that `begins` a tree; what stands around those is
- * passed over.
+ * passed over. Characters that XML forbids become spaces.
  * @param bounds of each tree, judged before anything more is built, since a few bytes of empty elements make a large one
  */
 export function xmlReader(begins: (name: string) => boolean, bounds: XmlBounds = XML_BOUNDS): XmlReader {
@@ -97,7 +101,7 @@ export function xmlReader(begins: (name: string) => boolean, bounds: XmlBounds =
     ready.push(closed);
   });
   return {
-    write: (piece) => void parser.write(piece),
+    write: (piece) => void parser.write(piece.replace(FORBIDDEN, ' ')),
     close: () => void parser.close(),
     take: () => ready.splice(0),
     get line() {
