@@ -11,7 +11,7 @@ export function ReasonOfMove({
   const [reason, setReason] = useState('');
   return (
     <form
-      className="border-l-accent flex flex-wrap items-center gap-2 border-l-[3px] bg-[var(--live)] px-3 py-2"
+      className="border-l-accent sticky left-0 flex max-w-[calc(100vw-3.5rem)] flex-wrap items-center gap-2 border-l-[3px] bg-[var(--live)] px-3 py-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim() !== '') onSave(reason.trim());
