@@ -1,11 +1,11 @@
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { StateSign, stateText } from '../parts/DatabaseStateNote.js';
-import { releaseText } from '../parts/release.js';
 import { counted } from '@even-lantern/core';
 import { CircleHelp, Database, Search, SunMoon } from 'lucide-react';
 import { Link } from 'react-router';
 import { ChoiceMenu } from '../parts/ChoiceMenu.js';
+import { StateSign, stateText } from '../parts/DatabaseStateNote.js';
 import { Mark } from '../parts/Mark.js';
+import { releaseText } from '../parts/release.js';
 import { PersonMenu } from '../review/PersonMenu.js';
 import { switchTheme } from './theme.js';
 import type { DatabaseChoice } from '../review/useDatabaseChoice.js';

@@ -55,7 +55,7 @@ export function Proposed({
 const NAMED = 3;
 
 /** Why a heading is proposed. */
-export function proposalReason(reason: ProposalReason): string {
+function proposalReason(reason: ProposalReason): string {
   switch (reason.kind) {
     case 'same label':
       return 'the same name';
@@ -74,7 +74,7 @@ export function proposalReason(reason: ProposalReason): string {
   }
 }
 
-export function some(names: readonly string[]): string {
+function some(names: readonly string[]): string {
   const more = names.length - NAMED;
   return names.slice(0, NAMED).join(', ') + (more > 0 ? ` and ${more} more` : '');
 }

@@ -1,10 +1,9 @@
-import type { FoundIn } from './ForReview.js';
 import { counted, dialectFrom, questionTypeOf, type Dialect } from '@even-lantern/core';
 import type { DatabaseProfile } from '@even-lantern/contract';
 import { Link } from 'react-router';
 import { useReview } from '../../review/useReview.js';
 import { DatabaseStateNote } from '../../parts/DatabaseStateNote.js';
-import { ADVICE, recommendationFor } from './ForReview.js';
+import { ADVICE, recommendationFor, type FoundIn } from './ForReview.js';
 
 interface DescriptionProps {
   database: DatabaseProfile;

@@ -1,6 +1,5 @@
-import type { Overlap } from '@even-lantern/contract';
 import { counted, recommend, type Advice, type QuestionType, type Recommendation } from '@even-lantern/core';
-import type { DatabaseProfile, Rehearsal } from '@even-lantern/contract';
+import type { DatabaseProfile, Overlap, Rehearsal } from '@even-lantern/contract';
 import { Link } from 'react-router';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { useReview } from '../../review/useReview.js';

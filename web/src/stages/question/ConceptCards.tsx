@@ -1,4 +1,3 @@
-import { ConceptCard } from './ConceptCard.js';
 import { counted } from '@even-lantern/core';
 import type { NewConcept, TermCount } from '@even-lantern/contract';
 import { useMemo, useState } from 'react';
@@ -8,6 +7,7 @@ import { useCandidates } from '../../review/useCandidates.js';
 import { useSettled } from '../../review/useSettled.js';
 import { useShelf } from '../../review/useShelf.js';
 import type { Proposal } from './useProposals.js';
+import { ConceptCard } from './ConceptCard.js';
 import { InLane } from './InLane.js';
 
 const COUNT_AFTER_MS = 200;

@@ -14,7 +14,7 @@ import { Measured } from './Measured.js';
 import { Ways } from './Ways.js';
 import { Reason } from './Reason.js';
 
-export interface LimitInspectorProps {
+interface LimitInspectorProps {
   inHand: LimitInHand;
   profile: LimitProfile | undefined;
   elsewhere: { database: DatabaseProfile; profile: LimitProfile | undefined }[];
