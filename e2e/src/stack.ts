@@ -10,6 +10,8 @@ import { keepRecords, takeRecords } from './generatedRecords.js';
 
 export interface Stack {
   address: string;
+  /** the server's data folder */
+  data: string;
   /** address of a server that ships as no database and can be added */
   plainServer: string;
   /** stops the stand-ins, as when a database goes down */
@@ -79,6 +81,7 @@ export async function startStack(options: StackOptions = {}): Promise<Stack> {
   }
   return {
     address,
+    data: options.data ?? temporary,
     plainServer: `http://127.0.0.1:${standInsPort}/plain`,
     startStandIns,
     stopStandIns,

@@ -86,9 +86,19 @@ function lives(pid: number): boolean {
   }
 }
 
-test('a program that is killed is named with the reason and started again; when what started them is killed, none is left', async () => {
+test('a second start is refused, a program that is killed is started again, and none is left', async () => {
   const all = start();
   await until(answers, 'the application');
+  // A second start in the same folder says who holds it, and harms nothing.
+  const theirs = ports;
+  ports = { PORT: String(await freePort()), STANDINS_PORT: String(await freePort()) };
+  const second = start();
+  expect(await second.ended).toBe(78);
+  expect(second.said()).toMatch(/uses the data folder .* already \(process \d+, since .*\)/);
+  expect(second.said()).not.toMatch(/ {4}at /);
+  ports = theirs;
+  expect(await answers()).toBe(true);
+  // A program that is killed is named with the reason.
   const [standIns, server] = childrenOf(all.process);
   process.kill(server ?? 0, 'SIGKILL');
   await until(() => all.said().includes('The server ended by SIGKILL, and is started again'), 'its name');
@@ -96,25 +106,13 @@ test('a program that is killed is named with the reason and started again; when 
   process.kill(standIns ?? 0, 'SIGKILL');
   await until(() => all.said().includes('The program of the stand-ins ended by SIGKILL'), 'its name');
   await until(() => childrenOf(all.process).length === 2, 'the stand-ins again');
+  // When what started them is killed, it leaves none behind.
   const left = childrenOf(all.process);
   all.process.kill('SIGKILL');
   await until(() => left.every((pid) => !lives(pid)), 'both to end');
   // Nothing stands in the way of the next start.
   const next = start();
   await until(answers, `the application again: ${next.said()}`);
-});
-
-test('a second start in the same folder says who holds it, and harms nothing', async () => {
-  start();
-  await until(answers, 'the application');
-  const { PORT } = ports;
-  ports = { PORT: String(await freePort()), STANDINS_PORT: String(await freePort()) };
-  const second = start();
-  expect(await second.ended).toBe(78);
-  expect(second.said()).toMatch(/uses the data folder .* already \(process \d+, since .*\)/);
-  expect(second.said()).not.toMatch(/ {4}at /);
-  ports = { ...ports, PORT };
-  expect(await answers()).toBe(true);
 });
 
 test('a folder that cannot be written to is told in a sentence', async () => {

@@ -1,4 +1,5 @@
 /** npm run trials [-- --kills 300] [-- --seed 7]: the trials, at length. */
+import { startStack } from '../stack.js';
 import { browserTrial } from './browserTrial.js';
 import { fullDiskTrial, killTrial, lockTrial, rushTrial } from './trials.js';
 
@@ -16,10 +17,15 @@ async function main(): Promise<void> {
     );
     wrong.push(...(found ?? []));
   };
-  tell('Edits and runs at the same moment', await rushTrial());
-  tell('A store locked for 20 s', await lockTrial(20));
+  const stack = await startStack();
+  try {
+    tell('Edits and runs at the same moment', await rushTrial(stack));
+    tell('A store locked for 20 s', await lockTrial(stack, 20));
+    tell('A browser killed, again and again', await browserTrial(stack, Math.ceil(kills / 10), seed));
+  } finally {
+    await stack.stop();
+  }
   tell('A full disk', await fullDiskTrial());
-  tell('A browser killed, again and again', await browserTrial(Math.ceil(kills / 10), seed));
   const { acknowledged, missing, refused } = await killTrial(kills, seed);
   tell(
     `${kills} kills with seed ${seed}, ${acknowledged} acknowledged, refused ${JSON.stringify(refused)}`,

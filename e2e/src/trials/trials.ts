@@ -58,81 +58,69 @@ export async function killTrial(kills: number, seed: number): Promise<TrialResul
 }
 
 /** Many runs and edits at the very same moment: one run to a review, and no edit lost. */
-export async function rushTrial(): Promise<string[]> {
-  const stack = await startStack();
-  try {
-    const ask = await askerOf(stack);
-    const found: string[] = [];
-    const clients: Client[] = [];
-    for (let i = 0; i < CLIENTS; i += 1) clients.push(await newClient(ask, `Rush ${i}`, chanceOf(i)));
-    const ids = clients.map(({ remembered }) => remembered.review);
-    for (const id of ids) await addWord(ask, id, 'light');
-    const answers = await Promise.all(
-      ids.flatMap((id) => [
-        ...Array.from({ length: 10 }, () =>
-          ask('POST', `/reviews/${id}/runs`, { database: 'corvane', timeZone: 'UTC' }),
-        ),
-        ...Array.from({ length: 10 }, (_, i) => addWord(ask, id, `rush${i}`)),
-      ]),
-    );
-    const odd = answers.filter((answer) => answer === null || ![201, 409].includes(answer.status));
-    if (odd.length > 0) found.push(`${odd.length} answers of another kind: ${JSON.stringify(odd[0]?.body)}`);
-    await allEnded(ask, clients);
-    for (const id of ids) {
-      const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
-      const terms = review.lanes.flatMap((lane) => lane.terms).length;
-      if (terms !== 11) found.push(`${terms} terms of 11`);
-      const { seal, brokenAt } = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
-      const started = answers.filter(
-        (answer) =>
-          answer?.status === 201 &&
-          (answer.body as Partial<Run>).reviewId === id &&
-          'hits' in (answer.body as Run),
-      ).length;
-      if (seal.entries !== started || brokenAt !== null) found.push(`${seal.entries} entries of ${started}`);
-    }
-    return found;
-  } finally {
-    await stack.stop();
+export async function rushTrial(stack: Stack): Promise<string[]> {
+  const ask = await askerOf(stack);
+  const found: string[] = [];
+  const clients: Client[] = [];
+  for (let i = 0; i < CLIENTS; i += 1) clients.push(await newClient(ask, `Rush ${i}`, chanceOf(i)));
+  const ids = clients.map(({ remembered }) => remembered.review);
+  for (const id of ids) await addWord(ask, id, 'light');
+  const answers = await Promise.all(
+    ids.flatMap((id) => [
+      ...Array.from({ length: 10 }, () =>
+        ask('POST', `/reviews/${id}/runs`, { database: 'corvane', timeZone: 'UTC' }),
+      ),
+      ...Array.from({ length: 10 }, (_, i) => addWord(ask, id, `rush${i}`)),
+    ]),
+  );
+  const odd = answers.filter((answer) => answer === null || ![201, 409].includes(answer.status));
+  if (odd.length > 0) found.push(`${odd.length} answers of another kind: ${JSON.stringify(odd[0]?.body)}`);
+  await allEnded(ask, clients);
+  for (const id of ids) {
+    const review = (await ask('GET', `/reviews/${id}`))?.body as Review;
+    const terms = review.lanes.flatMap((lane) => lane.terms).length;
+    if (terms !== 11) found.push(`${terms} terms of 11`);
+    const { seal, brokenAt } = (await ask('GET', `/reviews/${id}/ledger`))?.body as Ledger;
+    const started = answers.filter(
+      (answer) =>
+        answer?.status === 201 &&
+        (answer.body as Partial<Run>).reviewId === id &&
+        'hits' in (answer.body as Run),
+    ).length;
+    if (seal.entries !== started || brokenAt !== null) found.push(`${seal.entries} entries of ${started}`);
   }
+  return found;
 }
 
 /**
  * The store is locked by another program for so long: what is asked meanwhile waits, or is told in a sentence; reading
  * and health go on; afterwards all is as acknowledged.
  */
-export async function lockTrial(seconds: number): Promise<string[]> {
-  const data = mkdtempSync(join(tmpdir(), 'even-lantern-locked-'));
-  const stack = await startStack({ data });
+export async function lockTrial(stack: Stack, seconds: number): Promise<string[]> {
   const found: string[] = [];
-  try {
-    const ask = await askerOf(stack);
-    const { remembered } = await newClient(ask, 'Locked', chanceOf(1));
-    const other = new Database(join(data, 'even-lantern.sqlite'));
-    other.exec('BEGIN IMMEDIATE');
-    const first = addWord(ask, remembered.review, 'first');
-    await pause(200);
-    const from = performance.now();
-    const healthy = await ask('GET', '/health');
-    if (healthy?.status !== 200 || performance.now() - from > 1500)
-      found.push('health while the store is locked');
-    const told = await first;
-    if (told?.status !== 503) found.push(`a sentence after ten seconds: ${JSON.stringify(told)}`);
-    else if (!(told.body as Problem).title.includes('Another program holds the store'))
-      found.push('the sentence');
-    const waiting = addWord(ask, remembered.review, 'waiting');
-    await pause(Math.max(0, seconds * 1000 - (performance.now() - from)));
-    other.exec('COMMIT');
-    other.close();
-    if ((await waiting)?.status !== 201) found.push('the edit that waited');
-    if ((await addWord(ask, remembered.review, 'after'))?.status !== 201) found.push('the edit afterwards');
-    const words = await wordsOf(ask, remembered.review);
-    if (words.join() !== 'waiting,after') found.push(`words: ${words.join()}`);
-    return found;
-  } finally {
-    await stack.stop();
-    rmSync(data, { recursive: true, force: true });
-  }
+  const ask = await askerOf(stack);
+  const { remembered } = await newClient(ask, 'Locked', chanceOf(1));
+  const other = new Database(join(stack.data, 'even-lantern.sqlite'));
+  other.exec('BEGIN IMMEDIATE');
+  const first = addWord(ask, remembered.review, 'first');
+  await pause(200);
+  const from = performance.now();
+  const healthy = await ask('GET', '/health');
+  if (healthy?.status !== 200 || performance.now() - from > 1500)
+    found.push('health while the store is locked');
+  const told = await first;
+  if (told?.status !== 503) found.push(`a sentence after ten seconds: ${JSON.stringify(told)}`);
+  else if (!(told.body as Problem).title.includes('Another program holds the store'))
+    found.push('the sentence');
+  const waiting = addWord(ask, remembered.review, 'waiting');
+  await pause(Math.max(0, seconds * 1000 - (performance.now() - from)));
+  other.exec('COMMIT');
+  other.close();
+  if ((await waiting)?.status !== 201) found.push('the edit that waited');
+  if ((await addWord(ask, remembered.review, 'after'))?.status !== 201) found.push('the edit afterwards');
+  const words = await wordsOf(ask, remembered.review);
+  if (words.join() !== 'waiting,after') found.push(`words: ${words.join()}`);
+  return found;
 }
 
 /**
