@@ -66,7 +66,7 @@ export interface NewHandDatabase extends AddedDatabase {
 export type NewDatabase = NewSruDatabase | NewHandDatabase;
 
 /** What was said of a database that was added, which it is whether it answers or not. */
-export type SaidOfDatabase = NewDatabase & { id: string };
+export type DatabaseSettings = NewDatabase & { id: string };
 
 const MOST_HITS = 1_000_000_000;
 /** A name stands in strings, so it must not be cut into several words or signs by any dialect. */

@@ -26,7 +26,7 @@ export function compare(outcome: Outcome, a: number, b: number, chance: Chance):
     [chance.real(-0.4, -0.2), 12],
   ]);
   const towardsBetter = outcome.better === 'lower' ? -1 : 1;
-  const within = (value: number) => Math.min(outcome.highest, Math.max(outcome.lowest, value));
+  const clamped = (value: number) => Math.min(outcome.highest, Math.max(outcome.lowest, value));
   const baseline = outcome.mean + outcome.sd * chance.real(-0.35, 0.35);
 
   if (outcome.unit === 'percent') {
@@ -49,8 +49,8 @@ export function compare(outcome: Outcome, a: number, b: number, chance: Chance):
   }
   const digits = outcome.sd < 0.5 ? 2 : outcome.sd >= 30 ? 0 : 1;
   const round = (value: number) => Number(value.toFixed(digits));
-  const control = round(within(baseline));
-  const treated = round(within(control + towardsBetter * size * outcome.sd));
+  const control = round(clamped(baseline));
+  const treated = round(clamped(control + towardsBetter * size * outcome.sd));
   const half = 1.96 * outcome.sd * Math.sqrt(1 / a + 1 / b);
   const show = (value: number) => value.toFixed(digits);
   return comparison(

@@ -135,21 +135,21 @@ export function writeRecords(
     const chance = chanceOf(seed, i);
     const topic = chance.weighted(weighted);
     const design = designFor(designs, topic, chance);
-    let told = tell(design, topic, content, chance);
-    for (let tries = 0; titles.has(told.title) && tries < 20; tries += 1) {
-      told = tell(design, topic, content, chance);
+    let written = tell(design, topic, content, chance);
+    for (let tries = 0; titles.has(written.title) && tries < 20; tries += 1) {
+      written = tell(design, topic, content, chance);
     }
-    titles.add(told.title);
+    titles.add(written.title);
     const year = new Date(day).getUTCFullYear();
-    const outcomeHeadings = told.outcomes.flatMap((outcome) => outcome.headings);
-    const journal = chance.pick(journalsFor(subjectOf(told, topic), content.people));
+    const outcomeHeadings = written.outcomes.flatMap((outcome) => outcome.headings);
+    const journal = chance.pick(journalsFor(subjectOf(written, topic), content.people));
     const volume = year - (year < MODERN ? 1880 : 1975) + (journal.length % 20);
     const firstPage = chance.int(1, 880);
     const number = i + 1;
     const described = {
       accession: accessionNumber(accession, number),
-      title: told.title,
-      abstract: told.abstract,
+      title: written.title,
+      abstract: written.abstract,
       keywords: chance.happens(0.78) ? chance.some(topic.keywords, chance.int(2, topic.keywords.length)) : [],
       authors: authorsOf(content.people, chance),
       journal,
@@ -168,8 +168,8 @@ export function writeRecords(
     const record: BibRecord = {
       ...described,
       ...indexed,
-      limits: { ...indexed.limits, ...told.limits },
-      ...(told.fullText === undefined ? {} : { fullText: told.fullText }),
+      limits: { ...indexed.limits, ...written.limits },
+      ...(written.fullText === undefined ? {} : { fullText: written.fullText }),
     };
     return { record, topic, design, outcomeHeadings };
   });
@@ -293,8 +293,8 @@ function assignHeadings(
   chance: Chance,
 ): HeadingAssignment[] {
   const assignments = new Map<string, HeadingAssignment>();
-  const assign = (wanted: string, central: boolean) => {
-    for (const label of indexing.headingsFor(wanted)) {
+  const assign = (subject: string, central: boolean) => {
+    for (const label of indexing.headingsFor(subject)) {
       if (assignments.has(label)) continue;
       const allowed = subheadings.get(label) ?? [];
       assignments.set(label, {

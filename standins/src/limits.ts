@@ -6,14 +6,14 @@ import type { LimitRule } from './content.js';
 /** @param wanted the names of the limits that the database has, in the order they are filled */
 export function limitsFrom(
   rules: Readonly<Record<string, LimitRule>>,
-  wanted: readonly string[],
+  names: readonly string[],
   record: BibRecord,
   design: string,
   chance: Chance,
 ): Record<string, string[]> {
   const text = [record.title, ...record.abstract.map((section) => section.text)].join(' ').toLowerCase();
   const limits: Record<string, string[]> = {};
-  for (const name of wanted) {
+  for (const name of names) {
     const values = TOLD[name]?.(record) ?? valuesOf(name, text);
     if (values.length > 0) limits[name] = values;
   }

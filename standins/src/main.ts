@@ -44,8 +44,8 @@ for (const signal of ['SIGINT', 'SIGTERM'] as const) {
 
 /** Through the stand-ins that run, if they do, since they hold their releases in memory. @returns the exit code */
 async function advance(id: string): Promise<number> {
-  const told = await tellRunning(id);
-  if (told !== null) return say(told.status === 404 ? 'unknown' : (told.release ?? null), id);
+  const answer = await tellRunning(id);
+  if (answer !== null) return say(answer.status === 404 ? 'unknown' : (answer.release ?? null), id);
   const database = openDatabases({ contentFolder, dataFolder: join(dataFolder, 'standins') }).find(
     (each) => each.id === id,
   );

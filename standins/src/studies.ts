@@ -145,7 +145,7 @@ function filler(
   const compared = { people, intervention: cast.intervention, comparison: against };
   const effect = compare(first.outcome, numbers.a, numbers.b, chance);
   const themes = chance.some(THEMES, chance.int(5, 6));
-  const told = themes.slice(0, chance.int(3, 4));
+  const mentioned = themes.slice(0, chance.int(3, 4));
   const values: Record<string, string> = {
     ...textsOf(numbers),
     people,
@@ -160,9 +160,9 @@ function filler(
     place: cast.place,
     subject: chance.pick(topic.subjects),
     theme: themes[0] ?? '',
-    themes: listed(told),
+    themes: listed(mentioned),
     themes2: listed(themes.slice(1, 3)),
-    themesnumber: words(told.length),
+    themesnumber: words(mentioned.length),
     wasoutcome: verb(asked.name, 'was', 'were'),
     bad: troubleOf(asked.outcome),
     was: verb(cast.intervention, 'was', 'were'),

@@ -86,8 +86,8 @@ export async function sendWith(
       );
       return;
     case 'small pages': {
-      const wanted = Number(parameters.maximumRecords ?? SMALL_PAGE);
-      const few = wanted > SMALL_PAGE ? { ...parameters, maximumRecords: String(SMALL_PAGE) } : parameters;
+      const requested = Number(parameters.maximumRecords ?? SMALL_PAGE);
+      const few = requested > SMALL_PAGE ? { ...parameters, maximumRecords: String(SMALL_PAGE) } : parameters;
       send(answer(few));
     }
   }

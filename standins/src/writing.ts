@@ -35,8 +35,8 @@ export function tell(
 ): Told {
   const cast = castOf(topic, fits, chance);
   if (!isStudy(design)) {
-    const told = OTHER_TELLERS[design](cast, topic, chance);
-    return { ...told, title: capitalise(told.title), outcomes: topic.outcomes.slice(0, 1) };
+    const report = OTHER_TELLERS[design](cast, topic, chance);
+    return { ...report, title: capitalise(report.title), outcomes: topic.outcomes.slice(0, 1) };
   }
   const study = studies.get(design);
   if (study === undefined) throw new RangeError(`studies.txt does not tell “${design}”`);
@@ -59,10 +59,10 @@ export function tell(
     text: spell(text),
   }));
   // Indexers can only index what a record tells.
-  const told = [title, ...abstract.map(({ text }) => text)].join(' ').toLowerCase();
+  const text = [title, ...abstract.map(({ text }) => text)].join(' ').toLowerCase();
   const outcomes = cast.outcomes
     .filter(({ name, outcome }) =>
-      [name, outcome.instrument].some((words) => told.includes(spell(words).toLowerCase())),
+      [name, outcome.instrument].some((words) => text.includes(spell(words).toLowerCase())),
     )
     .map(({ outcome }) => outcome);
   return { title: spell(capitalise(title)), abstract, outcomes };

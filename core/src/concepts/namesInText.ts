@@ -59,9 +59,9 @@ function tellsMuch({ names }: NameInText): boolean {
 
 /** Names of just these words, in any order; one for each heading. */
 export function ofSameWords(index: LookupIndex, folded: readonly string[]): Name[] {
-  const wanted = new Set(folded);
+  const words = new Set(folded);
   let rarest: readonly number[] | null = null;
-  for (const word of wanted) {
+  for (const word of words) {
     const names = index.senses.get(word)?.names ?? [];
     if (rarest === null || names.length < rarest.length) rarest = names;
   }
@@ -70,7 +70,7 @@ export function ofSameWords(index: LookupIndex, folded: readonly string[]): Name
     index,
     rarest.filter((number) => {
       const own = index.names[number]?.folded ?? [];
-      return own.length === wanted.size && own.every((word) => wanted.has(word));
+      return own.length === words.size && own.every((word) => words.has(word));
     }),
   );
 }

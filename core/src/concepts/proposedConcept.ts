@@ -69,11 +69,11 @@ export function writtenOf(
   words: readonly ClauseWord[],
   text: string,
 ): string[] {
-  return written.length > 0 ? [...written] : [said(text, words.slice(from, to))];
+  return written.length > 0 ? [...written] : [textOfWords(text, words.slice(from, to))];
 }
 
 /** A run of words as it stands in the text. */
-export function said(text: string, words: readonly ClauseWord[]): string {
+export function textOfWords(text: string, words: readonly ClauseWord[]): string {
   return text.slice(words[0]?.start ?? 0, words.at(-1)?.end ?? 0);
 }
 
@@ -115,6 +115,6 @@ function wordsIn(text: string, from: number, to: number): { text: string; start:
 /** Of people the question is asked, unless they are compared or do what is asked about. */
 function roleOf(words: readonly ClauseWord[]): Role | null {
   const role = words[0]?.role ?? null;
-  const said = words.at(-1)?.word ?? '';
-  return isPeople(said) && (role === null || role === 'outcome') ? 'population' : role;
+  const lastWord = words.at(-1)?.word ?? '';
+  return isPeople(lastWord) && (role === null || role === 'outcome') ? 'population' : role;
 }

@@ -16,7 +16,7 @@ import { clauseWords, isWeak, looser, type ClauseWord, type Link } from './claus
 import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
 import {
   conceptOf,
-  said,
+  textOfWords,
   writtenOf,
   type Piece,
   type ProposedConcept,
@@ -102,7 +102,7 @@ function piecesOf(
       to,
       link: words[from]?.link ?? 'apart',
       headings: proposed,
-      written: [said(text, words.slice(from, to))],
+      written: [textOfWords(text, words.slice(from, to))],
       weak,
     });
     at = to;
@@ -185,7 +185,7 @@ function distributed(
     return {
       ...piece,
       headings: names.slice(0, 1).flatMap((name) => headingOf(index, name)),
-      written: [`${said(text, own)} ${whole.at(-1)?.word ?? ''}`],
+      written: [`${textOfWords(text, own)} ${whole.at(-1)?.word ?? ''}`],
     };
   });
 }
@@ -203,7 +203,7 @@ function guessed(
   let left = MOST_GUESSES;
   return pieces.map((piece) => {
     const own = words.slice(piece.from, piece.to);
-    const whole = said(text, own);
+    const whole = textOfWords(text, own);
     const named = piece.headings.length > 0;
     const [written = whole] = piece.written;
     // What was said of two things at once names its own heading already.

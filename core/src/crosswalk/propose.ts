@@ -167,12 +167,12 @@ function settledPairs(
 ): SettledPairs {
   const ownId = own.vocabulary.id;
   const otherId = other.vocabulary.id;
-  const pairs = (wanted: Settlement['verdict']) =>
+  const pairs = (sought: Settlement['verdict']) =>
     new Set(
       settled
         .filter(
           ({ verdict, vocabulary, target }) =>
-            verdict === wanted && vocabulary === ownId && target === otherId,
+            verdict === sought && vocabulary === ownId && target === otherId,
         )
         .map(({ label, targetLabel }) => pairKey(label, targetLabel ?? '')),
     );

@@ -273,9 +273,9 @@ function endOfMatch(
   at: number,
   part: number,
 ): number | null {
-  const wanted = pattern[part];
-  if (wanted === undefined) return at - 1;
-  if (wanted.kind === 'gap') {
+  const step = pattern[part];
+  if (step === undefined) return at - 1;
+  if (step.kind === 'gap') {
     for (let skipped = 0; skipped <= LONGEST_GAP; skipped += 1) {
       const end = endOfMatch(tokens, pattern, at + skipped, part + 1);
       if (end !== null) return end;
@@ -283,7 +283,7 @@ function endOfMatch(
     return null;
   }
   const token = tokens[at];
-  if (token === undefined || !wanted.anyOf.some((each) => isWord(token.word, each))) return null;
+  if (token === undefined || !step.anyOf.some((each) => isWord(token.word, each))) return null;
   return endOfMatch(tokens, pattern, at + 1, part + 1);
 }
 

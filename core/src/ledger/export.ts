@@ -180,14 +180,14 @@ function runTables(content: RunContent): string[] {
 }
 
 function toldParts(content: NoteContent | CorrectionContent | ElsewhereContent): string[] {
-  const told = `- Entered: ${content.at} (UTC) by ${markdownText(content.by)}`;
+  const entered = `- Entered: ${content.at} (UTC) by ${markdownText(content.by)}`;
   switch (content.kind) {
     case 'note':
       return [
         `## Entry ${content.entry}: note on entry ${content.about.entry}`,
         '',
         `- ${markdownText(content.text)}`,
-        told,
+        entered,
       ];
     case 'correction':
       return [
@@ -195,7 +195,7 @@ function toldParts(content: NoteContent | CorrectionContent | ElsewhereContent):
         '',
         `- ${markdownText(`${content.what}: ${content.was} → ${content.is}`)}`,
         ...(content.text === '' ? [] : [`- ${markdownText(content.text)}`]),
-        told,
+        entered,
       ];
     case 'elsewhere':
       return [
@@ -209,7 +209,7 @@ function toldParts(content: NoteContent | CorrectionContent | ElsewhereContent):
           : [
               `- File: ${markdownText(content.file.name)}, ${content.file.bytes} bytes, ${content.file.records} records, SHA-256 \`${content.file.sha256}\``,
             ]),
-        told,
+        entered,
       ];
   }
 }

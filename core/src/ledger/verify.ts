@@ -83,30 +83,31 @@ export function ledgerVerifier(
   let { entries, hash: last } = from;
   let broken: BrokenEntry | null = null;
   let atSeal: string | null = null;
-  const take = ({ content, previousHash, hash: told }: LedgerEntry, known = false) => {
+  const take = ({ content, previousHash, hash: statedHash }: LedgerEntry, known = false) => {
     entries += 1;
     const problem =
       content.entry !== entries
         ? 'number'
         : previousHash !== last
           ? 'previous'
-          : !known && told !== entryHash(content, previousHash, hash)
+          : !known && statedHash !== entryHash(content, previousHash, hash)
             ? 'content'
             : null;
     if (problem !== null) broken ??= { entry: entries, problem };
-    last = told;
-    if (entries === kept?.entries) atSeal = told;
+    last = statedHash;
+    if (entries === kept?.entries) atSeal = statedHash;
   };
   return {
     take: (entry) => take(entry),
-    takeKept({ text, previousHash, hash: told }) {
-      const asItIs = hash(`{"content":${text},"previousHash":${JSON.stringify(previousHash)}}`) === told;
+    takeKept({ text, previousHash, hash: statedHash }) {
+      const asItIs =
+        hash(`{"content":${text},"previousHash":${JSON.stringify(previousHash)}}`) === statedHash;
       // What is hashed need not be taken apart to know its number, where it says it once.
       const says = `"entry":${entries + 1},`;
       if (asItIs && text.split('"entry":').length === 2 && text.includes(says)) {
-        take({ content: { entry: entries + 1 } as LedgerContent, previousHash, hash: told }, true);
+        take({ content: { entry: entries + 1 } as LedgerContent, previousHash, hash: statedHash }, true);
       } else {
-        take({ content: parsed(text), previousHash, hash: told }, asItIs);
+        take({ content: parsed(text), previousHash, hash: statedHash }, asItIs);
       }
     },
     end() {

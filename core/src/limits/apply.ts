@@ -41,8 +41,8 @@ const [FIRST_YEAR, LAST_YEAR] = [1, 9999];
 
 /** The name of the own limit by which a database applies a kind; null where it has none. */
 export function ownField(kind: LimitKind, { limits, matched = {} }: LimitsOfDatabase): string | null {
-  const said = matched[kind.id];
-  if (said !== undefined) return said;
+  const own = matched[kind.id];
+  if (own !== undefined) return own;
   for (const name of kind.fields) {
     const field = Object.keys(limits).find((each) => each.toLowerCase() === name);
     if (field !== undefined) return field;
@@ -137,10 +137,10 @@ function byYears({
   from: number | null;
   to: number | null;
 }): Pick<AppliedLimit, 'query' | 'lacking'> {
-  const told: Query = { kind: 'limit', field: 'year', from: FIRST_YEAR, to: LAST_YEAR };
+  const anyYear: Query = { kind: 'limit', field: 'year', from: FIRST_YEAR, to: LAST_YEAR };
   return {
     query: { kind: 'limit', field: 'year', from, to },
-    lacking: { kind: 'not', include: EVERYTHING, exclude: told },
+    lacking: { kind: 'not', include: EVERYTHING, exclude: anyYear },
   };
 }
 
@@ -157,11 +157,11 @@ function byListedYears(
 ): Pick<AppliedLimit, 'query' | 'lacking'> {
   const field = ownField(kind, database) ?? '';
   const listed = database.limits[field] ?? [];
-  const within = listed.filter(
+  const accepted = listed.filter(
     (each) => Number(each) >= (from ?? -Infinity) && Number(each) <= (to ?? Infinity),
   );
   return {
-    query: within.length === 0 ? null : { kind: 'limit', field, values: within },
+    query: accepted.length === 0 ? null : { kind: 'limit', field, values: accepted },
     lacking: withoutValue(field, listed, database),
   };
 }

@@ -11,10 +11,10 @@ export function peerReviewMarkdown(title: string, written: WrittenPeerReview): s
     `# Peer review ${number} of the search strategy of ${markdownText(title)}`,
     [
       `- Version looked at: ${markdownText(version)}`,
-      `- Asked for by ${said(asked)}`,
+      `- Asked for by ${byline(asked)}`,
       finished === null
         ? '- Not finished'
-        : `- Finished by ${said({ ...finished, text: '' })}: ${OUTCOME_NAMES[finished.outcome]}`,
+        : `- Finished by ${byline({ ...finished, text: '' })}: ${OUTCOME_NAMES[finished.outcome]}`,
     ].join('\n'),
     ...(finished === null || finished.text === '' ? [] : [markdownText(finished.text)]),
     '## Points',
@@ -31,8 +31,8 @@ export function peerReviewMarkdown(title: string, written: WrittenPeerReview): s
     ...(comments.length === 0 ? ['None.'] : []),
     ...comments.map(({ about, answers, settled, ...remark }) =>
       [
-        `- ${about === '' ? 'The whole strategy' : `\`${about.replace(/[`\r\n]+/g, ' ')}\``}: ${said(remark)}`,
-        ...answers.map((answer) => `  - ${said(answer)}`),
+        `- ${about === '' ? 'The whole strategy' : `\`${about.replace(/[`\r\n]+/g, ' ')}\``}: ${byline(remark)}`,
+        ...answers.map((answer) => `  - ${byline(answer)}`),
         `  - ${settled === null ? 'Open' : `Settled by ${markdownText(settled.person)}, ${day(settled.at)}`}`,
       ].join('\n'),
     ),
@@ -40,7 +40,7 @@ export function peerReviewMarkdown(title: string, written: WrittenPeerReview): s
   return `${parts.join('\n\n')}\n`;
 }
 
-function said({ text, person, at }: Remark): string {
+function byline({ text, person, at }: Remark): string {
   return `${markdownText(person)}, ${day(at)}${text === '' ? '' : `: ${markdownText(text)}`}`;
 }
 

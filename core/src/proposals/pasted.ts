@@ -247,7 +247,7 @@ interface Group {
 /** Terms side by side without a mark between them are one phrase, as they are in a plain list. */
 function termsOf(tokens: readonly Token[]): Found[] {
   const closes = closesOf(tokens);
-  const within = (from: number, to: number, depth: number): Found[] => {
+  const termsBetween = (from: number, to: number, depth: number): Found[] => {
     const groups: Group[] = [];
     let near: number | null = null;
     let not = false;
@@ -261,7 +261,7 @@ function termsOf(tokens: readonly Token[]): Found[] {
       let terms: Found[] = [];
       const close = closes.get(i);
       if (close !== undefined && depth < MAX_DEPTH) {
-        terms = within(i + 1, close, depth + 1);
+        terms = termsBetween(i + 1, close, depth + 1);
         i = close;
       } else if (token?.kind === 'term') {
         const run = [token];
@@ -280,7 +280,7 @@ function termsOf(tokens: readonly Token[]): Found[] {
     }
     return combined(groups);
   };
-  return within(0, tokens.length, 0);
+  return termsBetween(0, tokens.length, 0);
 }
 
 function canFollow(first: TermToken, next: Token | undefined): next is TermToken {

@@ -206,13 +206,13 @@ function pairsOfWords(
 }
 
 /** Where a word or phrase begins, in the documents of `within` (all, when null). */
-export function occurrencesOf(index: SearchIndex, query: WordsQuery, within: DocSet | null): Occurrences {
+export function occurrencesOf(index: SearchIndex, query: WordsQuery, among: DocSet | null): Occurrences {
   const { name, mask } = zoneOfField(query.field);
   const zone = index.zones[name];
   const expansions = query.phrase.map((pattern) => expandPattern(zone, pattern));
   if (expansions.some((numbers) => numbers.length === 0)) return { docs: [], positions: [] };
 
-  let candidates = within;
+  let candidates = among;
   if (expansions.some((numbers) => numbers.length > 1)) {
     // Only documents that hold every word are worth merging the positions of many words for.
     for (const numbers of expansions) {
@@ -237,11 +237,11 @@ export function occurrencesOf(index: SearchIndex, query: WordsQuery, within: Doc
 }
 
 /** Where the first part of each valid combination of near parts begins. */
-export function nearOccurrences(index: SearchIndex, query: NearQuery, within: DocSet | null): Occurrences {
+export function nearOccurrences(index: SearchIndex, query: NearQuery, among: DocSet | null): Occurrences {
   const found: Occurrences = { docs: [], positions: [] };
   const zones = new Set(query.parts.map((part) => zoneOfField(part.field).name));
   if (zones.size !== 1) return found; // text in different zones is never near
-  let candidates = within;
+  let candidates = among;
   for (const part of query.parts) {
     const { name, mask } = zoneOfField(part.field);
     for (const pattern of part.phrase) {

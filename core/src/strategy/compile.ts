@@ -266,11 +266,11 @@ export function joinParts(parts: readonly JoinedPart[]): Query | null {
     parts.filter((part) => part.role === role).map(({ query }) => query),
   ) as [Query[], Query[], Query[]];
   if (narrowing.length + added.length === 0) return null;
-  const within: Query = { kind: 'and', operands: narrowing };
-  const asked: Query =
-    added.length === 0 ? within : anyOf(narrowing.length === 0 ? added : [single(within), ...added]);
-  if (leftOut.length === 0) return asked;
-  return { kind: 'not', include: single(asked), exclude: single(anyOf(leftOut)) };
+  const narrowed: Query = { kind: 'and', operands: narrowing };
+  const searched: Query =
+    added.length === 0 ? narrowed : anyOf(narrowing.length === 0 ? added : [single(narrowed), ...added]);
+  if (leftOut.length === 0) return searched;
+  return { kind: 'not', include: single(searched), exclude: single(anyOf(leftOut)) };
 }
 
 const anyOf = (operands: readonly Query[]): Query => ({ kind: 'or', operands });

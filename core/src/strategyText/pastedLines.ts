@@ -119,20 +119,20 @@ function readLine(
   const offsets: { at: number; by: number }[] = [];
   const place = (line: number) => language.word(`${PLACE}${line}`);
   const skeleton = isSkeleton(text, signs);
-  const said = skeleton ? spreadRanges(text) : { text, range: null };
-  if (said.range !== null) {
-    const message = `Say whether lines ${said.range} are joined with AND or with OR.`;
-    return { ok: false, error: { message, at: Math.max(0, text.indexOf(said.range)) } };
+  const spreadOut = skeleton ? spreadRanges(text) : { text, range: null };
+  if (spreadOut.range !== null) {
+    const message = `Say whether lines ${spreadOut.range} are joined with AND or with OR.`;
+    return { ok: false, error: { message, at: Math.max(0, text.indexOf(spreadOut.range)) } };
   }
   const pattern = referencePattern(signs, skeleton);
-  const asked = outsideQuotes(said.text, pattern, (line, at, match) => {
+  const replaced = outsideQuotes(spreadOut.text, pattern, (line, at, match) => {
     // A number alone is a line where it stands for one, and there is such a line.
     if (!skeleton && /^\d/.test(match) && line >= number) return match;
     const by = place(line);
     offsets.push({ at, by: by.length - match.length });
     return by;
   });
-  const read = language.read(asked);
+  const read = language.read(replaced);
   if (!read.ok) {
     // The place is told in the text as it was pasted.
     const shift = offsets.reduce((sum, { at, by }) => (at + sum < read.error.at ? sum + by : sum), 0);
@@ -194,13 +194,13 @@ function spreadRanges(text: string): { text: string; range: string | null } {
   };
   const before = new RegExp(String.raw`\b(and|or|any of|all of)\s*[\/:]?\s*${range}`, 'gi');
   const behind = new RegExp(String.raw`${range}\s*[\/:,]?\s*\b(and|or)\b(?!\s*[\p{L}\p{N}#(])`, 'giu');
-  const operatorOf = (said: string) => (/^(?:or|any)/i.test(said) ? 'or' : 'and');
+  const operatorOf = (joiner: string) => (/^(?:or|any)/i.test(joiner) ? 'or' : 'and');
   const result = text
-    .replace(behind, (_all, from: string, to: string, said: string) => spread(operatorOf(said), from, to))
-    .replace(before, (_all, said: string, from: string, to: string, at: number, whole: string) => {
+    .replace(behind, (_all, from: string, to: string, joiner: string) => spread(operatorOf(joiner), from, to))
+    .replace(before, (_all, joiner: string, from: string, to: string, at: number, whole: string) => {
       // “4 and 1-3” joins line 4 with the range, which is then said with the same operator.
-      const joins = /[\p{L}\p{N})]\s*$/u.test(whole.slice(0, at)) && !/of$/i.test(said);
-      return `${joins ? `${said} ` : ''}${spread(operatorOf(said), from, to)}`;
+      const joins = /[\p{L}\p{N})]\s*$/u.test(whole.slice(0, at)) && !/of$/i.test(joiner);
+      return `${joins ? `${joiner} ` : ''}${spread(operatorOf(joiner), from, to)}`;
     });
   return { text: result, range: new RegExp(range, 'i').exec(result)?.[0] ?? null };
 }

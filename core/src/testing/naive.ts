@@ -91,7 +91,7 @@ export function naiveMatches(
           labels.some((label) => same(label, heading.label)) &&
           (!query.central || heading.central) &&
           (query.subheadings.length === 0 ||
-            query.subheadings.some((wanted) => heading.subheadings.some((own) => same(own, wanted)))),
+            query.subheadings.some((each) => heading.subheadings.some((own) => same(own, each)))),
       );
     }
     case 'limit':

@@ -283,7 +283,7 @@ export class WordNumbers {
     this.starts[number + 1] = start + quadCount;
     this.size += 1;
     if (this.size * 2 * PLACE > this.table.length) this.growTable();
-    this.hold(hash, number);
+    this.store(hash, number);
     return number;
   }
 
@@ -292,11 +292,11 @@ export class WordNumbers {
     this.table = new Int32Array(table.length * 2);
     for (let place = 0; place < table.length; place += PLACE) {
       const held = table[place + NUMBER] ?? 0;
-      if (held !== 0) this.hold(table[place] ?? 0, held - 1);
+      if (held !== 0) this.store(table[place] ?? 0, held - 1);
     }
   }
 
-  private hold(hash: number, number: number): void {
+  private store(hash: number, number: number): void {
     const { table, quads, starts } = this;
     const mask = table.length - 1;
     let place = (hash << 2) & mask;

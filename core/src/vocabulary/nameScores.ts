@@ -192,12 +192,12 @@ function massOf(typed: readonly TypedWord[]): number {
 }
 
 /** Whether a list in rising order holds a number. */
-function includesSorted(numbers: readonly number[] = [], wanted: number): boolean {
+function includesSorted(numbers: readonly number[] = [], number: number): boolean {
   let [low, high] = [0, numbers.length];
   while (low < high) {
     const middle = (low + high) >>> 1;
-    if ((numbers[middle] ?? 0) < wanted) low = middle + 1;
+    if ((numbers[middle] ?? 0) < number) low = middle + 1;
     else high = middle;
   }
-  return numbers[low] === wanted;
+  return numbers[low] === number;
 }

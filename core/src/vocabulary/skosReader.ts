@@ -260,19 +260,17 @@ function broaderOf(
 function namesIn(terms: Value | Value[] | undefined): string[] {
   if (terms === undefined) return [];
   if (!Array.isArray(terms)) return [terms.value.trim()];
-  const wanted = LANGUAGES.find((language) => terms.some((term) => isIn(term, language)));
+  const preferred = LANGUAGES.find((language) => terms.some((term) => isIn(term, language)));
   const other = terms[0]?.language;
   return terms
-    .filter((term) => (wanted === undefined ? term.language === other : isIn(term, wanted)))
+    .filter((term) => (preferred === undefined ? term.language === other : isIn(term, preferred)))
     .map(({ value }) => value.trim());
 }
 
 /** Whether a text is in a language, in any of its regions. */
-function isIn({ language }: Value, wanted: string): boolean {
-  if (language === null || language === '' || wanted === '') return (language ?? '') === wanted;
-  return (
-    language.startsWith(wanted) && (language.length === wanted.length || language[wanted.length] === '-')
-  );
+function isIn({ language }: Value, code: string): boolean {
+  if (language === null || language === '' || code === '') return (language ?? '') === code;
+  return language.startsWith(code) && (language.length === code.length || language[code.length] === '-');
 }
 
 /** Headings that lie below themselves are kept, since every walk goes round once; but somebody should know. */

@@ -7,7 +7,7 @@ import type {
   RecordPage,
   Rehearsal,
   Run,
-  SaidOfDatabase,
+  DatabaseSettings,
   Translation,
 } from '@even-lantern/contract';
 import { PERSON_HEADER } from '@even-lantern/contract';
@@ -119,7 +119,7 @@ describe('an SRU server that is added by its address', () => {
     const address = await plainServer(asked);
     const { version, dialect } = body<ExploredServer>(await explore(address));
     const database = osier(address, { version, dialect });
-    const added = body<SaidOfDatabase>(await application.post('/api/databases', database));
+    const added = body<DatabaseSettings>(await application.post('/api/databases', database));
     expect(added).toEqual({ id: 'osier', ...database });
     const { storePath } = application;
     await application.application.close();
@@ -176,7 +176,7 @@ describe('an SRU server that is added by its address', () => {
     expect((await remove()).status).toBe(404);
     expect(body<{ databases: unknown[] }>(await application.get('/api/databases')).databases).toEqual([]);
     // The name stays taken, so that the ledger never speaks of two databases by one name.
-    expect(body<SaidOfDatabase>(await application.post('/api/databases', database)).id).toBe('osier-2');
+    expect(body<DatabaseSettings>(await application.post('/api/databases', database)).id).toBe('osier-2');
   });
 
   test.each([
@@ -233,7 +233,7 @@ describe('an SRU server that is added by its address', () => {
     const { storePath } = application;
     await application.application.close();
     application = await testApplication({}, storePath, { privateAddresses: true });
-    expect((await application.get('/api/databases/osier/said')).body).toEqual({ id: 'osier', ...named });
+    expect((await application.get('/api/databases/osier/settings')).body).toEqual({ id: 'osier', ...named });
     const elsewhere = await application.put('/api/databases/osier', {
       ...named,
       address: 'http://example.org/',

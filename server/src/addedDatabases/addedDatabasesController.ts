@@ -47,10 +47,10 @@ export class AddedDatabasesController {
     return this.added.add(database, person);
   }
 
-  @Get(':id/said')
-  @ApiOperation({ summary: 'What was said of an added database' })
-  said(@Param('id') id: string) {
-    return this.added.said(id);
+  @Get(':id/settings')
+  @ApiOperation({ summary: 'The settings of an added database' })
+  settings(@Param('id') id: string) {
+    return this.added.settings(id);
   }
 
   @Put(':id')

@@ -1,6 +1,12 @@
 import { Injectable, Logger, type OnModuleInit } from '@nestjs/common';
 import { dialectFrom, vocabularyToTurtle } from '@even-lantern/core';
-import type { CallBudget, ExploredServer, NewDatabase, Person, SaidOfDatabase } from '@even-lantern/contract';
+import type {
+  CallBudget,
+  ExploredServer,
+  NewDatabase,
+  Person,
+  DatabaseSettings,
+} from '@even-lantern/contract';
 import { IsNull, type EntityManager } from 'typeorm';
 import { badInput, conflict, databaseTrouble, notFound } from '../http/problem.js';
 import { AddedDatabaseRow, type KeptDatabase } from '../store/entities.js';
@@ -70,8 +76,8 @@ export class AddedDatabasesService implements OnModuleInit {
     }
   }
 
-  async add(said: NewDatabase, person: Person): Promise<SaidOfDatabase> {
-    const { budget, database } = budgetApart(said);
+  async add(settings: NewDatabase, person: Person): Promise<DatabaseSettings> {
+    const { budget, database } = budgetApart(settings);
     checkNames(database);
     const described = await this.described(database, null);
     return this.store.write(async (manager) => {
@@ -96,14 +102,14 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** What people said of a database that was added. */
-  async said(id: string): Promise<SaidOfDatabase> {
-    return saidOf(id, await this.kept(id));
+  async settings(id: string): Promise<DatabaseSettings> {
+    return settingsOf(id, await this.kept(id));
   }
 
   /** Says something else of a database. What was run in it, counted and given stays. */
-  async change(id: string, said: NewDatabase, person: Person): Promise<SaidOfDatabase> {
+  async change(id: string, settings: NewDatabase, person: Person): Promise<DatabaseSettings> {
     // How much it may be asked is changed by itself.
-    const { database } = budgetApart(said);
+    const { database } = budgetApart(settings);
     const before = await this.kept(id);
     if (!this.databases.knows(id)) throw notFound(`The added database “${id}” on the list`);
     if (
@@ -138,14 +144,14 @@ export class AddedDatabasesService implements OnModuleInit {
   }
 
   /** Brings back a database that was taken from the list. */
-  async restore(id: string, person: Person): Promise<SaidOfDatabase> {
+  async restore(id: string, person: Person): Promise<DatabaseSettings> {
     const kept = await this.kept(id);
     await this.store.write(async (manager) => {
       await manager.update(AddedDatabaseRow, { id }, { removedAt: null });
       await this.events.noteWithin(manager, id, 'brought back', kept.name, person);
     });
     this.connect(id, kept);
-    return saidOf(id, kept);
+    return settingsOf(id, kept);
   }
 
   /** @throws ProblemException for one that is not there, or cannot be read */
@@ -185,8 +191,8 @@ export class AddedDatabasesService implements OnModuleInit {
       vocabulary === null ? '' : vocabularyToTurtle(await this.vocabularies.get(vocabulary.id));
     if (database.how === 'address') {
       const { address, version, recordSchema, name, description, dialect } = database;
-      const said = { name, description, dialect, vocabulary, turtle, limits: database.limits };
-      return addedConnector({ address, version, recordSchema }, said, this.configuration.addedServers);
+      const settings = { name, description, dialect, vocabulary, turtle, limits: database.limits };
+      return addedConnector({ address, version, recordSchema }, settings, this.configuration.addedServers);
     }
     return handConnector(database, this.hand.connect(id, database), turtle);
   }
@@ -227,13 +233,13 @@ function setAside(): DatabaseConnector {
 }
 
 /** How much a database may be asked is kept beside what is said of it, as for those that ship with the program. */
-function budgetApart(said: NewDatabase): { database: NewDatabase; budget: CallBudget | null } {
-  if (said.how === 'hand') return { database: said, budget: null };
-  const { budget = null, ...database } = said;
+function budgetApart(settings: NewDatabase): { database: NewDatabase; budget: CallBudget | null } {
+  if (settings.how === 'hand') return { database: settings, budget: null };
+  const { budget = null, ...database } = settings;
   return { database, budget };
 }
 
-function saidOf(id: string, { vocabulary, ...others }: KeptDatabase): SaidOfDatabase {
+function settingsOf(id: string, { vocabulary, ...others }: KeptDatabase): DatabaseSettings {
   return { ...others, id, vocabulary: vocabulary?.id ?? null };
 }
 

@@ -62,14 +62,14 @@ export class MendEffectsService {
 
   /** What is written by hand, as it would be; null where nothing is written at the line any more, or it cannot be read. */
   private editsAfter(
-    { database, dialect, sent: said, edits, written }: CompiledStrategy,
+    { database, dialect, sent, edits, written }: CompiledStrategy,
     mend: Mend,
   ): Edits | null {
     if (mend.kind !== 'writeText') return edits;
     const text = written.get(mend.line);
     if (text === undefined) return null;
     const context = this.strategies.contextOfTexts(database);
-    const read = readEdit({ ...text, text: mend.text }, dialect, context, said);
+    const read = readEdit({ ...text, text: mend.text }, dialect, context, sent);
     return read.ok ? new Map([...edits, [mend.line, read.sent]]) : null;
   }
 
@@ -85,10 +85,7 @@ export class MendEffectsService {
 }
 
 /** The lines that the database would be told. */
-function linesOf(
-  { sent: said, context, dialect, edits }: CompiledStrategy,
-  { lanes, own }: Mendable,
-): Line[] {
-  const parts = own.map((line) => readOwnLine(line, context, said, dialect));
-  return compileLanes(lanes, { read: said, edits, own: parts }).lines;
+function linesOf({ sent, context, dialect, edits }: CompiledStrategy, { lanes, own }: Mendable): Line[] {
+  const parts = own.map((line) => readOwnLine(line, context, sent, dialect));
+  return compileLanes(lanes, { read: sent, edits, own: parts }).lines;
 }

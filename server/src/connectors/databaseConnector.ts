@@ -25,8 +25,8 @@ export interface DatabaseDescription {
   pageCap: number;
 }
 
-/** How a query is asked, where it is not in CQL or not of the present release. */
-export interface Asking {
+/** The language and release of a query, where it is not in CQL or not of the present release. */
+export interface SearchOptions {
   queryType?: string;
   release?: string;
 }
@@ -75,9 +75,9 @@ export interface DatabaseConnector {
   /** From now on, so many calls may be made; left out where nothing is called. */
   keepTo?(budget: CallBudget): void;
   explain(signal?: AbortSignal): Promise<DatabaseDescription>;
-  /** @param query canonical text, unless `asking` names another language */
-  count(query: string, signal?: AbortSignal, asking?: Asking): Promise<CountAnswer>;
-  search(query: string, page: Page, signal?: AbortSignal, asking?: Asking): Promise<SearchAnswer>;
+  /** @param query canonical text, unless `options` names another language */
+  count(query: string, signal?: AbortSignal, options?: SearchOptions): Promise<CountAnswer>;
+  search(query: string, page: Page, signal?: AbortSignal, options?: SearchOptions): Promise<SearchAnswer>;
   /**
    * Records by the database's own numbers: those that it has. Left out where it cannot be asked so.
    * @param accessions no more than a page holds

@@ -58,8 +58,8 @@ export async function beforeTimeout<T>(answer: Promise<T>, otherwise: T): Promis
   const spending = allowances.getStore();
   if (spending === undefined) return answer;
   const late = {};
-  const told = await withTimeout<T | typeof late>(Math.max(0, spending.until - Date.now()), answer, late);
-  if (told !== late) return told as T;
+  const answered = await withTimeout<T | typeof late>(Math.max(0, spending.until - Date.now()), answer, late);
+  if (answered !== late) return answered as T;
   spending.refused += 1;
   return otherwise;
 }

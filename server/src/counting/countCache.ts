@@ -63,9 +63,9 @@ export class CountCache implements OnApplicationShutdown {
     if (known !== undefined) return { hits: known, error: null };
     const under = this.pending.get(key);
     if (under === undefined && !takeCall()) return NOT_ASKED;
-    const asking = under ?? this.ask(database, text, key).finally(() => this.pending.delete(key));
-    this.pending.set(key, asking);
-    return beforeTimeout(asking, NOT_ASKED);
+    const request = under ?? this.ask(database, text, key).finally(() => this.pending.delete(key));
+    this.pending.set(key, request);
+    return beforeTimeout(request, NOT_ASKED);
   }
 
   /** Counts a string in a database's own dialect, and tells how the database read it. */
@@ -75,10 +75,10 @@ export class CountCache implements OnApplicationShutdown {
     if (known !== undefined) return asCounted(known);
     const under = this.pendingOwn.get(key);
     if (under === undefined && !takeCall()) return NOT_READ;
-    const asking =
+    const request =
       under ?? this.askOwn(database, text, queryType, key).finally(() => this.pendingOwn.delete(key));
-    this.pendingOwn.set(key, asking);
-    return beforeTimeout(asking, NOT_READ);
+    this.pendingOwn.set(key, request);
+    return beforeTimeout(request, NOT_READ);
   }
 
   private async askOwn(

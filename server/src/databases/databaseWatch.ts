@@ -200,21 +200,21 @@ export class DatabaseWatch {
       }
     };
     const released = async <T extends { release: string }>(
-      asked: string | undefined,
+      requested: string | undefined,
       call: (ends: AbortSignal) => Promise<T>,
       signal?: AbortSignal,
     ) => {
       const answer = await through(call, signal);
-      if (asked === undefined) this.heardOf(answer.release);
+      if (requested === undefined) this.heardOf(answer.release);
       return answer;
     };
     const { fetch } = direct;
     return {
       explain: () => through(() => direct.explain()),
-      count: (query, signal, asking) =>
-        released(asking?.release, (ends) => direct.count(query, ends, asking), signal),
-      search: (query, page, signal, asking) =>
-        released(asking?.release, (ends) => direct.search(query, page, ends, asking), signal),
+      count: (query, signal, options) =>
+        released(options?.release, (ends) => direct.count(query, ends, options), signal),
+      search: (query, page, signal, options) =>
+        released(options?.release, (ends) => direct.search(query, page, ends, options), signal),
       ...(fetch === undefined
         ? {}
         : {
@@ -232,8 +232,8 @@ export class DatabaseWatch {
   /** Some databases name another release in answers than in their description, always; they are asked only now and then. */
   private heardOf(release: string): void {
     if (this.known === null || release === this.known.description.release) return;
-    const told = release === this.news.release && Date.now() - this.news.at < this.times.everyMs;
-    if (told) return;
+    const known = release === this.news.release && Date.now() - this.news.at < this.times.everyMs;
+    if (known) return;
     this.news = { release, at: Date.now() };
     void this.refresh().catch(() => undefined);
   }

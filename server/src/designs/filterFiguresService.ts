@@ -108,7 +108,7 @@ function figuresOf(
   { vocabulary }: OpenDatabase,
   { index, designs }: KnownRecords,
   filters: readonly { how: Figures[number]['how']; query: Query | null }[],
-  wanted: readonly string[],
+  ofDesigns: readonly string[],
   tree: DesignTree,
 ): Figures {
   const context = evaluationContextOf(vocabulary);
@@ -116,6 +116,6 @@ function figuresOf(
     if (query === null) return [];
     const found = evaluate(query, index, context);
     if (!found.ok) throw badInput([{ path: 'words', message: found.error.message }]);
-    return [{ how, counts: filterCounts(docsOf(found.documents), designs, wanted, tree) }];
+    return [{ how, counts: filterCounts(docsOf(found.documents), designs, ofDesigns, tree) }];
   });
 }

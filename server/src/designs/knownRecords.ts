@@ -43,15 +43,15 @@ export class KnownRecordsService {
     const known = (await this.content.get()).known.find((each) => each.database === database.id);
     if (known === undefined) return null;
     const key = `${database.id}\n${database.description.release}`;
-    let asked = this.shipped.get(key);
-    if (asked === undefined) {
-      asked = fetched(database, known);
-      this.shipped.set(key, asked);
+    let fetching = this.shipped.get(key);
+    if (fetching === undefined) {
+      fetching = fetched(database, known);
+      this.shipped.set(key, fetching);
       // What failed is asked for anew the next time.
-      asked.catch(() => this.shipped.delete(key));
+      fetching.catch(() => this.shipped.delete(key));
     }
     const years = known.from === known.to ? String(known.from) : `${known.from} to ${known.to}`;
-    return { ...(await asked), years };
+    return { ...(await fetching), years };
   }
 
   /** The records of a database whose designs somebody judged in a review. */

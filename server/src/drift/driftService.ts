@@ -146,9 +146,9 @@ export class DriftService {
             then: await this.statesAsked(database, of('gained'), releases.then),
             now: await this.statesAsked(database, of('lost'), releases.now),
           };
-    const state = (end: End, asked: AskedStates, accession: string): RecordThen => {
+    const state = (end: End, fetched: RecordStates, accession: string): RecordThen => {
       const digest = end.found.get(accession);
-      if (digest === undefined) return asked === null ? 'untold' : (asked.get(accession) ?? 'absent');
+      if (digest === undefined) return fetched === null ? 'untold' : (fetched.get(accession) ?? 'absent');
       return states.get(stateKey(accession, digest)) ?? states.get(stateKey(accession, null)) ?? 'untold';
     };
     const context = { releases, renames: now.content.renamed ?? [] };
@@ -210,10 +210,10 @@ export class DriftService {
     const states = new Map<string, BibRecord>();
     const take = (accession: string, text: string, present: boolean) => {
       const digest = stateDigest(text);
-      const wanted = [then, now].some(({ found }) => found.get(accession) === digest);
-      if (!wanted && !present) return;
+      const inEither = [then, now].some(({ found }) => found.get(accession) === digest);
+      if (!inEither && !present) return;
       const record = JSON.parse(text) as BibRecord;
-      if (wanted) states.set(stateKey(accession, digest), record);
+      if (inEither) states.set(stateKey(accession, digest), record);
       // Runs of earlier releases of the program kept no states: what is there now stands for those.
       if (present) states.set(stateKey(accession, null), record);
     };
@@ -235,7 +235,7 @@ export class DriftService {
     { connector, description }: OpenDatabase,
     accessions: readonly string[],
     release: string,
-  ): Promise<AskedStates> {
+  ): Promise<RecordStates> {
     const { fetch } = connector;
     const answers = release === description.release || description.releases.includes(release);
     if (fetch === undefined || !answers) return null;
@@ -257,7 +257,7 @@ export class DriftService {
   }
 }
 
-type AskedStates = ReadonlyMap<string, BibRecord> | null;
+type RecordStates = ReadonlyMap<string, BibRecord> | null;
 const SIDES: readonly DriftedRecord['side'][] = ['gained', 'lost', 'kept'];
 
 function stateKey(accession: string, digest: string | null): string {

@@ -44,12 +44,12 @@ export async function editUnderWay(
   reflector: Reflector,
   read: EntityManager,
 ): Promise<EditUnderWay | null> {
-  const said = reflector.get<ReviewEdit | null | undefined>(REVIEW_EDIT, context.getHandler());
-  if (said == null) return null;
+  const declared = reflector.get<ReviewEdit | null | undefined>(REVIEW_EDIT, context.getHandler());
+  if (declared == null) return null;
   const { headers, params } = context.switchToHttp().getRequest<Request>();
   const [personId, edit] = [headers[PERSON_HEADER], headers[EDIT_HEADER]];
   if (typeof personId !== 'string') return null;
-  const { of, undoable = true, words = null } = said;
+  const { of, undoable = true, words = null } = declared;
   const id = String(params['id']);
   const reviewId = of === undefined ? id : await reviewOfRow(read, of, id);
   if (reviewId === null) return null;

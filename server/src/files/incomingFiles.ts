@@ -125,7 +125,7 @@ export class IncomingFiles implements OnApplicationShutdown {
       job,
       false,
       (path, _read, progress, signal) =>
-        use(path, (told) => progress.next({ ...progress.value, ...told }), signal),
+        use(path, (more) => progress.next({ ...progress.value, ...more }), signal),
       { bytes: MOST_BYTES_UNREAD, ms: MOST_MS_UNREAD },
     );
   }

@@ -40,8 +40,8 @@ export async function recordsInFile(
   out.end();
   await finished(out);
   const twice = numbering.troubles.slice(0, MOST_TROUBLES);
-  const told = [...troubles, ...twice];
-  return { records, troubles: records === 0 && told.length === 0 ? [NO_RECORDS] : told };
+  const all = [...troubles, ...twice];
+  return { records, troubles: records === 0 && all.length === 0 ? [NO_RECORDS] : all };
 }
 
 async function write(out: WriteStream, text: string): Promise<void> {

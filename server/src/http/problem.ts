@@ -122,11 +122,11 @@ export function problemOf(error: unknown): Problem {
 export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
-    const told = problemOf(error);
+    const problem = problemOf(error);
     if (response.headersSent) {
       response.end();
       return;
     }
-    response.status(told.status).type('application/problem+json').send(JSON.stringify(told));
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   }
 }

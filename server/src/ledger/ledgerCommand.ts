@@ -123,12 +123,12 @@ function* troubles(
 ): Iterable<{ fits: boolean; text: string }> {
   const verifiers = (seals.length === 0 ? [null] : seals).map((seal) => ledgerVerifier(seal, sha256));
   for (const entry of entries) for (const verifier of verifiers) verifier.takeKept(entry);
-  const told = new Set<string>();
+  const printed = new Set<string>();
   for (const verifier of verifiers) {
     const result = verifier.end();
     const text = `${verificationText(result)} Seal ${sealText(result.seal)}`;
-    if (told.has(text)) continue;
-    told.add(text);
+    if (printed.has(text)) continue;
+    printed.add(text);
     yield { fits: result.broken === null && result.fit !== 'cut' && result.fit !== 'other', text };
   }
 }

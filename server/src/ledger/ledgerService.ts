@@ -165,7 +165,7 @@ export class LedgerService {
   }
 
   note(reviewId: string, { about, text, timeZone }: LedgerNote, person: Person): Promise<LedgerEntry> {
-    return this.tell(reviewId, about, person, (told) => ({ ...told, kind: 'note', text, timeZone }));
+    return this.tell(reviewId, about, person, (stamp) => ({ ...stamp, kind: 'note', text, timeZone }));
   }
 
   correct(
@@ -173,8 +173,8 @@ export class LedgerService {
     { about, what, was, is, text, timeZone }: LedgerCorrection,
     person: Person,
   ): Promise<LedgerEntry> {
-    return this.tell(reviewId, about, person, (told) => ({
-      ...told,
+    return this.tell(reviewId, about, person, (stamp) => ({
+      ...stamp,
       kind: 'correction',
       what,
       was,
@@ -235,7 +235,7 @@ export class LedgerService {
     reviewId: string,
     about: number,
     person: Person,
-    content: (told: {
+    content: (stamp: {
       about: EntryReference;
       by: string;
       at: string;
@@ -245,8 +245,12 @@ export class LedgerService {
     return this.store.write(async (manager) => {
       await this.reviews.expect(reviewId, manager);
       const { hash } = await this.expectRow(manager, reviewId, about);
-      const told = { by: person.name, at: new Date().toISOString(), applicationVersion: APPLICATION_VERSION };
-      return this.append(manager, reviewId, {}, content({ about: { entry: about, hash }, ...told }));
+      const stamp = {
+        by: person.name,
+        at: new Date().toISOString(),
+        applicationVersion: APPLICATION_VERSION,
+      };
+      return this.append(manager, reviewId, {}, content({ about: { entry: about, hash }, ...stamp }));
     });
   }
 

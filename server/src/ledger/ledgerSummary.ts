@@ -34,17 +34,17 @@ export function summaryOf(content: LedgerContent): KeptSummary {
       about: content.repeats?.entry ?? null,
     };
   }
-  const told = { ...none, kind: content.kind, at: content.at, by: content.by };
+  const common = { ...none, kind: content.kind, at: content.at, by: content.by };
   switch (content.kind) {
     case 'note':
-      return { ...told, title: content.text, about: content.about.entry };
+      return { ...common, title: content.text, about: content.about.entry };
     case 'correction': {
       const { what, was, is, about } = content;
-      return { ...told, title: `${what}: ${was === '' ? '' : `${was} → `}${is}`, about: about.entry };
+      return { ...common, title: `${what}: ${was === '' ? '' : `${was} → `}${is}`, about: about.entry };
     }
     case 'elsewhere': {
       const { place, count, way, file } = content;
-      return { ...told, title: place, hits: count, fetched: file?.records ?? 0, purpose: way };
+      return { ...common, title: place, hits: count, fetched: file?.records ?? 0, purpose: way };
     }
   }
 }

@@ -116,7 +116,7 @@ export class ProfileService {
           ),
     ]);
     let left = before;
-    const told = reading.limits.map((read, i): LimitStep => {
+    const limitSteps = reading.limits.map((read, i): LimitStep => {
       const [
         remains = NOTHING,
         only = NOTHING,
@@ -160,8 +160,8 @@ export class ProfileService {
       release,
       simulated,
       before,
-      remains: told.at(-1)?.remains ?? before,
-      steps: told,
+      remains: limitSteps.at(-1)?.remains ?? before,
+      steps: limitSteps,
       problems: strategies.sent.problems,
     };
   }
@@ -226,7 +226,7 @@ export class ProfileService {
   /** Values that no index of the database counts: each is counted as it would be applied. */
   private oneByOne(
     database: OpenDatabase,
-    within: Query,
+    base: Query,
     kind: string,
     values: readonly string[],
   ): Promise<ValueCount[]> {
@@ -235,9 +235,7 @@ export class ProfileService {
         const limit = { kind, values: { kind: 'values' as const, values: [value] }, ways: {} };
         const { query } = applyLimit(limit, appliedIn(database));
         const counted =
-          query === null
-            ? null
-            : await this.counts.count(database, { kind: 'and', operands: [within, query] });
+          query === null ? null : await this.counts.count(database, { kind: 'and', operands: [base, query] });
         return { value, count: counted?.hits ?? 0 };
       }),
     );
@@ -254,21 +252,21 @@ function applyLimitWays(kind: string, database: OpenDatabase): boolean {
 }
 
 /** The strategy before its limits, as the database is told it, and what each limit makes of it. */
-function profiled({ strategies: { sent: said }, limits, edits, database }: CompiledStrategy): Profiled {
-  const line = said.lines.find(({ kind }) => kind === 'whole');
-  const whole = line === undefined ? null : standaloneQuery(line, said.lines);
+function profiled({ strategies: { sent }, limits, edits, database }: CompiledStrategy): Profiled {
+  const line = sent.lines.find(({ kind }) => kind === 'whole');
+  const whole = line === undefined ? null : standaloneQuery(line, sent.lines);
   const steps = profileQueries(
     whole ?? { kind: 'everything' },
     limits.map((read) => ({ query: read.sent, lacking: read.sent === null ? null : read.lacking })),
   );
   const written = limits.some(({ limit }) => edits.has(limitKey(limit.id)));
-  const told = written ? withWritten(said.lines, limits, whole) : steps;
+  const applied = written ? withWritten(sent.lines, limits, whole) : steps;
   return {
     whole,
-    steps: told.map((step, i) => ({
+    steps: applied.map((step, i) => ({
       ...step,
-      compared: comparedAt(limits[i], told[i - 1]?.remains ?? whole, database),
-      against: againstFilter(limits[i], told[i - 1]?.remains ?? whole, database),
+      compared: comparedAt(limits[i], applied[i - 1]?.remains ?? whole, database),
+      against: againstFilter(limits[i], applied[i - 1]?.remains ?? whole, database),
     })),
   };
 }
@@ -284,11 +282,11 @@ function comparedAt(
     applyLimit({ ...read.limit, ways: { [database.id]: way } }, appliedIn(database));
   const [own, words] = [by('own'), by('words')];
   if (own.way !== 'own' || own.query === null || words.query === null) return null;
-  const within = (include: Query): Query => ({ kind: 'and', operands: [before, include] });
+  const limited = (include: Query): Query => ({ kind: 'and', operands: [before, include] });
   return {
-    ownOnly: { kind: 'not', include: within(own.query), exclude: words.query },
-    both: within({ kind: 'and', operands: [own.query, words.query] }),
-    wordsOnly: { kind: 'not', include: within(words.query), exclude: own.query },
+    ownOnly: { kind: 'not', include: limited(own.query), exclude: words.query },
+    both: limited({ kind: 'and', operands: [own.query, words.query] }),
+    wordsOnly: { kind: 'not', include: limited(words.query), exclude: own.query },
   };
 }
 
@@ -306,10 +304,10 @@ function againstFilter(
       .query;
   const [mine, filter] = [by(read.limit.values), by(values)];
   if (mine === null || filter === null) return null;
-  const within = (include: Query): Query => ({ kind: 'and', operands: [before, include] });
+  const limited = (include: Query): Query => ({ kind: 'and', operands: [before, include] });
   return {
-    gained: { kind: 'not', include: within(mine), exclude: filter },
-    missed: { kind: 'not', include: within(filter), exclude: mine },
+    gained: { kind: 'not', include: limited(mine), exclude: filter },
+    missed: { kind: 'not', include: limited(filter), exclude: mine },
   };
 }
 
@@ -332,11 +330,11 @@ function withWritten(
 
 /** What the strategy finds within all limits but one; null where there is nothing to search. */
 function leftByOthers(
-  { strategies: { sent: said }, limits }: CompiledStrategy,
+  { strategies: { sent }, limits }: CompiledStrategy,
   except: string | null,
 ): Query | null {
-  const line = said.lines.find(({ kind }) => kind === 'whole');
+  const line = sent.lines.find(({ kind }) => kind === 'whole');
   if (line === undefined) return null;
   const others = limits.flatMap(({ limit, sent: query }) => (limit.id === except ? [] : (query ?? [])));
-  return { kind: 'and', operands: [standaloneQuery(line, said.lines), ...others] };
+  return { kind: 'and', operands: [standaloneQuery(line, sent.lines), ...others] };
 }

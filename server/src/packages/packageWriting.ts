@@ -42,7 +42,7 @@ const BEGINNINGS = ['', ...'123456789abcdef'];
 export function packageOf(
   manager: EntityManager,
   reviewId: string,
-  told: (rows: number) => void,
+  progress: (rows: number) => void,
   signal: AbortSignal,
 ): { stream: NodeJS.ReadableStream; done: Promise<void> } {
   const zip = new ZipFile();
@@ -77,7 +77,7 @@ export function packageOf(
           if (isTable) {
             const more = text.split('\n').length - 1;
             rows += more;
-            told((written += more));
+            progress((written += more));
           }
           yield bytes;
         }

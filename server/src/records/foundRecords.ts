@@ -29,10 +29,10 @@ export class FoundRecords {
    * @param asked for how many the database was asked; what it gives beyond is left out, since it would come again
    * @returns those that have not come before
    */
-  take(records: readonly BibRecord[], asked: number): RankedRecord[] {
-    this.beyond += Math.max(0, records.length - asked);
+  take(records: readonly BibRecord[], pageSize: number): RankedRecord[] {
+    this.beyond += Math.max(0, records.length - pageSize);
     const fresh: RankedRecord[] = [];
-    for (const record of records.slice(0, asked)) {
+    for (const record of records.slice(0, pageSize)) {
       this.given += 1;
       if (this.seen.has(record.accession)) {
         this.repeated += 1;

@@ -113,7 +113,7 @@ export class RecordDesignsService implements BeforeApplicationShutdown {
       });
       if (rows.length === 0) return;
       const task = { rules, taxonomy, records: rows.map(({ record }) => record) };
-      const told = await this.pool.run(task, { signal: AbortSignal.timeout(MOST_MS) });
+      const designs = await this.pool.run(task, { signal: AbortSignal.timeout(MOST_MS) });
       await this.store.write(async (manager) => {
         for (const [i, { id, lastRunId, lastSearchId }] of rows.entries()) {
           // What somebody judged or a run brought meanwhile goes before it.
@@ -124,7 +124,7 @@ export class RecordDesignsService implements BeforeApplicationShutdown {
             design: IsNull(),
             designJudged: false,
           };
-          await manager.update(RecordRow, where, { design: told[i] ?? '' });
+          await manager.update(RecordRow, where, { design: designs[i] ?? '' });
         }
       });
       await pause(PAUSE_MS);

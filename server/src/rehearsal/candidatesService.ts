@@ -55,8 +55,8 @@ export class CandidatesService {
 
   async sample({ database: id, content }: SampleRequest): Promise<Sample> {
     const database = await this.databases.open(id);
-    const { sent: said } = await this.strategies.resolversFor(database, [content]);
-    const own = termQuery(content, said);
+    const { sent } = await this.strategies.resolversFor(database, [content]);
+    const own = termQuery(content, sent);
     if (!own.ok) return { hits: null, error: own.message, records: [] };
     return this.counts.sample(database, own.query);
   }

@@ -83,7 +83,7 @@ export class EffectsService {
 
   /** A term that adds nothing to its lane adds nothing to the whole, so that need not be asked. */
   private async withoutTerms(
-    { database, lanes, sent: said, edits, strategies }: CompiledStrategy,
+    { database, lanes, sent, edits, strategies }: CompiledStrategy,
     whole: Line,
     counted: Counted,
   ): Promise<Record<string, Counted>> {
@@ -91,14 +91,14 @@ export class EffectsService {
     const usedByOthers = new Set(
       lines.filter(({ kind, edited }) => kind !== 'lane' || edited).flatMap(({ query }) => linesIn(query)),
     );
-    const told = await inTurns(
+    const effects = await inTurns(
       lines.filter(({ kind }) => kind === 'term'),
       async (line): Promise<[string, Counted][]> => {
         if (line.termId === null) return [];
         const lane = lanes.find(({ id }) => id === line.laneId);
         const term =
           lane === undefined ? undefined : searchedTerms(lane).find(({ id }) => id === line.termId);
-        const adds = lane && term ? addsQuery(term, lane, said, edits) : null;
+        const adds = lane && term ? addsQuery(term, lane, sent, edits) : null;
         if (adds !== null && !usedByOthers.has(line.number)) {
           const { hits } = await this.counts.count(database, adds);
           if (hits === 0) return [[line.termId, counted]];
@@ -107,19 +107,19 @@ export class EffectsService {
         return [[line.termId, without === null ? NOTHING_FOUND : await this.counts.count(database, without)]];
       },
     );
-    return Object.fromEntries(told.flat());
+    return Object.fromEntries(effects.flat());
   }
 
   private async withoutOwn(
     { database }: CompiledStrategy,
     parts: readonly PartOfLine[],
   ): Promise<Record<string, Counted>> {
-    const told = await inTurns(parts, async (part): Promise<[string, Counted][]> => {
+    const effects = await inTurns(parts, async (part): Promise<[string, Counted][]> => {
       if (part.ownId === null) return [];
       const without = joinParts(parts.filter((each) => each !== part));
       return [[part.ownId, without === null ? NOTHING_FOUND : await this.counts.count(database, without)]];
     });
-    return Object.fromEntries(told.flat());
+    return Object.fromEntries(effects.flat());
   }
 
   private async leftOut(
@@ -144,10 +144,10 @@ export class EffectsService {
   }
 
   private overlaps({ database }: CompiledStrategy, parts: readonly PartOfLine[]): Promise<LaneOverlap[]> {
-    const asked = parts.flatMap(({ laneId, role, query }) =>
+    const laneParts = parts.flatMap(({ laneId, role, query }) =>
       laneId === null || role === 'leavesOut' ? [] : [{ laneId, query }],
     );
-    const pairs = asked.flatMap((a, i) => asked.slice(i + 1).map((b) => [a, b] as const));
+    const pairs = laneParts.flatMap((a, i) => laneParts.slice(i + 1).map((b) => [a, b] as const));
     return inTurns(pairs, async ([a, b]): Promise<LaneOverlap> => ({
       laneIds: [a.laneId, b.laneId],
       ...(await this.counts.count(database, { kind: 'and', operands: [a.query, b.query] })),

@@ -122,11 +122,11 @@ export class OverlapService {
     const key = `${database.id}\n${description.release}\n${text}`;
     const known = this.found.get(key);
     if (known !== undefined) return known;
-    const asking = { queryType: dialect?.id ?? 'cql' };
+    const options = { queryType: dialect?.id ?? 'cql' };
     const works: FoundWork[] = [];
     for (let hits = 1; works.length < hits;) {
       const page = { start: works.length + 1, size: description.pageCap };
-      const answer = await connector.search(text, page, undefined, asking);
+      const answer = await connector.search(text, page, undefined, options);
       hits = answer.hits;
       if (hits > MOST_RECORDS) return `More than ${MOST_RECORDS} records are not compared.`;
       if (answer.records.length === 0) break;

@@ -14,7 +14,7 @@ import { begunOf, linesOf } from './runState.js';
 /** Behind the dialect in the ledger, where a person asked. */
 const BY_HAND = ', asked by hand: counts entered, records from exported files';
 /** What goes on by itself can wait longer for the store than a person who looks on. */
-export const LONG_TIMEOUT = { patience: 60_000 };
+export const LONG_TIMEOUT = { timeoutMs: 60_000 };
 const AGAIN_MS = 1000;
 const MOST_PAUSE_MS = 30_000;
 const MOST_TRIES = 3;

@@ -17,7 +17,7 @@ export function loggedLimits(
   const kept = new Map(keptLimits.map((limit) => [limit.id, limit]));
   // A state of a strategy does not tell who set its limits.
   const setting = new Map(present.map((limit) => [limit.id, limit]));
-  const without = on.filter(({ limit, sent: said }) => said !== null && kept.get(limit.id)?.reason === '');
+  const without = on.filter(({ limit, sent }) => sent !== null && kept.get(limit.id)?.reason === '');
   if (without.length > 0) {
     throw badInput(
       without.map(({ limit }) => ({
@@ -26,15 +26,15 @@ export function loggedLimits(
       })),
     );
   }
-  return on.map(({ limit, way, sent: said, unavailable }) => {
+  return on.map(({ limit, way, sent, unavailable }) => {
     const line = shown.intended.lines.find(({ limitId }) => limitId === limit.id)?.number ?? null;
     const { reason = '' } = kept.get(limit.id) ?? {};
     const { changedBy = '', changedAt = '' } = setting.get(limit.id) ?? {};
     return {
       limit: limitText(limit),
       reason,
-      way: said === null ? null : wayText(way),
-      notApplied: said === null ? (unavailable ?? 'not applied in this database, as somebody chose') : null,
+      way: sent === null ? null : wayText(way),
+      notApplied: sent === null ? (unavailable ?? 'not applied in this database, as somebody chose') : null,
       line,
       before: null,
       after: null,

@@ -8,10 +8,10 @@ import {
   type Strategy,
 } from '@even-lantern/core';
 import type { Run, RunMark, RunStatus } from '@even-lantern/contract';
-import type { Asking } from '../connectors/databaseConnector.js';
+import type { SearchOptions } from '../connectors/databaseConnector.js';
 import type { Begun, RunRow } from '../store/entities.js';
 
-export function askingOf({ queryType, release }: RunRow): Asking {
+export function searchOptionsOf({ queryType, release }: RunRow): SearchOptions {
   // A database that has but one release may give it no date.
   return { queryType, ...(release === '' ? {} : { release }) };
 }
@@ -57,11 +57,11 @@ export function marksOf(
   { vocabulary, limitFields }: DialectContext,
 ): RunMark[] {
   const last = lines.findLast(({ kind, edited }) => edited && (kind === 'whole' || kind === 'limit'));
-  const asking = ownLines.filter(({ role }) => role === 'narrows' || role === 'adds').map(({ id }) => id);
+  const searching = ownLines.filter(({ role }) => role === 'narrows' || role === 'adds').map(({ id }) => id);
   const marking =
     last !== undefined
       ? [last]
-      : lines.filter(({ kind, ownId }) => kind === 'lane' || (ownId !== null && asking.includes(ownId)));
+      : lines.filter(({ kind, ownId }) => kind === 'lane' || (ownId !== null && searching.includes(ownId)));
   return marking.map((line) => ({
     laneId: line.laneId,
     vocabulary,

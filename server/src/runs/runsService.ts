@@ -28,7 +28,7 @@ import { FoundRecords, type RankedRecord } from '../records/foundRecords.js';
 import { asSource, keepRecords } from '../records/keepRecords.js';
 import { LONG_TIMEOUT, RunClosing } from './runClosing.js';
 import { RunPlanning, tooManyText, type PlannedRun } from './runPlanning.js';
-import { askingOf, linesOf, runOf } from './runState.js';
+import { searchOptionsOf, linesOf, runOf } from './runState.js';
 
 interface ActiveRun {
   progress: BehaviorSubject<Run>;
@@ -242,7 +242,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     const lines = linesOf(row);
     for (const line of lines) {
       try {
-        const { hits, release } = await connector.count(line.string, signal, askingOf(row));
+        const { hits, release } = await connector.count(line.string, signal, searchOptionsOf(row));
         this.sameRelease(row, release);
         line.hits = hits;
         row.hits = hits;
@@ -270,7 +270,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     }
     while (whole !== undefined && found.given < hits) {
       const page = { start: found.given + 1, size: Math.min(description.pageCap, hits - found.given) };
-      const answer = await connector.search(whole.string, page, signal, askingOf(row));
+      const answer = await connector.search(whole.string, page, signal, searchOptionsOf(row));
       this.sameRelease(row, answer.release);
       if (answer.hits !== hits) {
         throw new DatabaseError(`the count changed from ${hits} to ${answer.hits} between two pages`, false);

@@ -87,13 +87,13 @@ test('a store that another program locks is waited for; longer than a change can
   const other = new Database(path);
   other.exec('BEGIN IMMEDIATE');
   const waiting = add('patient');
-  const short = store.write((manager) => manager.insert(PersonRow, person('short')), { patience: 300 });
+  const short = store.write((manager) => manager.insert(PersonRow, person('short')), { timeoutMs: 300 });
   expect(await names()).toEqual([]);
   setTimeout(() => other.exec('COMMIT'), 1000);
   await waiting;
   await short;
   other.exec('BEGIN IMMEDIATE');
-  const late = store.write((manager) => manager.insert(PersonRow, person('late')), { patience: 300 });
+  const late = store.write((manager) => manager.insert(PersonRow, person('late')), { timeoutMs: 300 });
   await expect(late).rejects.toMatchObject({ kind: 'locked', message: 'Another program holds the store.' });
   other.exec('ROLLBACK');
   other.close();

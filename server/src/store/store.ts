@@ -38,7 +38,7 @@ export type WriteWatch = () => ((manager: EntityManager) => Promise<() => Promis
 
 export interface WriteOptions {
   /** how long to wait for a store that another program holds, in milliseconds */
-  patience?: number;
+  timeoutMs?: number;
 }
 
 export class Store implements OnApplicationShutdown {
@@ -50,7 +50,7 @@ export class Store implements OnApplicationShutdown {
   constructor(
     private readonly writer: DataSource,
     private readonly reader: DataSource,
-    private readonly hold: FolderLock,
+    private readonly lock: FolderLock,
     private readonly openReader: () => Promise<DataSource>,
   ) {}
 
@@ -83,12 +83,12 @@ export class Store implements OnApplicationShutdown {
    */
   write<T>(
     work: (manager: EntityManager) => Promise<T>,
-    { patience = TIMEOUT_MS }: WriteOptions = {},
+    { timeoutMs = TIMEOUT_MS }: WriteOptions = {},
   ): Promise<T> {
     if (this.writing.getStore() === true) {
       throw new Error('A change within a change would wait for itself: use the manager of the outer one.');
     }
-    const until = Date.now() + patience;
+    const until = Date.now() + timeoutMs;
     const begins = this.watch();
     const watched = async (manager: EntityManager): Promise<T> => {
       const ends = await begins?.(manager);
@@ -112,7 +112,7 @@ export class Store implements OnApplicationShutdown {
     await this.queue(() => this.reader.destroy());
     await this.writer.destroy();
     this.writing.disable();
-    this.hold.release();
+    this.lock.release();
   }
 
   /**
@@ -168,11 +168,11 @@ export class Store implements OnApplicationShutdown {
  * @throws StoreTrouble where it cannot be used, in words for a person
  */
 export async function openStore(path: string): Promise<Store> {
-  let hold: FolderLock | null = null;
+  let lock: FolderLock | null = null;
   const opened: DataSource[] = [];
   try {
     mkdirSync(dirname(path), { recursive: true });
-    hold = lockFolder(dirname(path));
+    lock = lockFolder(dirname(path));
     await bringUp(path);
     const writer = sourceOf(path, 'synchronous = FULL', `wal_autocheckpoint = ${CHECKPOINT_PAGES}`);
     opened.push(writer);
@@ -180,10 +180,10 @@ export async function openStore(path: string): Promise<Store> {
     const reader = sourceOf(path, 'query_only = ON', `cache_size = -${READING_CACHE_KB}`);
     opened.push(reader);
     await reader.initialize();
-    return new Store(writer, reader, hold, () => sourceOf(path, 'query_only = ON').initialize());
+    return new Store(writer, reader, lock, () => sourceOf(path, 'query_only = ON').initialize());
   } catch (error) {
     await Promise.allSettled(opened.map((source) => source.destroy()));
-    hold?.release();
+    lock?.release();
     throw storeTroubleIn(error) ?? error;
   }
 }

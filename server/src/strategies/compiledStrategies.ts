@@ -168,11 +168,11 @@ export class CompiledStrategies {
     queries: readonly Query[],
     release: string | undefined,
   ): Promise<DialectContext> {
-    const wanted = queries.flatMap((query) => patternsToSpell(query, dialect.abilities));
+    const patterns = queries.flatMap((query) => patternsToSpell(query, dialect.abilities));
     const key = (pattern: object, field: string) => JSON.stringify([pattern, field]);
     const known = new Map(
       await Promise.all(
-        wanted.map(
+        patterns.map(
           async ({ pattern, field }) =>
             [
               key(pattern, field),

@@ -209,8 +209,8 @@ function unreadable(written: ReadonlyMap<string, ParsedLine>, lines: readonly Li
   return [...written.values()].flatMap(({ line: key, problem }): StrategyProblem[] => {
     if (problem === null) return [];
     const line = lines.find((each) => lineKeyOf(each) === key);
-    const told = `was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
-    if (line === undefined) return [{ laneId: null, termId: null, line: key, message: `A line ${told}` }];
-    return [{ laneId: line.laneId, termId: line.termId, line: key, number: line.number, message: told }];
+    const text = `was written by hand and cannot be read: ${problem.message} Until it is mended, what the lanes give is searched.`;
+    if (line === undefined) return [{ laneId: null, termId: null, line: key, message: `A line ${text}` }];
+    return [{ laneId: line.laneId, termId: line.termId, line: key, number: line.number, message: text }];
   });
 }

@@ -33,7 +33,7 @@ export interface IndexedDatabase {
 }
 
 /** @param asked notes every query with its language and release */
-export function indexedConnector(database: IndexedDatabase, asked: string[] = []): DatabaseConnector {
+export function indexedConnector(database: IndexedDatabase, calls: string[] = []): DatabaseConnector {
   const { name, dialect, vocabulary, records, headingFor, releases = ['2026-10-01'] } = database;
   const index = buildIndex(records);
   const indexBefore = database.earlier === undefined ? index : buildIndex(database.earlier);
@@ -74,17 +74,17 @@ export function indexedConnector(database: IndexedDatabase, asked: string[] = []
         pageCap: 50,
       };
     },
-    async count(query, signal, asking) {
+    async count(query, signal, options) {
       const { records: _records, ...answer } = await connector.search(
         query,
         { start: 1, size: 0 },
         signal,
-        asking,
+        options,
       );
       return answer;
     },
     async search(text, { start, size }, _signal, { queryType = 'cql', release = present } = {}) {
-      asked.push(`${queryType} ${release}: ${text}`);
+      calls.push(`${queryType} ${release}: ${text}`);
       const query = understand(text, queryType);
       const found = evaluate(query, release === present ? index : indexBefore, {
         narrowerOf: (_vocabulary, label) =>
@@ -101,7 +101,7 @@ export function indexedConnector(database: IndexedDatabase, asked: string[] = []
       };
     },
     async fetch(accessions, release = present) {
-      asked.push(`numbers ${release}: ${accessions.join(' ')}`);
+      calls.push(`numbers ${release}: ${accessions.join(' ')}`);
       const held = release === present ? records : (database.earlier ?? records);
       const found = held.filter(({ accession }) => accessions.includes(accession));
       return { hits: found.length, release, understood: '', records: found };

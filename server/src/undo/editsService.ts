@@ -125,8 +125,8 @@ async function keep(
   const at = new Date().toISOString();
   if (last !== null && goesOn(last, step, edit, at)) {
     const both = joinedSteps(last.step, step);
-    const said = words ?? stepInWords(both, before, after);
-    await manager.update(EditStepRow, { id: last.id }, { at, step: both, words: said });
+    const description = words ?? stepInWords(both, before, after);
+    await manager.update(EditStepRow, { id: last.id }, { at, step: both, words: description });
     return;
   }
   const position = (last?.position ?? 0) + 1;

@@ -31,9 +31,9 @@ export class ComparisonService {
       );
       if (before === undefined || after === undefined) throw new RangeError('two versions are compared');
       const { database } = after;
-      const [found, finds] = [before, after].map(({ strategies: { sent: said } }) => {
-        const line = foundLine(said.lines);
-        return line === undefined ? null : standaloneQuery(line, said.lines);
+      const [found, finds] = [before, after].map(({ strategies: { sent } }) => {
+        const line = foundLine(sent.lines);
+        return line === undefined ? null : standaloneQuery(line, sent.lines);
       });
       const count = async (query: Query | null | undefined) =>
         query == null ? null : (await this.counts.count(database, query)).hits;

@@ -39,7 +39,7 @@ export async function restore(
     manager,
     OwnLineRow,
     await manager.findBy(OwnLineRow, { reviewId }),
-    state.ownLines.map(({ id, role, on, text, note: said }) => ({ id, role, on, text, note: said })),
+    state.ownLines.map(({ id, role, on, text, note: noteText }) => ({ id, role, on, text, note: noteText })),
     changed,
   );
   await restoreRows(

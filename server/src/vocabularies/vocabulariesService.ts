@@ -127,7 +127,7 @@ export class VocabulariesService implements OnModuleInit {
       );
     }
     const earlier = await this.find(vocabulary.id);
-    const told = [
+    const importNotes = [
       ...notes,
       ...(earlier === null ? [] : await this.withdrawn(earlier, vocabulary.id, labels)),
     ];
@@ -138,7 +138,7 @@ export class VocabulariesService implements OnModuleInit {
       release: vocabulary.release,
       headings: labels.length,
       content: JSON.stringify(vocabulary),
-      notes: told,
+      notes: importNotes,
       at: new Date().toISOString(),
       personId: person.id,
     };
@@ -163,7 +163,7 @@ export class VocabulariesService implements OnModuleInit {
       release: row.release,
       headings: row.headings,
       databases: [],
-      imported: { at: row.at, person: person.name, notes: told },
+      imported: { at: row.at, person: person.name, notes: importNotes },
     };
   }
 

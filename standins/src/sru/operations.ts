@@ -81,7 +81,7 @@ export function sruService(database: StandInDatabase): SruService {
       refuse(71, escaping, 'Records come as xml, or as a string that is escaped.');
     }
     const startRecord = wholeNumber(parameters, 'startRecord', 1, 1);
-    const wanted = wholeNumber(parameters, 'maximumRecords', DEFAULT_PAGE, 0);
+    const requested = wholeNumber(parameters, 'maximumRecords', DEFAULT_PAGE, 0);
     const sort = sortOf(parameters.sortKeys, read.sortBy);
     const { query } = read;
 
@@ -99,17 +99,17 @@ export function sruService(database: StandInDatabase): SruService {
     const numbered = named === null ? null : numberedDocs(named);
     const total = numbered?.length ?? found.documents.size;
     const diagnostics: Diagnostic[] = [];
-    if (wanted > database.pageCap) {
+    if (requested > database.pageCap) {
       const message = `At most ${database.pageCap} records come in one answer.`;
       diagnostics.push({ number: 60, details: String(database.pageCap), message });
     }
-    if (wanted > 0 && startRecord > total && total > 0) {
+    if (requested > 0 && startRecord > total && total > 0) {
       refuse(61, String(startRecord), `There are ${total} records; ${startRecord} is beyond the last.`);
     }
     const records: BibRecord[] = [];
-    if (wanted > 0 && total > 0) {
+    if (requested > 0 && total > 0) {
       const order = numbered ?? ordered(query, sort, () => docsOf(found.documents));
-      const page = order.subarray(startRecord - 1, startRecord - 1 + Math.min(wanted, database.pageCap));
+      const page = order.subarray(startRecord - 1, startRecord - 1 + Math.min(requested, database.pageCap));
       for (const doc of page) {
         const record = database.records[doc];
         if (record !== undefined) records.push(record);
@@ -138,7 +138,7 @@ export function sruService(database: StandInDatabase): SruService {
         query: understood,
         queryType,
         startRecord: String(startRecord),
-        maximumRecords: String(wanted),
+        maximumRecords: String(requested),
         recordSchema: schema,
         ...(parameters.sortKeys === undefined ? {} : { sortKeys: parameters.sortKeys }),
       },

@@ -114,22 +114,22 @@ export function plainServer(records: readonly BibRecord[]): PlainServer {
 
   return (parameters, host, port) => {
     const { operation = 'explain', version = '1.2' } = parameters;
-    const asked = VERSIONS.includes(version) ? version : '1.2';
+    const spoken = VERSIONS.includes(version) ? version : '1.2';
     try {
       if (!VERSIONS.includes(version)) refuse(5, '1.2', `Version ${version} is not spoken here.`);
       switch (operation) {
         case 'explain':
-          return explain(asked, host, port);
+          return explain(spoken, host, port);
         case 'searchRetrieve':
-          return search(parameters, asked);
+          return search(parameters, spoken);
         case 'scan':
-          return scan(parameters, asked);
+          return scan(parameters, spoken);
         default:
           return refuse(4, operation, `There is no operation “${operation}”.`);
       }
     } catch (stop) {
       if (!(stop instanceof SruStop)) throw stop;
-      return answer('searchRetrieveResponse', asked, [
+      return answer('searchRetrieveResponse', spoken, [
         element('numberOfRecords', 0),
         diagnostics(stop.diagnostic),
       ]);

@@ -65,17 +65,21 @@ export function Header({ title, sentence, reviewId, choice, onCommands, onHelp }
 }
 
 /** Which database the counts come from, or why they do not, and the way to another. */
-function CountsFrom({ choice: { database, databases, failed, asking, choose } }: { choice: DatabaseChoice }) {
-  const [wanted] = failed;
-  const trouble = asking
+function CountsFrom({
+  choice: { database, databases, failed, loading, choose },
+}: {
+  choice: DatabaseChoice;
+}) {
+  const [first] = failed;
+  const trouble = loading
     ? 'Asking the databases …'
-    : wanted === undefined
+    : first === undefined
       ? 'No database is known'
-      : `${wanted.name} does not answer`;
+      : `${first.name} does not answer`;
   return (
     <span className="flex min-w-0 items-center gap-2">
       {database === null && (
-        <span className="problem flex max-w-64 items-center gap-1 text-sm" title={wanted?.reason ?? trouble}>
+        <span className="problem flex max-w-64 items-center gap-1 text-sm" title={first?.reason ?? trouble}>
           <Database className="h-4 w-4 shrink-0" aria-hidden="true" />
           <span className="truncate">{trouble}</span>
         </span>

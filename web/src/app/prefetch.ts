@@ -13,9 +13,9 @@ export async function prefetch({ dispatch }: typeof theStore, { pathname, search
   if (review === undefined) return;
   fetchStage(stage);
   dispatch(reviewApi.util.prefetch('review', review, {}));
-  const asked = dispatch(databaseApi.endpoints.databases.initiate());
-  const { data } = await asked;
-  asked.unsubscribe();
+  const query = dispatch(databaseApi.endpoints.databases.initiate());
+  const { data } = await query;
+  query.unsubscribe();
   const database = chosenDatabase(data ?? { databases: [], order: [] }, new URLSearchParams(search));
   if (database !== null) {
     dispatch(strategyApi.util.prefetch('rehearsal', { review, database: database.id }, {}));

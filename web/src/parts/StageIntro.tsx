@@ -10,12 +10,12 @@ export function StageIntro({ stage }: { stage: string }) {
   const [text, setText] = useState<string | null>(null);
   useEffect(() => {
     if (seen) return;
-    let wanted = true;
+    let active = true;
     void import('./guide/pages.js').then(({ GUIDE }) => {
-      if (wanted) setText(GUIDE.find(({ id }) => id === stage)?.intro ?? null);
+      if (active) setText(GUIDE.find(({ id }) => id === stage)?.intro ?? null);
     });
     return () => {
-      wanted = false;
+      active = false;
     };
   }, [seen, stage]);
   if (seen || text === null) return null;

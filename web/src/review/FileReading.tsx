@@ -33,7 +33,7 @@ export function FileReading({ job, name }: { job: string; name: string }) {
   }, [job]);
   if (progress === null) return null;
   const { phase, bytes, total, records } = progress;
-  const told =
+  const message =
     phase === 'sending'
       ? `Sending ${name}: ${megabytes(bytes)}`
       : phase === 'reading'
@@ -49,7 +49,7 @@ export function FileReading({ job, name }: { job: string; name: string }) {
         aria-label={`Progress of ${name}`}
         {...(phase === 'reading' && total !== null ? { value: bytes, max: total } : {})}
       />
-      <span className="flex-1">{told}</span>
+      <span className="flex-1">{message}</span>
       <button className="btn btn-sm btn-quiet" onClick={() => void stop(job)}>
         Stop
       </button>

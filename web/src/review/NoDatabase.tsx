@@ -6,15 +6,14 @@ import { DatabaseStateNote } from '../parts/DatabaseStateNote.js';
 /** Why there are no counts, or only earlier ones, and how to go on; nothing while the database answers. */
 export function NoDatabase() {
   const { review, database } = useReview();
-  const { failed, asking } = useDatabaseChoice();
-  const [wanted] = failed;
+  const { failed, loading } = useDatabaseChoice();
+  const [first] = failed;
   if (database !== null) return <DatabaseStateNote database={database} />;
-  if (asking) return null;
+  if (loading) return null;
   return (
     <p role="status" className="border-warning border-l-[3px] pl-2">
-      {wanted === undefined ? 'No database is known.' : `${wanted.name} does not answer: ${wanted.reason}`}{' '}
-      What you wrote is kept, and counts return when it answers. Meanwhile, choose another database above, or
-      see{' '}
+      {first === undefined ? 'No database is known.' : `${first.name} does not answer: ${first.reason}`} What
+      you wrote is kept, and counts return when it answers. Meanwhile, choose another database above, or see{' '}
       <Link className="link" to={`/reviews/${review.id}/databases`}>
         where to search
       </Link>

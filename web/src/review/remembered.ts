@@ -9,7 +9,7 @@ import type {
   Decision,
   NewSettlement,
   PointJudgement,
-  SaidOfDatabase,
+  DatabaseSettings,
 } from '@even-lantern/contract';
 import { reviewApi } from './api/reviewApi.js';
 import { vocabularyApi } from './api/vocabularyApi.js';
@@ -33,7 +33,7 @@ export type Doing =
   | { kind: 'put review away'; review: string; away: boolean }
   | { kind: 'take filter away'; id: string; version: number; removed: boolean }
   | { kind: 'budget calls'; database: string; budget: CallBudget }
-  | { kind: 'say of database'; said: SaidOfDatabase }
+  | { kind: 'say of database'; said: DatabaseSettings }
   | { kind: 'take database away'; database: string; away: boolean };
 
 /**

@@ -91,8 +91,8 @@ export function useProposals(
     const [wantedLabels, wantedTargets] = JSON.parse(key) as [string[], string[]];
     const own = trees.get(vocabulary);
     if (own === undefined || !known) return;
-    let wanted = true;
-    const asked = wantedTargets.flatMap((target) => {
+    let active = true;
+    const requests = wantedTargets.flatMap((target) => {
       const other = trees.get(target);
       if (other === undefined) return [];
       return [
@@ -101,11 +101,11 @@ export function useProposals(
           .then((all) => all.map((proposals, i) => ({ label: wantedLabels[i] ?? '', target, proposals }))),
       ];
     });
-    void Promise.all(asked).then((answers) => {
-      if (wanted) setProposed(answers.flat());
+    void Promise.all(requests).then((answers) => {
+      if (active) setProposed(answers.flat());
     });
     return () => {
-      wanted = false;
+      active = false;
     };
   }, [vocabulary, key, trees, settlements, known]);
   return proposed;

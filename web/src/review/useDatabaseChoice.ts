@@ -12,7 +12,7 @@ export interface DatabaseChoice {
   /** those that are known, and why others are not: the one that is wanted first */
   databases: DatabaseProfile[];
   failed: DatabaseList['failed'];
-  asking: boolean;
+  loading: boolean;
   /** @param leaving a parameter of the address that goes at the same time */
   choose: (id: string, leaving?: string) => void;
 }
@@ -25,12 +25,12 @@ export function chosenDatabase(
   { databases, order }: Pick<DatabaseList, 'databases' | 'order'>,
   params: URLSearchParams,
 ): DatabaseProfile | null {
-  return databases.find(({ id }) => id === wantedOf(order, params)) ?? null;
+  return databases.find(({ id }) => id === preferredOf(order, params)) ?? null;
 }
 
-function wantedOf(order: readonly string[], params: URLSearchParams): string | null {
-  const wanted = [params.get('database'), localStorage.getItem(REMEMBERED), order[0]];
-  return wanted.find((id) => id !== null && id !== undefined && order.includes(id)) ?? null;
+function preferredOf(order: readonly string[], params: URLSearchParams): string | null {
+  const preferred = [params.get('database'), localStorage.getItem(REMEMBERED), order[0]];
+  return preferred.find((id) => id !== null && id !== undefined && order.includes(id)) ?? null;
 }
 
 /** Which database counts come from. It is part of the address, so that an address opens the same counts. */
@@ -40,8 +40,10 @@ export function useDatabaseChoice(): DatabaseChoice {
   const inAddress = params.get('database');
   const chosen = inAddress ?? localStorage.getItem(REMEMBERED);
   const databases = data?.databases ?? [];
-  const wanted = wantedOf(data?.order ?? [], params);
-  const failed = [...(data?.failed ?? [])].sort((a, b) => Number(b.id === wanted) - Number(a.id === wanted));
+  const preferred = preferredOf(data?.order ?? [], params);
+  const failed = [...(data?.failed ?? [])].sort(
+    (a, b) => Number(b.id === preferred) - Number(a.id === preferred),
+  );
   const known = chosen !== null && data?.order.includes(chosen) === true;
   const database = data === undefined ? null : chosenDatabase(data, params);
 
@@ -68,5 +70,5 @@ export function useDatabaseChoice(): DatabaseChoice {
       { replace: true },
     );
   };
-  return { database, databases, failed, asking: data === undefined, choose };
+  return { database, databases, failed, loading: data === undefined, choose };
 }

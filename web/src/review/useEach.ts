@@ -29,12 +29,12 @@ function useEach<Argument, Answer>(
   const dispatch = useDispatch<typeof store.dispatch>();
   const key = JSON.stringify(given);
   // Equal arguments stay the same object, whoever makes them anew on each render.
-  const asked = useMemo(() => JSON.parse(key) as Argument[], [key]);
+  const args = useMemo(() => JSON.parse(key) as Argument[], [key]);
   useEffect(() => {
-    const subscriptions = asked.map((each) => dispatch(initiate(each)));
+    const subscriptions = args.map((each) => dispatch(initiate(each)));
     return () => subscriptions.forEach((each) => each.unsubscribe());
-  }, [asked, dispatch, initiate]);
-  const selectors = useMemo(() => asked.map((each) => select(each)), [asked, select]);
+  }, [args, dispatch, initiate]);
+  const selectors = useMemo(() => args.map((each) => select(each)), [args, select]);
   return useSelector((state: State) => selectors.map((answer) => answer(state)), shallowEqual);
 }
 

@@ -45,7 +45,7 @@ export function useLookup(typed: string, only?: string): PlacedHit[] | null {
   const vocabulary = tree?.vocabulary ?? null;
   useEffect(() => {
     if (vocabulary === null) return;
-    let wanted = true;
+    let active = true;
     const look = async (): Promise<PlacedHit[]> => {
       const own = await lookIn(vocabulary, typed, OFFERED);
       if (own.some(isSure)) return own;
@@ -54,10 +54,10 @@ export function useLookup(typed: string, only?: string): PlacedHit[] | null {
       return [...own, ...found.flat().filter(isSure)];
     };
     void look().then((hits) => {
-      if (wanted) setAnswer({ typed, hits });
+      if (active) setAnswer({ typed, hits });
     });
     return () => {
-      wanted = false;
+      active = false;
     };
   }, [vocabulary, typed, others]);
   if (vocabulary === null) return NONE;

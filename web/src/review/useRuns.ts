@@ -34,14 +34,16 @@ export function useRuns(reviewId: string): RunsState {
   const [startRun, starting] = ledgerApi.useStartRunMutation();
   const [startRuns, startingMany] = ledgerApi.useStartRunsMutation();
   const [stopRun] = ledgerApi.useStopRunMutation();
-  const [told, setTold] = useState<ReadonlyMap<string, Run>>(new Map());
+  const [notified, setNotified] = useState<ReadonlyMap<string, Run>>(new Map());
   const [refused, setRefused] = useState(NO_REFUSALS);
   const recordsAt = useRef(0);
   const running = ledger?.running ?? NONE;
   const runs = useMemo(() => {
     const known = new Map(running.map((run) => [run.id, run]));
-    return [...new Map([...known, ...told]).values()].sort((a, b) => (a.startedAt < b.startedAt ? -1 : 1));
-  }, [running, told]);
+    return [...new Map([...known, ...notified]).values()].sort((a, b) =>
+      a.startedAt < b.startedAt ? -1 : 1,
+    );
+  }, [running, notified]);
   // One stream tells of all of them: a browser holds few connections to one server.
   const followed = runs
     .filter(({ status }) => status === 'running')
@@ -53,7 +55,7 @@ export function useRuns(reviewId: string): RunsState {
     const events = new EventSource(`/api/reviews/${reviewId}/runs/progress`);
     const ended = new Set<string>();
     const hear = (next: Run) => {
-      setTold((before) => new Map(before).set(next.id, next));
+      setNotified((before) => new Map(before).set(next.id, next));
       if (next.status !== 'running') {
         if (ended.has(next.id)) return;
         ended.add(next.id);
@@ -83,7 +85,7 @@ export function useRuns(reviewId: string): RunsState {
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
   const begin = (started: readonly Run[], notStarted: StartedRuns['refused']) => {
     recordsAt.current = 0;
-    setTold((before) => {
+    setNotified((before) => {
       const going = [...before].filter(([, { status }]) => status === 'running');
       return new Map([...going, ...started.map((run) => [run.id, run] as const)]);
     });

@@ -23,14 +23,14 @@ export function useTakenApart(texts: readonly string[]): TextsTakenApart | null 
   const [answer, setAnswer] = useState<(TextsTakenApart & { texts: readonly string[] }) | null>(null);
   useEffect(() => {
     if (vocabulary === null) return;
-    let wanted = true;
+    let active = true;
     void lookupsWith(vocabulary)
       .then((lookups) => lookups.takeApart(vocabulary.id, [...texts]))
       .then((taken) => {
-        if (wanted) setAnswer({ vocabulary: vocabulary.id, taken, texts });
+        if (active) setAnswer({ vocabulary: vocabulary.id, taken, texts });
       });
     return () => {
-      wanted = false;
+      active = false;
     };
   }, [vocabulary, texts]);
   return answer?.texts === texts ? answer : null;

@@ -1,7 +1,7 @@
 /** A server made of a table of answers, for tests of components. It notes what it was asked. */
 import type { Problem } from '@even-lantern/contract';
 
-export interface Asked {
+export interface FakeRequest {
   method: string;
   path: string;
   query: URLSearchParams;
@@ -11,7 +11,7 @@ export interface Asked {
 
 const ANSWER_MS = 10;
 
-type Answer = (asked: Asked) => unknown;
+type Answer = (requests: FakeRequest) => unknown;
 
 /** What a fake server answers when a request is to fail. */
 export class Refusal {
@@ -25,8 +25,8 @@ export class Refusal {
  * Puts a fake server behind `fetch`.
  * @param answers by method and path, such as `GET people`; a path ends at its question mark
  */
-export function fakeServer(answers: Record<string, Answer>): Asked[] {
-  const asked: Asked[] = [];
+export function fakeServer(answers: Record<string, Answer>): FakeRequest[] {
+  const requests: FakeRequest[] = [];
   globalThis.fetch = async (input) => {
     const request = input as Request;
     const url = new URL(request.url);
@@ -40,7 +40,7 @@ export function fakeServer(answers: Record<string, Answer>): Asked[] {
       body: text === '' ? null : isJson ? JSON.parse(text) : text,
       headers: request.headers,
     };
-    asked.push(one);
+    requests.push(one);
     // As with a real server, nothing is answered in the moment it is asked, so a test has to wait for it.
     await new Promise((done) => setTimeout(done, ANSWER_MS));
     const answer = answers[`${request.method} ${path}`];
@@ -54,5 +54,5 @@ export function fakeServer(answers: Record<string, Answer>): Asked[] {
         : [200, result];
     return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
   };
-  return asked;
+  return requests;
 }

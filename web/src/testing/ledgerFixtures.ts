@@ -1,6 +1,6 @@
 /** A ledger, and a server that tells of it, for tests of what shows it. */
 import type { Ledger, LedgerPage, LedgerSummary, Run, Schedule } from '@even-lantern/contract';
-import type { Asked } from './fakeServer.js';
+import type { FakeRequest } from './fakeServer.js';
 
 export const summary = (entry: number, parts: Partial<LedgerSummary> = {}): LedgerSummary => ({
   entry,
@@ -46,7 +46,7 @@ export const HASH = 'a'.repeat(64);
 export const server = (
   entries: LedgerSummary[],
   ledger: Partial<Ledger> = {},
-  more: Record<string, (asked: Asked) => unknown> = {},
+  more: Record<string, (asked: FakeRequest) => unknown> = {},
 ) => ({
   'GET reviews/r1/ledger': (): Ledger => ({
     seal: { entries: entries.length, hash: HASH },
@@ -56,7 +56,7 @@ export const server = (
     ...ledger,
   }),
   'GET reviews/r1/schedules': (): Schedule[] => [],
-  'GET reviews/r1/ledger/entries': ({ query }: Asked): LedgerPage => {
+  'GET reviews/r1/ledger/entries': ({ query }: FakeRequest): LedgerPage => {
     const before = Number(query.get('before') ?? Infinity);
     const found = entries.filter(({ kind }) => (query.get('kind') ?? kind) === kind).reverse();
     const page = found.filter(({ entry }) => entry < before).slice(0, Number(query.get('limit')));

@@ -14,7 +14,7 @@ import { Toaster } from 'sonner';
 import { UndoProvider } from '../review/undo.js';
 import { lanesOfReview, type ReviewLane } from '../review/lanes.js';
 import { useReview, type ReviewContext } from '../review/useReview.js';
-import { fakeServer, type Asked } from './fakeServer.js';
+import { fakeServer, type FakeRequest } from './fakeServer.js';
 import { renderAt } from './renderAt.js';
 
 export const heading = (label: string, broader: string[], entryTerms: string[] = []): Heading => ({
@@ -115,7 +115,7 @@ export function reviewWith(terms: ReviewTerm[]): Review {
 /** Counts by what is asked for: a number for each text or label. */
 export const countsBy =
   (hits: (content: Candidates['contents'][number]) => number) =>
-  ({ body }: Asked): TermCount[] =>
+  ({ body }: FakeRequest): TermCount[] =>
     (body as Candidates).contents.map((content) => ({
       hits: hits(content),
       adds: hits(content),

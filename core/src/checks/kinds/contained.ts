@@ -22,7 +22,7 @@ export const contained: Check = {
     strategy.lanes.flatMap((lane) => {
       const headings = headingsOf({ lanes: [lane] });
       const words = wordsOf({ lanes: [lane] });
-      const told = (
+      const finding = (
         { term, at }: { term: { id: string }; at: string },
         name: string,
         other: string,
@@ -37,17 +37,21 @@ export const contained: Check = {
       });
       return [
         ...headings.flatMap((one, i) => {
-          const within = headings.find(
+          const container = headings.find(
             (other, k) => k !== i && holdsHeading(strategy, other.content, one.content, k < i),
           );
-          const same = within !== undefined && sameTerm(within.content, one.content);
-          return within === undefined ? [] : [told(one, one.content.label, within.content.label, same)];
+          const same = container !== undefined && sameTerm(container.content, one.content);
+          return container === undefined
+            ? []
+            : [finding(one, one.content.label, container.content.label, same)];
         }),
         ...words.flatMap((one, i) => {
-          const within = words.find((other, k) => k !== i && holdsWords(other.content, one.content, k < i));
-          if (within === undefined) return [];
-          const same = sameTerm(within.content, one.content);
-          return [told(one, named(one.content), named(within.content), same)];
+          const container = words.find(
+            (other, k) => k !== i && holdsWords(other.content, one.content, k < i),
+          );
+          if (container === undefined) return [];
+          const same = sameTerm(container.content, one.content);
+          return [finding(one, named(one.content), named(container.content), same)];
         }),
       ];
     }),

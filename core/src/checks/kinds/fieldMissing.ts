@@ -10,10 +10,10 @@ export const fieldMissing: Check = {
   find: (strategy) => {
     const { database } = strategy;
     return wordsOf(strategy).flatMap(({ term, content, at }): Finding[] => {
-      const asked = searchFieldsOf(content.field, database.fields);
+      const searched = searchFieldsOf(content.field, database.fields);
       const missing = [
         ...missingFields(content.field, database.fields),
-        ...asked.filter((field) => !database.fields.includes(field)),
+        ...searched.filter((field) => !database.fields.includes(field)),
       ];
       const [first] = missing;
       if (first === undefined) return [];

@@ -8,7 +8,7 @@ export const throwsAway: Check = {
   about:
     'A record that mentions what you leave out as well as what you want is thrown away too. Look at what goes, and say why it may go.',
   find: ({ lanes, own, leftOut, database }) => {
-    const told = (at: string, name: string, mend: Finding['mends']): Finding[] => {
+    const findingAt = (at: string, name: string, mend: Finding['mends']): Finding[] => {
       const { records = null, kept = null } = leftOut[at] ?? {};
       if (records === null || records === 0) return [];
       const among =
@@ -32,14 +32,14 @@ export const throwsAway: Check = {
       ...lanes
         .filter((lane) => lane.leftOut)
         .flatMap(({ id, name }) =>
-          told(laneKey(id), `“${name}”`, [
+          findingAt(laneKey(id), `“${name}”`, [
             { text: 'Ask for it instead', mend: { kind: 'keepLane', laneId: id } },
           ]),
         ),
       ...own
         .filter(({ role, on }) => role === 'leavesOut' && on)
         .flatMap(({ id }) =>
-          told(ownKey(id), 'The line', [
+          findingAt(ownKey(id), 'The line', [
             { text: 'Let it only look', mend: { kind: 'ownRole', ownId: id, role: 'looks' } },
           ]),
         ),

@@ -65,9 +65,9 @@ function print(query: Query, printing: Printing): Printed {
     case 'limit':
       return printLimit(query, printing);
     case 'line':
-      return abilities.lines ? said(form.line(query.line)) : printLineInFull(query, printing);
+      return abilities.lines ? verbatim(form.line(query.line)) : printLineInFull(query, printing);
     case 'everything':
-      return said(form.everything);
+      return verbatim(form.everything);
     case 'and':
     case 'or':
       return joined(
@@ -116,7 +116,7 @@ function printWords(query: WordsQuery, printing: Printing): Printed {
     });
   }
   if (query.phrase.every((pattern) => canStand(pattern, query.phrase.length, abilities))) {
-    return said(form.words(query));
+    return verbatim(form.words(query));
   }
   const lost = `the pattern in “${printPhrase(query.phrase)}”`;
   const spelled = spelledOut(query, abilities, context);
@@ -234,7 +234,7 @@ function printNear(query: NearQuery, printing: Printing): Printed {
       effect: 'widens',
     });
   }
-  return said(form.near(query));
+  return verbatim(form.near(query));
 }
 
 /** A part as it can stand near another; null where it cannot. */
@@ -266,7 +266,7 @@ function printHeading(query: HeadingQuery, printing: Printing): Printed {
   }
   return query.narrower && !headings.narrower
     ? printNarrowerByName(query, printing)
-    : said(form.heading(query));
+    : verbatim(form.heading(query));
 }
 
 /** A heading and all below it, each by its name. */
@@ -311,13 +311,13 @@ function printLimit(query: LimitQuery, printing: Printing): Printed {
   const { form, context } = printing;
   if (isYearRange(query)) {
     const { from, to } = query;
-    if (from === null && to === null) return said(form.everything);
+    if (from === null && to === null) return verbatim(form.everything);
     return printing.abilities.years
-      ? said(form.years(from, to))
+      ? verbatim(form.years(from, to))
       : withoutLimit(query, `the years ${from ?? ''} to ${to ?? ''}`, printing);
   }
   if (query.values.length === 0) throw new RangeError(`the limit on ${query.field} has no values`);
-  if (context.limitFields.includes(query.field)) return said(form.limit(query.field, query.values));
+  if (context.limitFields.includes(query.field)) return verbatim(form.limit(query.field, query.values));
   return withoutLimit(query, `the limit ${query.field} ${query.values.join(' or ')}`, printing);
 }
 
@@ -343,7 +343,7 @@ function anyOf(operands: readonly Query[]): Query {
   return { kind: 'or', operands };
 }
 
-function said(text: string): Printed {
+function verbatim(text: string): Printed {
   return { text, losses: [] };
 }
 

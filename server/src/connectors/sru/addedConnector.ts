@@ -3,7 +3,7 @@ import { describedLimits, dialectFrom } from '@even-lantern/core';
 import type { NewSruDatabase } from '@even-lantern/contract';
 import {
   DatabaseError,
-  type Asking,
+  type SearchOptions,
   type DatabaseConnector,
   type Page,
   type SearchAnswer,
@@ -13,7 +13,7 @@ import type { SruOptions } from './calls.js';
 import { sruClient, type SruServer } from './client.js';
 import { describe, explainIn } from './explain.js';
 
-interface SaidOfServer extends Pick<
+interface ServerSettings extends Pick<
   Described<NewSruDatabase>,
   'name' | 'description' | 'dialect' | 'vocabulary' | 'limits'
 > {
@@ -24,19 +24,19 @@ interface SaidOfServer extends Pick<
 /** @param said what a person has said of it */
 export function addedConnector(
   server: SruServer,
-  said: SaidOfServer,
+  settings: ServerSettings,
   options: Partial<SruOptions> = {},
 ): DatabaseConnector {
   const client = sruClient(server, options);
   const { host, observe, keepTo } = client;
-  const { name, description, dialect, vocabulary, limits = [], turtle } = said;
+  const { name, description, dialect, vocabulary, limits = [], turtle } = settings;
   const { names } = dialectFrom(dialect);
 
   const search = (
     query: string,
     { start, size }: Page,
     signal?: AbortSignal,
-    { queryType = 'cql' }: Asking = {},
+    { queryType = 'cql' }: SearchOptions = {},
   ): Promise<SearchAnswer> => {
     // Servers that we do not know may not take 0 for no records.
     const page = { start, size: Math.max(size, 1) };
@@ -48,8 +48,8 @@ export function addedConnector(
     observe,
     keepTo,
     search,
-    async count(query, signal, asking) {
-      const { records: _first, ...counted } = await search(query, { start: 1, size: 0 }, signal, asking);
+    async count(query, signal, options) {
+      const { records: _first, ...counted } = await search(query, { start: 1, size: 0 }, signal, options);
       return counted;
     },
     async explain(signal) {

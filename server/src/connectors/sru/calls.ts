@@ -107,12 +107,12 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
     }
   };
 
-  const told = (error: unknown) =>
+  const databaseErrorOf = (error: unknown) =>
     new DatabaseError(`${host} ${error instanceof Error ? error.message : String(error)}.`, false);
 
   return {
-    observe(told) {
-      observer = told;
+    observe(next) {
+      observer = next;
     },
     keepTo: (other) => queue.change(other),
     // Each try is a call of its own: while one is waited for that failed, others have their turn.
@@ -127,14 +127,16 @@ export function sruCalls(host: string, options: Partial<SruOptions>): SruCalls {
             signal?.aborted !== true && !(error instanceof FailedCall && error.late && attemptNumber > 1),
         });
       } catch (error) {
-        throw signal?.aborted === true ? new DatabaseError('It was stopped.', false, true) : told(error);
+        throw signal?.aborted === true
+          ? new DatabaseError('It was stopped.', false, true)
+          : databaseErrorOf(error);
       }
     },
     once: (url, init) =>
       queue
         .add(() => observed(url, init))
         .catch((error: unknown) => {
-          throw told(error);
+          throw databaseErrorOf(error);
         }),
   };
 }

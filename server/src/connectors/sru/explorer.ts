@@ -37,8 +37,8 @@ export async function exploreServer(
   const server = { address, version, recordSchema: recordSchemas[0]?.name ?? 'mods' };
   const connectorWith = (lacks: readonly Lack[]) => {
     const dialect: DialectDescription = { kind: 'cql', names, lacks };
-    const said = { name, description, dialect, vocabulary: null, turtle: () => Promise.resolve('') };
-    return addedConnector(server, said, options);
+    const settings = { name, description, dialect, vocabulary: null, turtle: () => Promise.resolve('') };
+    return addedConnector(server, settings, options);
   };
   const lacks = await lacksOf(connectorWith([]), { kind: 'cql', names, lacks: [] });
   return {
@@ -75,8 +75,8 @@ async function explained(
       continue;
     }
     const explain = explainIn(xml.root);
-    const told = SRU_VERSIONS.find((each) => each === textAt(xml.root, 'version'));
-    if (explain !== null) return { root: xml.root, explain, version: told ?? version ?? '2.0' };
+    const stated = SRU_VERSIONS.find((each) => each === textAt(xml.root, 'version'));
+    if (explain !== null) return { root: xml.root, explain, version: stated ?? version ?? '2.0' };
   }
   throw new DatabaseError(`${host} does not explain itself as SRU servers do.${reason}`, false);
 }

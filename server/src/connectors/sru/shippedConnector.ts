@@ -2,7 +2,7 @@
 import { childAt, childrenNamed, textAt, type XmlElement } from '@even-lantern/core';
 import {
   DatabaseError,
-  type Asking,
+  type SearchOptions,
   type DatabaseConnector,
   type FacetValue,
   type Page,
@@ -30,7 +30,7 @@ export function shippedConnector(address: string, options: Partial<SruOptions> =
     query: string,
     page: Page,
     signal?: AbortSignal,
-    { queryType = 'cql', release }: Asking = {},
+    { queryType = 'cql', release }: SearchOptions = {},
   ): Promise<SearchAnswer> => client.search(query, page, { queryType, ...inRelease(release) }, signal);
 
   return {
@@ -44,8 +44,8 @@ export function shippedConnector(address: string, options: Partial<SruOptions> =
         signal,
         inRelease(release),
       ),
-    async count(query, signal, asking) {
-      const { records: _none, ...counted } = await search(query, { start: 1, size: 0 }, signal, asking);
+    async count(query, signal, options) {
+      const { records: _none, ...counted } = await search(query, { start: 1, size: 0 }, signal, options);
       return counted;
     },
     async explain(signal) {

@@ -13,7 +13,7 @@ import type {
   IndexWords,
   NewDatabase,
   Overview,
-  SaidOfDatabase,
+  DatabaseSettings,
   Sample,
   SampleRequest,
 } from '@even-lantern/contract';
@@ -74,15 +74,15 @@ export const databaseApi = api.injectEndpoints({
     exploreServer: build.mutation<ExploredServer, string>({
       query: (address) => ({ url: 'databases/explorations', method: 'POST', body: { address } }),
     }),
-    addDatabase: build.mutation<SaidOfDatabase, NewDatabase>({
+    addDatabase: build.mutation<DatabaseSettings, NewDatabase>({
       query: (body) => ({ url: 'databases', method: 'POST', body }),
       invalidatesTags: changes('Databases'),
     }),
-    saidOfDatabase: build.query<SaidOfDatabase, string>({
-      query: (id) => `databases/${id}/said`,
+    databaseSettings: build.query<DatabaseSettings, string>({
+      query: (id) => `databases/${id}/settings`,
       providesTags: ['Databases'],
     }),
-    changeDatabase: build.mutation<SaidOfDatabase, SaidOfDatabase>({
+    changeDatabase: build.mutation<DatabaseSettings, DatabaseSettings>({
       query: ({ id, ...database }) => ({ url: `databases/${id}`, method: 'PUT', body: database }),
       invalidatesTags: changes('Databases', 'DatabaseAnswers'),
     }),
@@ -90,7 +90,7 @@ export const databaseApi = api.injectEndpoints({
       query: (id) => ({ url: `databases/${id}`, method: 'DELETE' }),
       invalidatesTags: changes('Databases'),
     }),
-    restoreDatabase: build.mutation<SaidOfDatabase, string>({
+    restoreDatabase: build.mutation<DatabaseSettings, string>({
       query: (id) => ({ url: `databases/${id}/restoration`, method: 'POST' }),
       invalidatesTags: changes('Databases'),
     }),

@@ -58,8 +58,8 @@ export const strategyApi = api.injectEndpoints({
         const answer = await queryFulfilled.catch(() => null);
         const translation = answer?.data.translation ?? null;
         if (translation === null) return;
-        const asked = { review, database: change.database };
-        await dispatch(strategyApi.util.upsertQueryData('translation', asked, translation));
+        const args = { review, database: change.database };
+        await dispatch(strategyApi.util.upsertQueryData('translation', args, translation));
       },
       invalidatesTags: changes('WrittenLines'),
     }),

@@ -133,10 +133,10 @@ function CutChoice({ cuts, last, more, onCut, onSpellOut }: CutChoiceProps) {
         {more && ', and more that are not listed'}.
       </p>
       <ul className="max-h-48 overflow-y-auto" tabIndex={0} aria-label="Words that the cut brings in">
-        {[...strangers, ...kin].slice(0, SHOWN).map(({ word, hits, kin: meant }) => (
+        {[...strangers, ...kin].slice(0, SHOWN).map(({ word, hits, kin: sameStem }) => (
           <li key={word} className="flex justify-between gap-2 font-mono text-[12px]">
-            <span className={meant ? '' : 'problem'}>
-              {meant ? '' : '? '}
+            <span className={sameStem ? '' : 'problem'}>
+              {sameStem ? '' : '? '}
               {word}
             </span>
             <span className="count">{formatCount(hits)}</span>

@@ -7,9 +7,9 @@ import { useTermEdits } from '../../review/useTermEdits.js';
 const REASONS = ['too broad', 'wrong sense', 'adds nothing'];
 
 /** Keeps a term without searching it, with the reason, which is reported later. */
-export function HoldBack({ term, asking }: { term: ReviewTerm; asking: boolean }) {
+export function HoldBack({ term, asksWhy }: { term: ReviewTerm; asksWhy: boolean }) {
   const { holdBack } = useTermEdits();
-  const [open, setOpen] = useState(asking);
+  const [open, setOpen] = useState(asksWhy);
   if (term.heldBack !== null) {
     return (
       <div className="rule bg-base-300 flex flex-col gap-2 rounded border p-2">

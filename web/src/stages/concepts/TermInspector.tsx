@@ -108,7 +108,7 @@ export function TermInspector({ term, lane, count, askWhyHeld, onClose }: TermIn
         <p className={`text-sm ${here?.kind === 'open' ? '' : 'problem'}`}>{count.error}</p>
       )}
       <div className="flex flex-wrap gap-2">
-        <HoldBack key={term.heldBack ?? (askWhyHeld ? 'asking' : '')} term={term} asking={askWhyHeld} />
+        <HoldBack key={term.heldBack ?? (askWhyHeld ? 'asking' : '')} term={term} asksWhy={askWhyHeld} />
         <button
           className="btn btn-sm btn-quiet"
           onClick={() => {

@@ -29,7 +29,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
     ({ id }) => term.content.kind === 'heading' && id === term.content.vocabulary,
   );
   /** what stands beside the term: why it is held back, or how it is searched where that is not the usual */
-  const said =
+  const details =
     term.heldBack !== null
       ? [term.heldBack]
       : [...(roomy ? [] : unusualMarks(term.content)), ...(here === null ? [] : saidHere(here))];
@@ -60,7 +60,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
             className={`min-w-0 flex-1 break-words ${roomy ? '' : 'leading-snug'} ${term.heldBack === null ? '' : 'quiet'} ${term.content.kind === 'words' ? 'font-mono text-[12.5px] @max-[190px]:text-[11.5px]' : ''}`}
           >
             <span className={term.heldBack === null ? '' : 'line-through'}>{text}</span>
-            {!roomy && <span className="quiet font-sans text-xs"> {said.join(', ')}</span>}
+            {!roomy && <span className="quiet font-sans text-xs"> {details.join(', ')}</span>}
             {!roomy && count?.hits === 0 && <b className="problem font-sans text-xs"> finds nothing</b>}
             {!roomy && awaitsCount && <span className="quiet font-sans text-xs"> not entered</span>}
           </span>
@@ -76,7 +76,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
         </span>
         {roomy && (
           <span className="quiet flex justify-between gap-2 text-xs">
-            <span>{[...(term.heldBack === null ? marks : []), ...said].join(', ')}</span>
+            <span>{[...(term.heldBack === null ? marks : []), ...details].join(', ')}</span>
             <span className="count whitespace-nowrap">
               {count?.hits === 0 ? (
                 <b className="problem">finds nothing</b>

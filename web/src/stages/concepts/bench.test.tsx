@@ -193,7 +193,7 @@ test('plain words that name a heading offer it too, taken only when somebody ask
 
 test('a term is held back only with a reason, which is sent with the version that was seen', async () => {
   const own = term('t', wordsContent('work*'), { version: 4 });
-  const { user, asked } = renderInReview(reviewWith([own]), () => <HoldBack term={own} asking={false} />, {
+  const { user, asked } = renderInReview(reviewWith([own]), () => <HoldBack term={own} asksWhy={false} />, {
     'PATCH terms/t': ({ body }) => ({ ...own, ...(body as TermChange), version: 5 }),
   });
   await user.click(screen.getByRole('button', { name: 'Hold back' }));

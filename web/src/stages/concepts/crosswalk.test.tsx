@@ -1,7 +1,7 @@
 import type { Vocabulary } from '@even-lantern/core';
 import type { NewSettlement, Rehearsal, SettledStep } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import { Refusal, type Asked } from '../../testing/fakeServer.js';
+import { Refusal, type FakeRequest } from '../../testing/fakeServer.js';
 import {
   heading,
   renderInReview,
@@ -38,7 +38,7 @@ function crosswalkServer(first: SettledStep[] = []) {
     'GET vocabularies': () => [summaryOf(vocabulary, ['A database']), summaryOf(care, ['B database'])],
     'GET vocabularies/care': () => care,
     'GET crosswalk': () => settled,
-    'POST crosswalk': ({ body }: Asked) => {
+    'POST crosswalk': ({ body }: FakeRequest) => {
       const { verdict, ...step } = body as NewSettlement;
       settled = settled.filter(({ targetLabel }) => targetLabel !== step.targetLabel);
       if (verdict !== 'open') {
@@ -59,7 +59,7 @@ const settled = (targetLabel: string | null, verdict: SettledStep['verdict']): S
   person: 'Ada',
 });
 
-const steps = (asked: readonly Asked[]) =>
+const steps = (asked: readonly FakeRequest[]) =>
   asked.filter(({ method, path }) => method === 'POST' && path === 'crosswalk').map(({ body }) => body);
 
 describe('beside a heading', () => {
@@ -182,7 +182,7 @@ describe('a lane in all vocabularies', () => {
           failed: [],
           order: ['A', 'B'],
         }),
-        'GET reviews/r1/rehearsal': ({ path }: Asked) => rehearsal(path, 40),
+        'GET reviews/r1/rehearsal': ({ path }: FakeRequest) => rehearsal(path, 40),
       },
     );
 

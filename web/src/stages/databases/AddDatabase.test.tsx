@@ -1,6 +1,6 @@
 import type { ExploredServer } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import { Refusal, type Asked } from '../../testing/fakeServer.js';
+import { Refusal, type FakeRequest } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { AddDatabase } from './AddDatabase.js';
 
@@ -23,7 +23,7 @@ const found: ExploredServer = {
   test: { query: 'cql.serverChoice = "health"', hits: 98, error: null, record: null },
 };
 
-const show = (answers: Record<string, (asked: Asked) => unknown> = {}) =>
+const show = (answers: Record<string, (asked: FakeRequest) => unknown> = {}) =>
   renderInReview(reviewWith([]), () => <AddDatabase />, {
     'POST databases/explorations': () => found,
     'POST databases': ({ body }) => ({ ...(body as object), id: 'osier' }),

@@ -1,13 +1,13 @@
-import type { SaidOfDatabase } from '@even-lantern/contract';
+import type { DatabaseSettings } from '@even-lantern/contract';
 import { screen, waitFor } from '@testing-library/react';
 import { Route, Routes } from 'react-router';
 import { Toaster } from 'sonner';
 import { UndoProvider } from '../../review/undo.js';
-import { fakeServer, Refusal, type Asked } from '../../testing/fakeServer.js';
+import { fakeServer, Refusal, type FakeRequest } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { ChangeDatabase } from './ChangeDatabase.js';
 
-const server: SaidOfDatabase = {
+const server: DatabaseSettings = {
   id: 'osier',
   how: 'address',
   address: 'https://example.org/sru',
@@ -19,10 +19,10 @@ const server: SaidOfDatabase = {
   vocabulary: null,
 };
 
-function show(said: SaidOfDatabase, answers: Record<string, (asked: Asked) => unknown> = {}) {
+function show(said: DatabaseSettings, answers: Record<string, (asked: FakeRequest) => unknown> = {}) {
   const asked = fakeServer({
     'GET vocabularies': () => [],
-    'GET databases/osier/said': () => said,
+    'GET databases/osier/settings': () => said,
     'PUT databases/osier': ({ body }) => ({ ...(body as object), id: 'osier' }),
     ...answers,
   });
@@ -81,7 +81,7 @@ test('while a server does not answer, what is said of it can be changed with the
 });
 
 test('a refused change is told, and what was written stays', async () => {
-  const hand: SaidOfDatabase = {
+  const hand: DatabaseSettings = {
     id: 'osier',
     how: 'hand',
     name: 'Ferrow',

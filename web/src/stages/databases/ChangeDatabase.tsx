@@ -1,4 +1,4 @@
-import type { NewSruDatabase, SaidOfDatabase } from '@even-lantern/contract';
+import type { NewSruDatabase, DatabaseSettings } from '@even-lantern/contract';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useEffect } from 'react';
@@ -13,7 +13,7 @@ import { ServerForm } from './ServerForm.js';
 /** Saying something else of a database that was added. */
 export function ChangeDatabase() {
   const { database: id = '' } = useParams();
-  const { data, error } = databaseApi.useSaidOfDatabaseQuery(id);
+  const { data, error } = databaseApi.useDatabaseSettingsQuery(id);
   return (
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
@@ -33,7 +33,7 @@ export function ChangeDatabase() {
   );
 }
 
-function Change({ said: { id, ...said } }: { said: SaidOfDatabase }) {
+function Change({ said: { id, ...said } }: { said: DatabaseSettings }) {
   const [change] = databaseApi.useChangeDatabaseMutation();
   const { remember } = useUndo();
   const navigate = useNavigate();

@@ -59,7 +59,7 @@ export function SavingForm<Database extends NewDatabase>({
     }
   });
   // What stands deep within is told here; names and numbers tell theirs beside them.
-  const within = Object.entries(formState.errors).filter(([part]) => part !== 'name' && part !== 'release');
+  const invalid = Object.entries(formState.errors).filter(([part]) => part !== 'name' && part !== 'release');
   return (
     <form
       className="rule flex flex-col gap-4 border-t pt-4"
@@ -67,7 +67,7 @@ export function SavingForm<Database extends NewDatabase>({
       onSubmit={(event) => void submit(event)}
     >
       {children}
-      {within.map(([part, wrong]) => (
+      {invalid.map(([part, wrong]) => (
         <p key={part} role="alert" className="problem">
           {firstMessage(wrong)}
         </p>

@@ -147,7 +147,7 @@ function eventText(what: DatabaseEvent['what'], detail: string): string {
     case 'budget':
       return `How much it may be asked was changed to ${detail},`;
     case 'explored':
-      return `Asked at ${detail}`;
+      return `FakeRequest at ${detail}`;
   }
 }
 

@@ -60,7 +60,7 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
           </span>
         )}
       </p>
-      <NotCompared overlap={overlap} asking={comparing} found={hits} />
+      <NotCompared overlap={overlap} comparing={comparing} found={hits} />
       {database.reached === 'hand' && rehearsal !== undefined && hits === null && (
         <p className="text-sm">
           <Link className="link" to={`/reviews/${review.id}/searches?database=${database.id}`}>
@@ -83,16 +83,16 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
 /** Why it is not known how much of what is found here the other databases have too. */
 function NotCompared({
   overlap,
-  asking,
+  comparing,
   found,
 }: {
   overlap: FoundIn | undefined;
-  asking: boolean;
+  comparing: boolean;
   found: number | null;
 }) {
   if (found === null || found === 0) return null;
   if (overlap === undefined) {
-    return asking ? <p className="quiet text-sm">Comparing with the others …</p> : null;
+    return comparing ? <p className="quiet text-sm">Comparing with the others …</p> : null;
   }
   const { works, reason } = overlap;
   return works === null ? <p className="quiet text-sm">Not compared with the others: {reason}</p> : null;

@@ -1,6 +1,6 @@
 import type { DatabaseChoice, DatabaseProfile } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import type { Asked } from '../../testing/fakeServer.js';
+import type { FakeRequest } from '../../testing/fakeServer.js';
 import { renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { DatabasesStage } from './DatabasesStage.js';
 
@@ -51,7 +51,7 @@ function show(choices: DatabaseChoice[] = [], old: Partial<DatabaseProfile> = {}
       whole: { hits: 1234, error: null },
       problems: [{ termId: 't', message: 'x' }],
     }),
-    'PUT reviews/r1/databases/old': ({ body }: Asked) => {
+    'PUT reviews/r1/databases/old': ({ body }: FakeRequest) => {
       choices = [
         {
           database: 'old',

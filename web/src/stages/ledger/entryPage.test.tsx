@@ -1,7 +1,7 @@
 import type { RunContent } from '@even-lantern/core';
 import type { Drift, LedgerEntryDetail } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import type { Asked } from '../../testing/fakeServer.js';
+import type { FakeRequest } from '../../testing/fakeServer.js';
 import { HASH, run, SCHEDULE, server, summary } from '../../testing/ledgerFixtures.js';
 import { database, renderInReview, reviewWith } from '../../testing/renderInReview.js';
 import { EntryPage } from './EntryPage.js';
@@ -55,7 +55,7 @@ const drift: Drift = {
 const page = (
   detail: Partial<LedgerEntryDetail> = {},
   parts: Partial<RunContent> = {},
-  more: Record<string, (asked: Asked) => unknown> = {},
+  more: Record<string, (asked: FakeRequest) => unknown> = {},
 ) =>
   renderInReview(
     reviewWith([]),
@@ -70,7 +70,7 @@ const page = (
         versionId: 'v3',
         ...detail,
       }),
-      'GET reviews/r1/ledger/entries/2/drift': ({ query }: Asked) =>
+      'GET reviews/r1/ledger/entries/2/drift': ({ query }: FakeRequest) =>
         query.get('reason') === 'unexplained'
           ? { ...drift, records: drift.records.slice(1), matching: 1 }
           : drift,

@@ -17,9 +17,9 @@ export function Elements({
   found: readonly Proposal[];
 }) {
   const { review } = useReview();
-  const [asked, setAsked] = useState(false);
+  const [allShown, setAllShown] = useState(false);
   const isSeldom = (element: ReviewElement) => SELDOM.includes(element.key) && isEmpty(review, element);
-  const hidden = asked ? [] : elements.filter(isSeldom);
+  const hidden = allShown ? [] : elements.filter(isSeldom);
   const proposedFor = (id: string) =>
     found.filter(({ elementId, lane, item }) => elementId === id && lane === null && item === null).length;
   return (
@@ -36,7 +36,7 @@ export function Elements({
           ))}
       </div>
       {hidden.length > 0 && (
-        <button className="link pt-1 text-sm" onClick={() => setAsked(true)}>
+        <button className="link pt-1 text-sm" onClick={() => setAllShown(true)}>
           {hidden.map(({ key }) => elementShape(key).name).join(', ')}: add when they matter
         </button>
       )}

@@ -50,7 +50,7 @@ export function QuestionStage() {
           <Sentence text={sentence} proposals={draft === '' ? (found?.proposals ?? []) : []} />
         )}
         {showsDraft ? (
-          <WriteQuestion draft={draft} onChange={setDraft} onClear={clear} asked={writing} />
+          <WriteQuestion draft={draft} onChange={setDraft} onClear={clear} focused={writing} />
         ) : (
           <button className="link self-start text-sm" onClick={() => setWriting(true)}>
             Take another sentence or paragraph apart

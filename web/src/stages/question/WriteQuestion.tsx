@@ -5,13 +5,13 @@ export function WriteQuestion({
   draft,
   onChange,
   onClear,
-  asked,
+  focused,
 }: {
   draft: string;
   onChange: (draft: string) => void;
   onClear: () => void;
   /** whether somebody has just asked for it */
-  asked: boolean;
+  focused: boolean;
 }) {
   return (
     <div className="flex flex-col gap-1">
@@ -20,7 +20,7 @@ export function WriteQuestion({
       </label>
       <textarea
         id="own-words"
-        autoFocus={asked}
+        autoFocus={focused}
         className="textarea min-h-16 w-full font-serif text-lg leading-snug"
         rows={2}
         maxLength={LONGEST_TEXT}

@@ -46,14 +46,14 @@ export function useProposals(draft: string): Proposals | null {
   );
   const places =
     draft.trim() === '' ? written.map(({ key, text }) => ({ key, text })) : [{ key: null, text: draft }];
-  const asked = JSON.stringify(places);
-  const texts = useMemo(() => (JSON.parse(asked) as typeof places).map(({ text }) => text), [asked]);
+  const placesKey = JSON.stringify(places);
+  const texts = useMemo(() => (JSON.parse(placesKey) as typeof places).map(({ text }) => text), [placesKey]);
   const answer = useTakenApart(texts);
   const ids = useMemo(() => (answer === null ? [] : [answer.vocabulary]), [answer]);
   const tree = useTrees(ids).get(answer?.vocabulary ?? '') ?? null;
   return useMemo(() => {
     if (answer === null) return null;
-    const keys = (JSON.parse(asked) as { key: ElementKey | null }[]).map(({ key }) => key);
+    const keys = (JSON.parse(placesKey) as { key: ElementKey | null }[]).map(({ key }) => key);
     const proposals = answer.taken.flatMap(({ concepts }, i) =>
       concepts.map((concept): Proposal => {
         const key = keys[i] ?? elementOfRole(concept.role, framework);
@@ -75,7 +75,7 @@ export function useProposals(draft: string): Proposals | null {
       proposals: proposals.filter((each) => !isSaidElsewhere(each, proposals)),
       unread: answer.taken.find(({ unread }) => unread !== null)?.unread ?? null,
     };
-  }, [answer, asked, framework, review, tree]);
+  }, [answer, placesKey, framework, review, tree]);
 }
 
 /** Whether a word without a heading only takes up what another concept says: “the shift” after “rotating shifts”. */

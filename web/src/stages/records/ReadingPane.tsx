@@ -100,7 +100,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
         )}
       </section>
       <FoundBy id={id} />
-      <TakeFromRecord key={id} record={record} within={top} />
+      <TakeFromRecord key={id} record={record} container={top} />
     </article>
   );
 }

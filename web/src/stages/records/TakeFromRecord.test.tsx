@@ -19,7 +19,7 @@ function Pane() {
   return (
     <article ref={top}>
       <p data-testid="text">asleep on duty</p>
-      <TakeFromRecord record={record} within={top} />
+      <TakeFromRecord record={record} container={top} />
     </article>
   );
 }

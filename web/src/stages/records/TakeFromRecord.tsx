@@ -23,11 +23,11 @@ interface Found {
 /** Headings, keywords and marked words of a record as terms for a lane, with what each would add there. */
 export function TakeFromRecord({
   record,
-  within,
+  container,
 }: {
   record: BibRecord;
   /** where words can be marked */
-  within: RefObject<HTMLElement | null>;
+  container: RefObject<HTMLElement | null>;
 }) {
   const { review } = useReview();
   const lanes = lanesOfReview(review);
@@ -59,7 +59,7 @@ export function TakeFromRecord({
               />
             )}
           </div>
-          <Offers record={record} within={within} laneId={lane.id} />
+          <Offers record={record} container={container} laneId={lane.id} />
           <p className="quiet text-xs">Mark words in the text above to take them too.</p>
         </div>
       )}
@@ -69,17 +69,17 @@ export function TakeFromRecord({
 
 function Offers({
   record,
-  within,
+  container,
   laneId,
 }: {
   record: BibRecord;
-  within: RefObject<HTMLElement | null>;
+  container: RefObject<HTMLElement | null>;
   laneId: string;
 }) {
   const { review } = useReview();
   const { add } = useTermEdits();
   const { put } = useShelf();
-  const marked = useMarked(within);
+  const marked = useMarked(container);
   const found = useMemo((): Found[] => {
     const words = (name: string, from: string): Found[] =>
       parsePhrase(quoted(name)).ok ? [{ name, from, content: wordsContent(quoted(name)) }] : [];
@@ -154,7 +154,7 @@ function quoted(text: string): string {
 }
 
 /** The words that somebody has marked within an element; the last ones stay while a button is pressed. */
-function useMarked(within: RefObject<HTMLElement | null>): string {
+function useMarked(container: RefObject<HTMLElement | null>): string {
   const [marked, setMarked] = useState('');
   useEffect(() => {
     const read = () => {
@@ -162,10 +162,10 @@ function useMarked(within: RefObject<HTMLElement | null>): string {
       const text = selection?.toString().trim() ?? '';
       const node = selection?.anchorNode ?? null;
       if (text === '' || text.length > LONGEST_MARKED || node === null) return;
-      if (within.current?.contains(node) === true) setMarked(text);
+      if (container.current?.contains(node) === true) setMarked(text);
     };
     document.addEventListener('selectionchange', read);
     return () => document.removeEventListener('selectionchange', read);
-  }, [within]);
+  }, [container]);
   return marked;
 }

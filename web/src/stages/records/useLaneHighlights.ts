@@ -92,8 +92,8 @@ function readMark(
 }
 
 function laneQueries(review: Review, read: TermResolver): LaneQuery[] {
-  const asked = lanesOfReview(review).filter(({ leftOut }) => !leftOut);
-  return asked.map(({ element, ...lane }) => ({
+  const searched = lanesOfReview(review).filter(({ leftOut }) => !leftOut);
+  return searched.map(({ element, ...lane }) => ({
     element: layerOf(element),
     query: {
       kind: 'or',

@@ -13,15 +13,15 @@ const ASKED_EVERY_MS = 700;
 export function useRecordDesigns(review: string) {
   const dispatch = useDispatch<typeof store.dispatch>();
   const designs = useDesigns();
-  const [asking, setAsking] = useState(true);
-  const { data } = recordApi.useDesignCountsQuery(review, { pollingInterval: asking ? ASKED_EVERY_MS : 0 });
+  const [polling, setPolling] = useState(true);
+  const { data } = recordApi.useDesignCountsQuery(review, { pollingInterval: polling ? ASKED_EVERY_MS : 0 });
   const working = data !== undefined && data.pending > 0 && data.trouble === null;
   const before = useRef(false);
   useEffect(() => {
     // What is listed was fetched before its designs were known.
     if (before.current && !working) dispatch(api.util.invalidateTags(['Records', 'RecordDesigns']));
     before.current = working;
-    setAsking(working);
+    setPolling(working);
   }, [working, dispatch]);
 
   const withKinds = (design: string): ReadonlySet<string> =>
@@ -44,10 +44,10 @@ export type RecordDesigns = ReturnType<typeof useRecordDesigns>;
 
 function numberOf(
   { designs }: DesignCounts,
-  wanted: ReadonlySet<string>,
+  chosen: ReadonlySet<string>,
   decision: Decision | 'any',
 ): number {
-  const own = designs.filter(({ design }) => wanted.has(design));
+  const own = designs.filter(({ design }) => chosen.has(design));
   return own.reduce((sum, { records }) => sum + (decision === 'any' ? all(records) : records[decision]), 0);
 }
 

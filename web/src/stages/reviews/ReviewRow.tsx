@@ -26,16 +26,16 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
   const { remember } = useUndo();
   const [changeReview, changing] = reviewApi.useChangeReviewMutation();
   const isAway = putAwayAt !== null;
-  const putAway = async (wanted: boolean) => {
-    const result = await changeReview({ id, version, putAway: wanted });
+  const putAway = async (away: boolean) => {
+    const result = await changeReview({ id, version, putAway: away });
     if (result.data === undefined) {
       toast.error(problemOf(result.error).title);
       return;
     }
-    const what = wanted ? `put ${title} away` : `brought ${title} back`;
+    const what = away ? `put ${title} away` : `brought ${title} back`;
     const put = (away: boolean) => ({ kind: 'put review away', review: id, away }) as const;
-    remember({ what, undo: put(!wanted), redo: put(wanted) });
-    toast(wanted ? `Put “${title}” away. Nothing in it is lost.` : `Brought “${title}” back.`);
+    remember({ what, undo: put(!away), redo: put(away) });
+    toast(away ? `Put “${title}” away. Nothing in it is lost.` : `Brought “${title}” back.`);
     onGone();
   };
   if (doing === 'rename') {

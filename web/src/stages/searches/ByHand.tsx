@@ -49,8 +49,8 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
       .catch(() => undefined);
   };
   return (
-    <section aria-label="Asked by hand" className="flex flex-col gap-2">
-      <h3 className="small-head">Asked by hand</h3>
+    <section aria-label="FakeRequest by hand" className="flex flex-col gap-2">
+      <h3 className="small-head">FakeRequest by hand</h3>
       <p className="quiet text-sm">Copy the string, search there, and enter how many records it finds.</p>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       <form

@@ -1,6 +1,6 @@
 import type { TranslatedLine } from '@even-lantern/contract';
 import { act, screen, waitFor, within } from '@testing-library/react';
-import { Refusal, type Asked } from '../../testing/fakeServer.js';
+import { Refusal, type FakeRequest } from '../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../testing/renderInReview.js';
 import { line, rehearsal, translated, translation, ALL_LINES } from '../../testing/searchFixtures.js';
 import { wordsContent } from '../../review/headingContent.js';
@@ -10,7 +10,7 @@ jest.mock('../../review/startLookups.js', () =>
   jest.requireActual<object>('../../testing/lookupsInPlace.js'),
 );
 
-const show = (answer: () => unknown, more: Record<string, (asked: Asked) => unknown> = {}) =>
+const show = (answer: () => unknown, more: Record<string, (asked: FakeRequest) => unknown> = {}) =>
   renderInReview(reviewWith([term('t', wordsContent('light'))]), () => <SearchesStage />, {
     'GET reviews/r1/rehearsal': answer,
     'GET reviews/r1/translation': () => translation(ALL_LINES),
@@ -116,7 +116,7 @@ test('side by side, arrows choose a line and one key copies its string for eithe
       failed: [],
       order: ['db', 'other'],
     }),
-    'GET reviews/r1/translation': ({ query }: Asked) =>
+    'GET reviews/r1/translation': ({ query }: FakeRequest) =>
       translation(
         query.get('database') === 'other'
           ? ALL_LINES.map((each) => ({ ...each, sent: `other ${each.number}` }))
@@ -143,7 +143,7 @@ test('the counts of every line stand in all databases, and what is not settled i
       failed: [],
       order: ['db', 'other'],
     }),
-    'GET reviews/r1/rehearsal': ({ query }: Asked) =>
+    'GET reviews/r1/rehearsal': ({ query }: FakeRequest) =>
       query.get('database') === 'other'
         ? rehearsal({
             lines: [
@@ -197,7 +197,7 @@ test('an earlier release can be chosen for the run', async () => {
 });
 
 const HAND = { ...database, reached: 'hand' as const, release: '' };
-const byHand = (more: Record<string, (asked: Asked) => unknown> = {}) =>
+const byHand = (more: Record<string, (asked: FakeRequest) => unknown> = {}) =>
   renderInReview(
     reviewWith([term('t', wordsContent('light'))]),
     () => <SearchesStage />,
@@ -317,7 +317,7 @@ test('several databases are run by one action, with what it is for; totals are t
       'GET databases': () => ({ databases: [database, other], failed: [], order: ['db', 'other'] }),
       'GET reviews/r1/rehearsal': () => rehearsal({}),
       'GET reviews/r1/translation': () => translation(ALL_LINES),
-      'GET reviews/r1/total': ({ query }: Asked) => {
+      'GET reviews/r1/total': ({ query }: FakeRequest) => {
         const { whole, problems, release } = rehearsal({});
         const remains = { ...whole, hits: query.get('database') === 'db' ? 41 : 17 };
         return { database: query.get('database'), release, whole, remains, problems };

@@ -2,7 +2,7 @@ import type { NewSettlement, SettledStep, VocabularySummary } from '@even-lanter
 import { screen, waitFor } from '@testing-library/react';
 import { Toaster } from 'sonner';
 import { PersonContext } from '../../review/api/person.js';
-import { fakeServer, Refusal, type Asked } from '../../testing/fakeServer.js';
+import { fakeServer, Refusal, type FakeRequest } from '../../testing/fakeServer.js';
 import { renderAt } from '../../testing/renderAt.js';
 import { VocabulariesPage } from './VocabulariesPage.js';
 
@@ -82,7 +82,7 @@ test('what is settled is listed and can be taken back', async () => {
   let settled = [step];
   const { user, asked } = show({
     'GET crosswalk': () => settled,
-    'POST crosswalk': ({ body }: Asked) => {
+    'POST crosswalk': ({ body }: FakeRequest) => {
       settled = (body as NewSettlement).verdict === 'open' ? [] : settled;
       return settled;
     },

@@ -46,8 +46,8 @@ function Form({ content, onSet }: { content: RunContent; onSet: () => void }) {
     toast(`Runs ${recurrenceInWords(body)}. You find new records in the ledger.`);
     onSet();
   });
-  const together = (entry: number, wanted: boolean) => {
-    form.setValue('entries', wanted ? [...entries, entry] : entries.filter((each) => each !== entry));
+  const together = (entry: number, checked: boolean) => {
+    form.setValue('entries', checked ? [...entries, entry] : entries.filter((each) => each !== entry));
   };
   return (
     <form

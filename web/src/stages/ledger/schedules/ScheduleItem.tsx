@@ -17,8 +17,8 @@ export function ScheduleItem({ reviewId, schedule }: { reviewId: string; schedul
   const [see] = scheduleApi.useSeeScheduleMutation();
   const [changing, setChanging] = useState(false);
   const { id, version, state, nextAt, entries, feed, unseen } = schedule;
-  const to = async (wanted: ScheduleChange) => {
-    const answer = await change({ review: reviewId, id, version, change: wanted });
+  const to = async (edit: ScheduleChange) => {
+    const answer = await change({ review: reviewId, id, version, change: edit });
     if (answer.data !== undefined) setChanging(false);
   };
   const address = `${window.location.origin}${feed}`;

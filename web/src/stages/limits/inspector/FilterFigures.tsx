@@ -42,7 +42,7 @@ export function FilterFigures({
   chosen: How | null;
 }) {
   const { review } = useReview();
-  const [wanted, setWanted] = useState<Basis | null>(null);
+  const [chosenBasis, setChosenBasis] = useState<Basis | null>(null);
   const shipped = useShipped(database.id, designs);
   const named = designs.length === 1 ? (designs[0] ?? '') : `Any of ${designs.length} designs`;
   const { data, isFetching } = designApi.useFilterFiguresQuery({
@@ -56,7 +56,7 @@ export function FilterFigures({
   };
   const bases = (Object.keys(BASES) as Basis[]).filter((basis) => there[basis] !== undefined);
   const preferred: Basis = words !== undefined && there.known !== undefined ? 'known' : 'shipped';
-  const basis = wanted !== null && there[wanted] !== undefined ? wanted : preferred;
+  const basis = chosenBasis !== null && there[chosenBasis] !== undefined ? chosenBasis : preferred;
   const measured = there[basis] ?? there.judged;
   return (
     <section className="flex flex-col gap-1" aria-busy={isFetching}>
@@ -73,7 +73,7 @@ export function FilterFigures({
           className="btn-xs self-start"
           choices={bases.map((id) => ({ id, name: BASES[id], detail: there[id]?.measuredOn ?? '' }))}
           chosen={basis}
-          onChoose={(id) => setWanted(id as Basis)}
+          onChoose={(id) => setChosenBasis(id as Basis)}
         />
       )}
       {measured === undefined ? (
@@ -92,10 +92,10 @@ export function FilterFigures({
 }
 
 /** What was measured of a design; of several together nothing was. */
-function useShipped(database: string, wanted: readonly string[]): Measured | null {
+function useShipped(database: string, ofDesigns: readonly string[]): Measured | null {
   const designs = useDesigns();
-  const [design] = wanted;
-  if (wanted.length !== 1) return null;
+  const [design] = ofDesigns;
+  if (ofDesigns.length !== 1) return null;
   const figures = (designs?.figures ?? []).filter(
     (each) => each.database === database && each.design === design,
   );

@@ -77,7 +77,7 @@ interface FindingItemProps {
 function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) {
   const { check, at, message, weight, mends, effects, accepted } = finding;
   const { review } = useReview();
-  const [asking, setAsking] = useState(false);
+  const [asksReason, setAsksReason] = useState(false);
   const [reason, setReason] = useState('');
   const [accept] = checkApi.useAcceptFindingMutation();
   const kind = CHECKS.find(({ id }) => id === check);
@@ -91,7 +91,7 @@ function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) 
       toast.error(errors[0]?.message ?? title);
       return;
     }
-    setAsking(false);
+    setAsksReason(false);
     setReason('');
   };
   return (
@@ -131,14 +131,14 @@ function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) 
               <EffectText effect={effects[i]} whole={whole} />
             </span>
           ))}
-          {!asking && (
-            <button className="link" onClick={() => setAsking(true)}>
+          {!asksReason && (
+            <button className="link" onClick={() => setAsksReason(true)}>
               let it stand
             </button>
           )}
         </div>
       )}
-      {asking && accepted === null && (
+      {asksReason && accepted === null && (
         <form
           className="flex gap-1"
           onSubmit={(event) => {
@@ -155,7 +155,7 @@ function FindingItem({ finding, names, whole, onGo, onMend }: FindingItemProps) 
             autoFocus
             onChange={({ target }) => setReason(target.value)}
             onKeyDown={(event) => {
-              if (event.key === 'Escape') setAsking(false);
+              if (event.key === 'Escape') setAsksReason(false);
             }}
           />
           <button className="btn btn-sm btn-primary" disabled={reason.trim() === ''}>

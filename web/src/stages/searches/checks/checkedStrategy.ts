@@ -45,7 +45,7 @@ export function checkedStrategy(known: KnownOfStrategy): StrategyToCheck {
     lines: [
       ...rehearsal.lines.map((line): CheckedLine => {
         const key = lineKeyOf(line);
-        const said = translated.get(key);
+        const translation = translated.get(key);
         return {
           key,
           number: line.number,
@@ -53,11 +53,12 @@ export function checkedStrategy(known: KnownOfStrategy): StrategyToCheck {
           laneId: line.laneId,
           hits: line.hits,
           adds: rehearsal.terms[line.termId ?? '']?.adds ?? null,
-          written: said?.written?.text ?? null,
-          cautions: said?.written?.cautions.map(({ message }) => message) ?? [],
+          written: translation?.written?.text ?? null,
+          cautions: translation?.written?.cautions.map(({ message }) => message) ?? [],
           // What the parts of a line were read as is told at those parts.
-          understood: line.kind === 'term' || said?.written != null ? (said?.understood ?? null) : null,
-          expected: said?.expected ?? '',
+          understood:
+            line.kind === 'term' || translation?.written != null ? (translation?.understood ?? null) : null,
+          expected: translation?.expected ?? '',
         };
       }),
       ...termsWithoutLine(review, rehearsal),

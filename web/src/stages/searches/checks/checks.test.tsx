@@ -1,6 +1,6 @@
 import type { AcceptedFinding, MendEffects, Rehearsal, Review } from '@even-lantern/contract';
 import { act, screen, waitFor, within } from '@testing-library/react';
-import { Refusal, type Asked } from '../../../testing/fakeServer.js';
+import { Refusal, type FakeRequest } from '../../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../../testing/renderInReview.js';
 import { headingContent, wordsContent } from '../../../review/headingContent.js';
 import { SearchesStage } from '../SearchesStage.js';
@@ -32,14 +32,14 @@ const rehearsal: Rehearsal = {
   uncounted: 0,
 };
 /** As if every mend brought three to its place and two to the whole. */
-const effects = ({ body }: Asked): MendEffects => ({
+const effects = ({ body }: FakeRequest): MendEffects => ({
   database: 'db',
   release: '2026-10-01',
   whole: 10,
   mends: (body as { mends: unknown[] }).mends.map(() => ({ place: { before: 0, after: 3 }, whole: 12 })),
 });
 
-const show = (review: Review, more: Record<string, (asked: Asked) => unknown> = {}) =>
+const show = (review: Review, more: Record<string, (asked: FakeRequest) => unknown> = {}) =>
   renderInReview(review, () => <SearchesStage />, {
     'GET reviews/r1/rehearsal': () => rehearsal,
     'GET reviews/r1/effects': () => new Refusal(503, { title: 'It went away.' }),
@@ -124,8 +124,8 @@ test('possible spellings are told only where they would change what is found', a
     term('t', wordsContent('lamp')),
   ]);
   const found = { ...rehearsal, terms: { t: { ...counted(5), adds: 5 }, h: { ...counted(5), adds: 5 } } };
-  const useless = ({ body }: Asked): MendEffects => ({
-    ...effects({ body } as Asked),
+  const useless = ({ body }: FakeRequest): MendEffects => ({
+    ...effects({ body } as FakeRequest),
     mends: (body as { mends: unknown[] }).mends.map(() => ({ place: { before: 5, after: 5 }, whole: 10 })),
   });
   const { asked } = show(withHeading, {

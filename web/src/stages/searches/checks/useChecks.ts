@@ -67,14 +67,14 @@ export function useChecks({ review, database, rehearsal, translation, effects, e
   const [found, setFound] = useState<{ database: string; findings: Finding[] } | null>(null);
   useEffect(() => {
     if (input === null) return;
-    let wanted = true;
+    let active = true;
     void lookupsWithAll([...trees.values()].map(({ vocabulary }) => vocabulary))
       .then((lookups) => lookups.check(input))
       .then((findings) => {
-        if (wanted) setFound({ database: input.database.id, findings });
+        if (active) setFound({ database: input.database.id, findings });
       });
     return () => {
-      wanted = false;
+      active = false;
     };
   }, [input, trees]);
   const findings = found !== null && found.database === database?.id ? found.findings : null;

@@ -69,10 +69,10 @@ function ToJudge({ peer, point }: { peer: PeerReview; point: JudgedPoint }) {
     setKept(point.note);
     setNote(point.note);
   }
-  const send = async (judgement: Judgement | null, said: string) => {
-    if (judgement === point.judgement && said === point.note) return;
+  const send = async (judgement: Judgement | null, note: string) => {
+    if (judgement === point.judgement && note === point.note) return;
     const of = { review: review.id, id: peer.id, point: point.id };
-    const answer = await judge({ ...of, body: { judgement, note: said } });
+    const answer = await judge({ ...of, body: { judgement, note } });
     if (answer.error !== undefined) {
       const { title, detail } = problemOf(answer.error);
       toast.error(title, { description: detail });
@@ -82,7 +82,7 @@ function ToJudge({ peer, point }: { peer: PeerReview; point: JudgedPoint }) {
     remember({
       what: `judged ${point.name.toLowerCase()}`,
       undo: { ...doing, body: { judgement: point.judgement, note: point.note } },
-      redo: { ...doing, body: { judgement, note: said } },
+      redo: { ...doing, body: { judgement, note } },
     });
   };
   return (

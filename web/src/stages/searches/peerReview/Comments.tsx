@@ -70,17 +70,17 @@ function Comment({ peer, comment, nameOf, onGo }: CommentProps) {
   const [settle] = peerReviewApi.useSettleCommentMutation();
   const [answering, setAnswering] = useState(false);
   const now = place === '' ? null : nameOf(place);
-  const change = async (wanted: boolean) => {
+  const change = async (settled: boolean) => {
     const put = (settled: boolean) => ({ review: review.id, id: peer.id, comment: id, body: { settled } });
-    const answer = await settle(put(wanted));
+    const answer = await settle(put(settled));
     if (answer.error !== undefined) {
       toast.error(problemOf(answer.error).title);
       return;
     }
     remember({
-      what: wanted ? 'settled a comment' : 'opened a comment again',
-      undo: { kind: 'settle comment', ...put(!wanted) },
-      redo: { kind: 'settle comment', ...put(wanted) },
+      what: settled ? 'settled a comment' : 'opened a comment again',
+      undo: { kind: 'settle comment', ...put(!settled) },
+      redo: { kind: 'settle comment', ...put(settled) },
     });
   };
   return (

@@ -34,7 +34,7 @@ export function PeerReviewPane({ line, nameOf, onGo, onVersions, onClose }: Peer
     pollingInterval: POLLING_MS,
   });
   const [shown, setShown] = useState<string | null>(null);
-  const [asking, setAsking] = useState(false);
+  const [formOpen, setFormOpen] = useState(false);
   const peer = list?.find(({ id }) => id === shown) ?? list?.[0];
   return (
     <section aria-label="Peer review" className="flex flex-col gap-3">
@@ -52,10 +52,10 @@ export function PeerReviewPane({ line, nameOf, onGo, onVersions, onClose }: Peer
       </div>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       {list === undefined && error === undefined && <p className="quiet">Looking …</p>}
-      {list !== undefined && (peer === undefined || asking) && (
-        <Asking first={list.length === 0} onAsked={() => setAsking(false)} />
+      {list !== undefined && (peer === undefined || formOpen) && (
+        <Asking first={list.length === 0} onAsked={() => setFormOpen(false)} />
       )}
-      {list !== undefined && peer !== undefined && !asking && (
+      {list !== undefined && peer !== undefined && !formOpen && (
         <>
           {list.length > 1 && (
             <p className="flex flex-wrap gap-x-3 text-xs">
@@ -83,7 +83,7 @@ export function PeerReviewPane({ line, nameOf, onGo, onVersions, onClose }: Peer
               className="link"
               onClick={() => {
                 setShown(null);
-                setAsking(true);
+                setFormOpen(true);
               }}
             >
               Ask for another

@@ -1,7 +1,7 @@
 import { laneKey, ownKey, reference } from '@even-lantern/core';
 import type { Rehearsal, RehearsedLine, ReviewOwnLine, StrategyEffects } from '@even-lantern/contract';
 import { act, screen, waitFor } from '@testing-library/react';
-import { Refusal, type Asked } from '../../../testing/fakeServer.js';
+import { Refusal, type FakeRequest } from '../../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../../testing/renderInReview.js';
 import { wordsContent } from '../../../review/headingContent.js';
 import { SearchesStage } from '../SearchesStage.js';
@@ -86,7 +86,7 @@ const effects: StrategyEffects = {
   unasked: 0,
 };
 
-const show = (ownLines = OWN, more: Record<string, (asked: Asked) => unknown> = {}) =>
+const show = (ownLines = OWN, more: Record<string, (asked: FakeRequest) => unknown> = {}) =>
   renderInReview(
     { ...reviewWith([term('t', wordsContent('light')), term('u', wordsContent('lamp*'))]), ownLines },
     () => <SearchesStage />,

@@ -3,13 +3,13 @@ import { useEffect, useState } from 'react';
 
 /** Brings a line’s row into sight, once it is there: one that was just added may stand out of it. */
 export function useBroughtIntoSight(lines: unknown): (key: LineKey) => void {
-  const [wanted, setWanted] = useState<LineKey | null>(null);
+  const [target, setTarget] = useState<LineKey | null>(null);
   useEffect(() => {
-    if (wanted === null) return;
-    const row = document.querySelector(`[data-line="${CSS.escape(wanted)}"]`);
+    if (target === null) return;
+    const row = document.querySelector(`[data-line="${CSS.escape(target)}"]`);
     if (row === null) return;
     row.scrollIntoView({ block: 'nearest' });
-    setWanted(null);
-  }, [wanted, lines]);
-  return setWanted;
+    setTarget(null);
+  }, [target, lines]);
+  return setTarget;
 }

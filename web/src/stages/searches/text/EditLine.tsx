@@ -45,11 +45,12 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
   };
   const [convert, converting] = strategyApi.useConvertLineMutation();
   const [proposed, setProposed] = useState<Proposed | null>(null);
-  const put = (other: 'own' | 'cql', said: string) => {
+  const put = (other: 'own' | 'cql', newText: string) => {
     setProposed(null);
     setLanguage(other);
-    setText(said);
-    if (line.written !== null || said !== line.lanes?.[other]) autosave.save({ text: said, language: other });
+    setText(newText);
+    if (line.written !== null || newText !== line.lanes?.[other])
+      autosave.save({ text: newText, language: other });
   };
   /**
    * In the other language, as the server prints it with the database's whole vocabulary. What would be lost is shown
@@ -61,10 +62,10 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
       conversion: { database: database.id, language, text, to: other },
     });
     if (answer.data === undefined) return;
-    const { text: said, losses } = answer.data;
-    if (said === null) put(other, text);
-    else if (losses.length === 0) put(other, said);
-    else setProposed({ to: other, text: said, losses });
+    const { text: newText, losses } = answer.data;
+    if (newText === null) put(other, text);
+    else if (losses.length === 0) put(other, newText);
+    else setProposed({ to: other, text: newText, losses });
   };
   const takeLanes = () => {
     autosave.save({ text: null, language }, 'at once');

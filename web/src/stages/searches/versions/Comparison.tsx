@@ -18,15 +18,15 @@ interface ComparisonProps {
 /** What was done since, and which records that gained and lost. */
 export function Comparison({ review, database, names, from, to }: ComparisonProps) {
   const body = { database: database.id, from, to };
-  const { currentData: told, error } = versionApi.useCompareVersionsQuery({ review, body });
+  const { currentData: comparison, error } = versionApi.useCompareVersionsQuery({ review, body });
   if (error !== undefined) return <ProblemNote problem={problemOf(error)} />;
-  if (told === undefined) return <p className="quiet pl-4">Comparing …</p>;
-  const { changes, hits, gained, lost } = told;
+  if (comparison === undefined) return <p className="quiet pl-4">Comparing …</p>;
+  const { changes, hits, gained, lost } = comparison;
   return (
     <section aria-label="Compared with now" className="flex flex-col gap-2 pl-4 text-sm">
       <p>
         {hits.from === null ? 'Nothing' : formatCount(hits.from)} then,{' '}
-        {hits.to === null ? 'nothing' : formatCount(hits.to)} now in {told.databaseName}.
+        {hits.to === null ? 'nothing' : formatCount(hits.to)} now in {comparison.databaseName}.
       </p>
       <ul>
         {changes.map((change) => (

@@ -1,6 +1,6 @@
 import type { StrategyVersion, VersionComparison } from '@even-lantern/contract';
 import { screen, waitFor, within } from '@testing-library/react';
-import type { Asked } from '../../../testing/fakeServer.js';
+import type { FakeRequest } from '../../../testing/fakeServer.js';
 import { database, renderInReview, reviewWith, term } from '../../../testing/renderInReview.js';
 import { wordsContent } from '../../../review/headingContent.js';
 import { lineNames } from '../lines/sheetLines.js';
@@ -31,7 +31,7 @@ const comparison: VersionComparison = {
   lost: { records: 3, sample: [] },
 };
 
-const show = (more: Record<string, (asked: Asked) => unknown> = {}) =>
+const show = (more: Record<string, (asked: FakeRequest) => unknown> = {}) =>
   renderInReview(
     reviewWith([term('t', wordsContent('light'))]),
     () => <VersionsPane database={database} names={lineNames([])} onClose={() => undefined} />,
