@@ -7,7 +7,7 @@ module.exports = {
       name: 'no-circles-of-folders',
       severity: 'error',
       scope: 'folder',
-      from: { path: '^(server|web)/src/' },
+      from: { path: '^(core|server|web)/src/' },
       to: { circular: true },
     },
   ],

@@ -1,4 +1,5 @@
 export * from './model.js';
+export type { Abilities } from './abilities.js';
 export { normaliseQuery } from './normalise.js';
 export { matchesPattern, parsePhrase, printPhrase } from './phrase.js';
 export type { PhraseError, PhraseProblem, PhraseResult } from './phrase.js';

@@ -8,6 +8,8 @@ import { storeTroubleIn, type StoreTrouble } from '../store/storeTrouble.js';
 export class ProblemException extends HttpException {
   constructor(readonly problem: Problem) {
     super(problem, problem.status);
+    // What the log says of it.
+    this.message = [problem.title, problem.detail].filter(Boolean).join(' ');
   }
 }
 

@@ -61,7 +61,7 @@ export function ChoiceMenu({
     },
   });
   return (
-    <div className="relative inline-block">
+    <div className="relative inline-flex max-w-full">
       <button
         type="button"
         {...menu.getToggleButtonProps({
@@ -84,7 +84,7 @@ export function ChoiceMenu({
         {...menu.getMenuProps({ 'aria-label': label, 'aria-labelledby': undefined })}
         className={
           menu.isOpen
-            ? `rule bg-base-100 rounded-box absolute ${side === 'left' ? 'left-0' : 'right-0'} z-30 ${up ? 'bottom-full mb-1' : 'mt-1'} max-h-80 w-max max-w-80 min-w-full overflow-auto border p-1 text-left text-sm shadow-lg`
+            ? `rule bg-base-100 rounded-box absolute ${side === 'left' ? 'left-0' : 'right-0'} z-30 ${up ? 'bottom-full mb-1' : 'top-full mt-1'} max-h-80 w-max max-w-80 min-w-full overflow-auto border p-1 text-left text-sm shadow-lg`
             : 'hidden'
         }
       >

@@ -1,7 +1,7 @@
 /** How CQL is written, with the index names of whoever reads it. */
 import { SEARCH_FIELDS } from '../model.js';
-import { fourDigits, type Form } from '../dialects/form.js';
-import type { Abilities } from '../dialects/dialect.js';
+import { fourDigits, type Form } from '../form.js';
+import type { Abilities } from '../abilities.js';
 import { printPhrase } from '../phrase.js';
 
 /** CQL can say every query; with our context set it says it all. */

@@ -1,7 +1,7 @@
 /** Queries as canonical text: CQL with every parenthesis that makes the left-to-right reading certain. */
 import { isYearRange, type Query } from '../model.js';
 import { normaliseQuery } from '../normalise.js';
-import type { Form } from '../dialects/form.js';
+import type { Form } from '../form.js';
 import { cqlForm } from './form.js';
 
 /**

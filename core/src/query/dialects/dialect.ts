@@ -1,4 +1,5 @@
 /** A dialect: how one database wants a query written, and how it reads what is written. */
+import type { Abilities } from '../abilities.js';
 import type { HeadingQuery, Query, SearchField, WordPattern } from '../model.js';
 import type { Names } from './names.js';
 
@@ -77,33 +78,4 @@ export interface Dialect {
   print(query: Query, context: DialectContext): Printed;
   /** Never throws: what cannot be read is told with its place. */
   parse(text: string, context: DialectContext): DialectResult;
-}
-
-/** What a dialect can say. */
-export interface Abilities {
-  fields: readonly SearchField[];
-  /** limits on the year */
-  years: boolean;
-  /** `*` at the end of a word that stands alone */
-  anyEnding: boolean;
-  /** `?` for one letter in a word that stands alone */
-  oneLetter: boolean;
-  /** patterns within a phrase */
-  inPhrase: { anyEnding: boolean; oneLetter: boolean };
-  near: null | {
-    ordered: boolean;
-    /** words of different fields near each other, which no record can hold */
-    acrossFields: boolean;
-    /** phrases and patterns, or else single whole words only */
-    phrases: boolean;
-  };
-  headings: null | {
-    /** all headings below one, without naming them */
-    narrower: boolean;
-    central: boolean;
-    subheadings: boolean;
-    anyVocabulary: boolean;
-  };
-  /** references to other lines */
-  lines: boolean;
 }

@@ -6,7 +6,6 @@ export { LACKS, NAMED, type Lack, type Named, type Names } from './names.js';
 export { patternsToSpell } from './printing.js';
 export { precedenceCaution } from './reading.js';
 export type {
-  Abilities,
   Dialect,
   DialectContext,
   DialectError,

@@ -2,7 +2,7 @@
 import { cqlForm } from '../cql/form.js';
 import { parseCql } from '../cql/interpret.js';
 import type { DialectContext } from './dialect.js';
-import type { Form } from './form.js';
+import type { Form } from '../form.js';
 import { type DialectKind, type Known } from './naming.js';
 import { NAMED, type Names } from './names.js';
 import { precedenceCaution } from './reading.js';

@@ -3,8 +3,9 @@
  * less. So that any database can be described, a kind is made into a dialect with the names and the lacks of one.
  */
 import type { SearchField } from '../model.js';
-import type { Abilities, Dialect, DialectContext, DialectResult } from './dialect.js';
-import type { Form } from './form.js';
+import type { Abilities } from '../abilities.js';
+import type { Dialect, DialectContext, DialectResult } from './dialect.js';
+import type { Form } from '../form.js';
 import type { Lack, Names } from './names.js';
 import { printIn } from './printing.js';
 

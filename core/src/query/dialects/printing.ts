@@ -16,8 +16,9 @@ import {
 } from '../model.js';
 import { normaliseQuery } from '../normalise.js';
 import { parsePhrase, printPhrase } from '../phrase.js';
-import type { Abilities, DialectContext, Effect, Loss, Printed } from './dialect.js';
-import type { Form } from './form.js';
+import type { Abilities } from '../abilities.js';
+import type { DialectContext, Effect, Loss, Printed } from './dialect.js';
+import type { Form } from '../form.js';
 
 /** More phrases than this are no longer a string that people read. */
 const MOST_PHRASES = 60;

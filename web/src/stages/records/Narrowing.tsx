@@ -1,6 +1,7 @@
 import { formatCount, RECORD_FORMATS } from '@even-lantern/core';
 import { DECISIONS, type RecordSort } from '@even-lantern/contract';
 import { Download } from 'lucide-react';
+import { Radio } from '../../parts/Radio.js';
 import { NarrowByDesign } from './NarrowByDesign.js';
 import { SORTS, type Desk } from './useDesk.js';
 
@@ -15,22 +16,16 @@ export function Narrowing({ desk, all }: { desk: Desk; all: number }) {
       <fieldset>
         <legend className="small-head pb-1">Decision</legend>
         {(['any', ...DECISIONS] as const).map((each) => (
-          <label
+          <Radio
             key={each}
-            className={`flex cursor-pointer items-center justify-between gap-2 py-0.5 ${decision === each ? 'font-bold' : ''}`}
+            name="decision"
+            className={`items-center py-0.5 ${decision === each ? 'font-bold' : ''}`}
+            checked={decision === each}
+            onChoose={() => showDecision(each)}
           >
-            <span className="flex items-center gap-2">
-              <input
-                type="radio"
-                name="decision"
-                className="radio radio-xs"
-                checked={decision === each}
-                onChange={() => showDecision(each)}
-              />
-              {each}
-            </span>
+            <span className="flex-1">{each}</span>
             <span className="count">{formatCount(each === 'any' ? all : (pages.counts?.[each] ?? 0))}</span>
-          </label>
+          </Radio>
         ))}
       </fieldset>
       <NarrowByDesign designs={designs} decision={decision} chosen={design} onChoose={showDesign} />

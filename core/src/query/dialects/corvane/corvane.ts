@@ -4,8 +4,8 @@
  */
 import { SEARCH_FIELDS, type NearQuery, type Query, type SearchField, type WordsQuery } from '../../model.js';
 import { printPhrase } from '../../phrase.js';
-import type { Abilities } from '../dialect.js';
-import { fourDigits, type Form } from '../form.js';
+import type { Abilities } from '../../abilities.js';
+import { fourDigits, type Form } from '../../form.js';
 import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known } from '../naming.js';
 import { type Names } from '../names.js';
 import {

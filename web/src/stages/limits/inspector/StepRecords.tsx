@@ -7,6 +7,7 @@ import { problemOf } from '../../../review/api/api.js';
 import { limitApi } from '../../../review/api/limitApi.js';
 import { useReview } from '../../../review/useReview.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
+import { Radio } from '../../../parts/Radio.js';
 
 const SHOWN_KEPT = 5;
 
@@ -75,17 +76,16 @@ export function StepRecords({
       <fieldset>
         <legend className="small-head">Read some of what is</legend>
         {parts.map(({ id, name, count }) => (
-          <label key={id} className="rule flex cursor-pointer items-center gap-2 border-b py-1 text-sm">
-            <input
-              type="radio"
-              name="limit-part"
-              className="radio radio-xs"
-              checked={part === id}
-              onChange={() => setPart(id)}
-            />
+          <Radio
+            key={id}
+            name="limit-part"
+            className="rule items-center border-b py-1 text-sm"
+            checked={part === id}
+            onChoose={() => setPart(id)}
+          >
             <span className="min-w-0 flex-1">{name}</span>
             <span className="count">{count === null ? '–' : formatCount(count)}</span>
-          </label>
+          </Radio>
         ))}
       </fieldset>
       {step.kept !== null && step.kept.length > 0 && (

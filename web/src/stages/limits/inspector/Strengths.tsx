@@ -5,6 +5,7 @@ import {
   type LimitValues,
   type ValuesChosen,
 } from '@even-lantern/core';
+import { Radio } from '../../../parts/Radio.js';
 
 /** How the words are set: to miss hardly any, to bring hardly any others, or in between. */
 export function Strengths({
@@ -20,16 +21,14 @@ export function Strengths({
       <legend className="small-head pb-1">The filter is set so that it</legend>
       <div className="flex flex-wrap gap-x-4 gap-y-1">
         {STRENGTHS.map((each) => (
-          <label key={each} className="flex cursor-pointer items-center gap-1.5 text-sm">
-            <input
-              type="radio"
-              name="limit-strength"
-              className="radio radio-xs"
-              checked={strength === each}
-              onChange={() => onChange({ ...values, strength: each })}
-            />
+          <Radio
+            key={each}
+            name="limit-strength"
+            checked={strength === each}
+            onChoose={() => onChange({ ...values, strength: each })}
+          >
             {STRENGTH_NAMES[each]}
-          </label>
+          </Radio>
         ))}
       </div>
       <p className="quiet text-xs">

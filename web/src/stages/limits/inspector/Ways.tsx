@@ -1,5 +1,6 @@
 import { wayText, type LimitWay } from '@even-lantern/core';
 import type { LimitProfile } from '@even-lantern/contract';
+import { Radio } from '../../../parts/Radio.js';
 
 export function Ways({
   name,
@@ -22,16 +23,9 @@ export function Ways({
         <>
           <div className="flex flex-wrap gap-x-4 gap-y-1">
             {[...step.ways, 'none' as const].map((each) => (
-              <label key={each} className="flex cursor-pointer items-center gap-1.5 text-sm">
-                <input
-                  type="radio"
-                  name="limit-way"
-                  className="radio radio-xs"
-                  checked={way === each}
-                  onChange={() => onChoose(each)}
-                />
+              <Radio key={each} name="limit-way" checked={way === each} onChoose={() => onChoose(each)}>
                 {each === 'none' ? 'not here' : wayText(each)}
-              </label>
+              </Radio>
             ))}
           </div>
           {step.unavailable !== null && <p className="text-sm">{step.unavailable}</p>}

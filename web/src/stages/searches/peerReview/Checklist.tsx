@@ -9,6 +9,7 @@ import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
 import { usePerson } from '../../../review/api/person.js';
 import { useUndo } from '../../../review/undo.js';
 import { useReview } from '../../../review/useReview.js';
+import { Radio } from '../../../parts/Radio.js';
 
 const SIGNS = { fine: CircleCheck, suggestion: Lightbulb, change: TriangleAlert } as const;
 
@@ -91,16 +92,15 @@ function ToJudge({ peer, point }: { peer: PeerReview; point: JudgedPoint }) {
       <p className="quiet text-sm">{point.asks}</p>
       <span className="flex flex-wrap gap-x-4 gap-y-1 text-sm">
         {JUDGEMENTS.map((judgement) => (
-          <label key={judgement} className="flex cursor-pointer items-center gap-1.5">
-            <input
-              type="radio"
-              className="radio radio-xs"
-              name={`${peer.id} ${point.id}`}
-              checked={point.judgement === judgement}
-              onChange={() => void send(judgement, note)}
-            />
+          <Radio
+            key={judgement}
+            className="items-center"
+            name={`${peer.id} ${point.id}`}
+            checked={point.judgement === judgement}
+            onChoose={() => void send(judgement, note)}
+          >
             {JUDGEMENT_NAMES[judgement]}
-          </label>
+          </Radio>
         ))}
       </span>
       <textarea

@@ -7,6 +7,7 @@ import { peerReviewApi } from '../../../review/api/peerReviewApi.js';
 import { usePerson } from '../../../review/api/person.js';
 import { useReview } from '../../../review/useReview.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
+import { Radio } from '../../../parts/Radio.js';
 
 /** What a peer review comes to, or came to. */
 export function Ending({ peer }: { peer: PeerReview }) {
@@ -49,16 +50,15 @@ export function Ending({ peer }: { peer: PeerReview }) {
         <fieldset className="flex flex-wrap gap-x-4 text-sm">
           <legend className="sr-only">The strategy is</legend>
           {OUTCOMES.map((each) => (
-            <label key={each} className="flex cursor-pointer items-center gap-1.5">
-              <input
-                type="radio"
-                className="radio radio-xs"
-                name={`outcome ${peer.id}`}
-                checked={outcome === each}
-                onChange={() => setOutcome(each)}
-              />
+            <Radio
+              key={each}
+              className="items-center"
+              name={`outcome ${peer.id}`}
+              checked={outcome === each}
+              onChoose={() => setOutcome(each)}
+            >
               {OUTCOME_NAMES[each]}
-            </label>
+            </Radio>
           ))}
         </fieldset>
         <textarea

@@ -1,6 +1,7 @@
 import { OWN_LINE_ROLES, type OwnLineRole } from '@even-lantern/core';
 import type { ReviewOwnLine } from '@even-lantern/contract';
 import { useOwnLineEdits } from '../../../review/useOwnLineEdits.js';
+import { Radio } from '../../../parts/Radio.js';
 
 const ROLES: Readonly<Record<OwnLineRole, [name: string, about: string]>> = {
   looks: ['Only looks', 'it is counted, and no more'],
@@ -16,19 +17,18 @@ export function RoleChoice({ own }: { own: ReviewOwnLine }) {
     <fieldset className="grid grid-cols-2 gap-x-3 gap-y-1">
       <legend className="small-head pb-1">What it does to the whole</legend>
       {OWN_LINE_ROLES.map((role) => (
-        <label key={role} className="flex cursor-pointer items-start gap-1.5 text-sm leading-tight">
-          <input
-            type="radio"
-            className="radio radio-xs mt-0.5"
-            name={`role of ${own.id}`}
-            checked={own.role === role}
-            onChange={() => void edits.change(own, { role })}
-          />
+        <Radio
+          key={role}
+          className="items-start text-sm leading-tight"
+          name={`role of ${own.id}`}
+          checked={own.role === role}
+          onChoose={() => void edits.change(own, { role })}
+        >
           <span>
             {ROLES[role][0]}
             <span className="quiet block text-xs">{ROLES[role][1]}</span>
           </span>
-        </label>
+        </Radio>
       ))}
     </fieldset>
   );

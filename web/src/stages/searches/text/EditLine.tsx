@@ -10,6 +10,7 @@ import { WhatItMeans, WhatLanesGive } from './AboutLine.js';
 import { readerFor, readText } from './readText.js';
 import { WhatIsLost, type Proposed } from './WhatIsLost.js';
 import { theirsIn, useLineWriting } from './useLineWriting.js';
+import { Radio } from '../../../parts/Radio.js';
 
 const TextEditor = lazy(() => import('./TextEditor.js'));
 
@@ -79,16 +80,15 @@ export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
           <fieldset className="flex gap-4 text-sm">
             <legend className="sr-only">Language</legend>
             {(['own', 'cql'] as const).map((each) => (
-              <label key={each} className="flex cursor-pointer items-center gap-1.5">
-                <input
-                  type="radio"
-                  className="radio radio-xs"
-                  name="language"
-                  checked={language === each}
-                  onChange={() => void writeIn(each)}
-                />
+              <Radio
+                key={each}
+                className="items-center"
+                name="language"
+                checked={language === each}
+                onChoose={() => void writeIn(each)}
+              >
                 {each === 'own' ? ownName : 'CQL'}
-              </label>
+              </Radio>
             ))}
           </fieldset>
         )}

@@ -1,5 +1,5 @@
 /** How a dialect writes what it can say. It is given nothing that its abilities do not allow. */
-import type { HeadingQuery, NearQuery, WordsQuery } from '../model.js';
+import type { HeadingQuery, NearQuery, WordsQuery } from './model.js';
 
 export interface Form {
   words(query: WordsQuery): string;
