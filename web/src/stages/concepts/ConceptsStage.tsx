@@ -63,7 +63,7 @@ export function ConceptsStage() {
     <RoominessContext value={roominess}>
       <div className="flex h-full min-h-0">
         <div className="flex min-w-0 flex-1 flex-col gap-2 px-4 py-3">
-          <div className="flex items-baseline justify-between gap-3">
+          <div className="flex items-center justify-between gap-3">
             <div className="flex min-w-0 flex-1 items-baseline gap-3">
               <h1 className="text-[17px] font-bold">Concepts</h1>
               <p className="quiet truncate max-md:hidden">
