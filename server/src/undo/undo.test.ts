@@ -25,7 +25,12 @@ afterEach(() => light.server.application.close());
 /** Asks as somebody. */
 function as(person: string, server = light.server) {
   const http = () => request(server.application.getHttpServer());
-  const send = (method: 'post' | 'patch' | 'put', path: string, body: object, version?: number) => {
+  const send = (
+    method: 'post' | 'patch' | 'put' | 'delete',
+    path: string,
+    body: object,
+    version?: number,
+  ) => {
     const asked = http()
       [method](path)
       .set({ Host: 'localhost', [PERSON_HEADER]: person });
@@ -159,6 +164,61 @@ test('edits of every kind are taken back one by one, and done again', async () =
     await back(i);
   }
   expect((await redo()).words).toBeNull();
+});
+
+test('what was taken out of the shelf, lanes and own lines between other edits leaves undo and redo their way', async () => {
+  const { send, add, takeOut, undo, redo } = ada();
+  const put = (name: string) =>
+    send('post', `/api/reviews/${id}/shelf`, { name, contents: [words(name)], origin: 'typed', source: '' });
+  const onShelf = async (name: string) => (await present()).shelf.find((item) => item.name === name);
+  const off = async (name: string) => {
+    const item = await onShelf(name);
+    return send('delete', `/api/shelf/${item?.id}`, {}, item?.version);
+  };
+  const intoLane = async (name: string) => {
+    const item = await onShelf(name);
+    const { id: laneId } = laneOf(light.review, 'I');
+    return send('post', `/api/shelf/${item?.id}/lane`, { laneId }, item?.version);
+  };
+  const line = (text: string, before: string | null = null) =>
+    send('post', `/api/reviews/${id}/own-lines`, { lines: [{ role: 'narrows', text, note: '' }], before });
+  const withoutLine = async (text: string) => {
+    const own = (await present()).ownLines.find((each) => each.text === text);
+    return send('patch', `/api/own-lines/${own?.id}`, { removed: true }, own?.version);
+  };
+  const edits = [
+    () => put('ward'),
+    () => put('bed'),
+    () => off('ward'),
+    () => add('night'),
+    () => put('chart'),
+    () => line('lamp'),
+    () => line('dusk'),
+    () => withoutLine('lamp'),
+    () => takeOut('light'),
+    () => intoLane('bed'),
+    () => put('ward'),
+    () => off('chart'),
+    () => line('dawn'),
+    () => takeOut('night'),
+  ];
+  const states = [await shown()];
+  for (const [i, edit] of edits.entries()) {
+    const { status, body } = await edit();
+    expect([i, status < 300 ? 'done' : (body as object)]).toEqual([i, 'done']);
+    states.push(await shown());
+  }
+  // Twice, for rows that came back have other places than they had at first.
+  for (let round = 0; round < 2; round += 1) {
+    for (let i = edits.length; i > 0; i -= 1) {
+      expect(await undo()).toMatchObject({ words: expect.any(String) as string });
+      expect([i, await shown()]).toEqual([i, states[i - 1]]);
+    }
+    for (let i = 1; i <= edits.length; i += 1) {
+      expect(await redo()).toMatchObject({ words: expect.any(String) as string });
+      expect([i, await shown()]).toEqual([i, states[i]]);
+    }
+  }
 });
 
 test('each takes back their own edits; what others did stays', async () => {

@@ -88,14 +88,14 @@ export async function restoreRows<Row extends Placed>(
       { ...change, ...further, version: row.version + 1 } as never,
     );
   };
+  const places = placesOf(target, rows);
   for (const row of rows) {
-    const at = target.findIndex(({ id }) => id === row.id);
-    const was = target[at];
+    const was = target.find(({ id }) => id === row.id);
     if (was === undefined) {
       if (row.removedAt === null) await set(row, { removedAt: new Date().toISOString() });
       continue;
     }
-    const change = { ...was, position: at + 1, removedAt: null };
+    const change = { ...was, position: places.get(row.id) ?? row.position, removedAt: null };
     const differs = Object.entries(change).some(
       ([name, value]) => !isDeepStrictEqual(row[name as keyof Row], value),
     );
@@ -143,22 +143,29 @@ async function restoreTerms(
   }
 }
 
-/**
- * Where the terms of a lane stood. They keep their places where these are in order; otherwise all go behind the last, for
- * no two terms that were ever in a lane have one place.
- */
 function placesIn({ id, terms }: StrategyState['lanes'][number], rows: readonly TermRow[]) {
-  const here = rows.filter(({ laneId }) => laneId === id);
-  const places = terms.map((term) => here.find((row) => row.id === term.id)?.position);
-  const inOrder = places.every(
-    (place, i) => place !== undefined && (i === 0 || place > (places[i - 1] ?? 0)),
+  const places = placesOf(
+    terms,
+    rows.filter(({ laneId }) => laneId === id),
   );
-  const last = Math.max(0, ...here.map(({ position }) => position));
-  return terms.map((term, i) => ({
-    ...term,
-    laneId: id,
-    position: inOrder ? (places[i] ?? 0) : last + i + 1,
-  }));
+  return terms.map((term) => ({ ...term, laneId: id, position: places.get(term.id) ?? 0 }));
+}
+
+/**
+ * Positions for the rows of a list as it is to be. They keep theirs where these are in order; otherwise all go behind the
+ * last, for rows that were taken out keep their positions too, and no two rows of a list may ever have the same one.
+ * @param target rows of the list, in their order; those that are not in it yet are new to it
+ * @param rows all that ever were in the list, also those that were taken out
+ */
+function placesOf(
+  target: readonly { id: string }[],
+  rows: readonly { id: string; position: number }[],
+): ReadonlyMap<string, number> {
+  const present = new Map(rows.map(({ id, position }) => [id, position]));
+  const kept = target.map(({ id }) => present.get(id));
+  const inOrder = kept.every((place, i) => place !== undefined && (i === 0 || place > (kept[i - 1] ?? 0)));
+  const last = Math.max(0, ...present.values());
+  return new Map(target.map(({ id }, i) => [id, inOrder ? (kept[i] ?? 0) : last + i + 1]));
 }
 
 /** Earlier states of a line stay; each that differs becomes a later one. */
