@@ -175,7 +175,8 @@ export const ownWordsSchema = Joi.object<OwnWords>({
   from: source,
 });
 
-const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unknown(), {
+/** The values of a limit. */
+export const limitValues = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unknown(), {
   then: Joi.object({
     kind: Joi.string().valid('years').required(),
     from: Joi.number().integer().min(1).max(9999).allow(null).required(),
@@ -207,7 +208,8 @@ const values = Joi.alternatives().conditional(Joi.object({ kind: 'years' }).unkn
 const kind = Joi.string()
   .valid(...LIMIT_KINDS.map(({ id }) => id))
   .required();
-const ways = Joi.object()
+/** By database, how a limit is applied where somebody chose. */
+export const limitWays = Joi.object()
   .pattern(Joi.string().min(1).max(200), Joi.string().valid(...LIMIT_WAYS))
   .max(200);
 const reason = Joi.string()
@@ -225,7 +227,12 @@ function fitting<T extends { kind: string; values: LimitValues }>(
   return problem === null ? value : message({ custom: problem });
 }
 
-const content = { kind, values: values.required(), on: Joi.boolean().required(), ways: ways.required() };
+const content = {
+  kind,
+  values: limitValues.required(),
+  on: Joi.boolean().required(),
+  ways: limitWays.required(),
+};
 
 export const limitDocument = Joi.object<NewLimit>({ ...content, reason: reason.required() }).custom(fitting);
 
@@ -234,10 +241,10 @@ export const newLimitsSchema = Joi.object<NewLimits>({
 });
 
 export const limitChangeSchema = Joi.object<LimitChange>({
-  values,
+  values: limitValues,
   reason,
   on: Joi.boolean(),
-  ways,
+  ways: limitWays,
   before: Joi.string().allow(null),
   removed: Joi.boolean(),
 }).min(1);

@@ -59,17 +59,13 @@ export interface LadderChange {
   rungs: Rung[] | null;
 }
 
+/** A rung as it is sent and kept. */
+export const rungDocument = Joi.object<Rung>({
+  designs: Joi.array().items(Joi.string().max(200)).min(1).max(40).required(),
+  answers: Joi.boolean().required(),
+  reason: Joi.string().allow('').trim().max(1000).required(),
+});
+
 export const ladderChangeSchema = Joi.object<LadderChange>({
-  rungs: Joi.array()
-    .items(
-      Joi.object({
-        designs: Joi.array().items(Joi.string().max(200)).min(1).max(40).required(),
-        answers: Joi.boolean().required(),
-        reason: Joi.string().allow('').trim().max(1000).required(),
-      }),
-    )
-    .min(1)
-    .max(40)
-    .allow(null)
-    .required(),
+  rungs: Joi.array().items(rungDocument).min(1).max(40).allow(null).required(),
 });

@@ -17,7 +17,8 @@ import {
 } from '@even-lantern/core';
 import yauzl from 'yauzl';
 import { bytesOf, entriesIn, linesIn, openZip } from './zip.js';
-import { jsonTrouble } from '../store/description.js';
+import { misfitIn, type TableDescription } from '../store/description.js';
+import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
 import type { RawRow } from '../store/rawRows.js';
 import { ScratchStore } from '../store/scratchStore.js';
 import type { TableShape } from './packageTables.js';
@@ -122,7 +123,7 @@ async function lookThrough(
   }
   for (const path of files.keys()) if (!entries.has(path)) troubles.push(`The file ${path} is missing.`);
   if (troubles.length > 0) return { crate, rows: 0, earlier };
-  const check = new Check(crate, troubles);
+  const check = new Check(crate, troubles, store === null);
   let rows = 0;
   // In the order in which tables refer to others.
   for (const [name, shape] of Object.entries(shapes)) {
@@ -177,13 +178,22 @@ function shapesIn(
 async function broughtUp({ store, shapes }: Earlier, path: string, troubles: string[]): Promise<boolean> {
   try {
     await fillScratch(store, shapes, path);
-    return true;
   } catch (error) {
     // Rows that never stood in a store, such as two that its keys forbid.
     const why = error instanceof Error ? error.message : String(error);
     troubles.push(`Its rows cannot be brought up to the tables of this release: ${why}.`);
     return false;
   }
+  for (const table of TABLES_OF_PACKAGES) {
+    let number = 0;
+    for await (const row of store.rows(table)) {
+      number += 1;
+      const wrong = misfitIn(row, table);
+      if (wrong !== null && troubles.length <= MOST_TROUBLES)
+        troubles.push(`${table.name}, row ${number}: ${wrong}`);
+    }
+  }
+  return troubles.length === 0;
 }
 
 /** Puts the rows of a package into a store of its tables, and brings that up to the tables of this program. */
@@ -255,6 +265,8 @@ class Check {
   constructor(
     private readonly crate: Crate,
     private readonly troubles: string[],
+    /** whether its tables are those of this program; rows of earlier ones are held to them once they are brought up */
+    private readonly isPresent: boolean,
   ) {
     const seal = readSeal(crate.seal);
     if (!seal.ok) this.tell('It has no seal of the ledger.');
@@ -273,7 +285,7 @@ class Check {
     const at = `${name}, row ${number}`;
     const row = parsed(line);
     if (row === null) return this.tell(`${at}: it is no row, or more than the program can read.`);
-    const wrong = misfit(row, shape);
+    const wrong = misfit(row, shape, this.isPresent ? tableNamed(name) : null);
     if (wrong !== null) return this.tell(`${at}: ${wrong}`);
     for (const [column, table] of Object.entries(shape.refersTo)) {
       const value = row[column];
@@ -342,19 +354,16 @@ class Check {
   }
 }
 
-/** What is wrong with the columns of a row; null where nothing is. */
-function misfit(row: Row, { columns, json }: TableShape): string | null {
+/** What is wrong with the columns of a row; null where nothing is. @param table of this program; null where there is none */
+function misfit(row: Row, { columns, json }: TableShape, table: TableDescription | null): string | null {
   const unknown = Object.keys(row).find((each) => !(each in columns));
   if (unknown !== undefined) return `there is no column “${unknown.slice(0, 60)}”.`;
   for (const [name, { type, nullable }] of Object.entries(columns)) {
     const value = row[name];
     if (value === null && nullable) continue;
     if (typeof value !== type) return `its ${name} should be a ${type}.`;
-    const shape = json[name];
-    const trouble = shape === undefined || typeof value !== 'string' ? null : jsonTrouble(value, shape);
-    if (trouble !== null) return `its ${name} cannot be read: ${trouble}.`;
   }
-  return null;
+  return misfitIn(row, { json, checks: table?.checks ?? {} });
 }
 
 function parsed(line: string): Row | null {

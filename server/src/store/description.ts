@@ -24,6 +24,9 @@ export type JsonShape = 'array' | 'object';
  */
 export type Owner = 'review' | 'installation' | 'named by reviews' | 'along with reviews';
 
+/** @returns what is wrong with a value, to go on from its column: “… should be …”; null where nothing is */
+export type ColumnCheck = (value: unknown) => string | null;
+
 export interface TableDescription {
   name: string;
   /** what earlier versions of the tables called it, as packages of these still do */
@@ -33,6 +36,8 @@ export interface TableDescription {
   /** by column, the entity whose id it holds */
   refersTo: Record<string, () => EntityClass>;
   json: Record<string, JsonShape>;
+  /** by column, what its value has to be beside its type; JSON is given as the value that it is */
+  checks: Record<string, ColumnCheck>;
   /** columns that hold the id of a database */
   databases: string[];
 }
@@ -49,6 +54,7 @@ function descriptionFor(entity: unknown): TableDescription {
       owner: 'installation',
       refersTo: {},
       json: {},
+      checks: {},
       databases: [],
     };
     described.set(entity, known);
@@ -81,17 +87,26 @@ const also =
     note(descriptionFor(target.constructor), String(property));
   };
 
-type Options = Pick<ColumnOptions, 'nullable' | 'default'>;
+interface Options extends Pick<ColumnOptions, 'nullable' | 'default'> {
+  /** what its value has to be beside its type */
+  check?: ColumnCheck;
+}
+
+/** A column whose values are checked where rows come from elsewhere. */
+const checked = ({ check, ...options }: Options, column: (options: ColumnOptions) => PropertyDecorator) =>
+  also(column(options), ({ checks }, name) => {
+    if (check !== undefined) checks[name] = check;
+  });
 
 /** The key of a row: an opaque string. */
 export const Id = () => PrimaryColumn('varchar');
 export const KeyText = () => PrimaryColumn('varchar');
 export const KeyNumber = () => PrimaryColumn('integer');
 /** Short text: names, kinds, dates as ISO 8601 in UTC. */
-export const Short = (options: Options = {}) => Column('varchar', options);
+export const Short = (options: Options = {}) => checked(options, (rest) => Column('varchar', rest));
 /** Text of any length. */
-export const Text = (options: Options = {}) => Column('text', options);
-export const Whole = (options: Options = {}) => Column('integer', options);
+export const Text = (options: Options = {}) => checked(options, (rest) => Column('text', rest));
+export const Whole = (options: Options = {}) => checked(options, (rest) => Column('integer', rest));
 export const Flag = (options: Options = {}) => Column('boolean', options);
 /** A version that the engine raises at every change. */
 export const Version = () => VersionColumn();
@@ -112,7 +127,8 @@ export const DatabaseId = () =>
 export const Json = (shape: JsonShape, options: Options = {}): PropertyDecorator => {
   return (target, property) => {
     const transformer = jsonTransformer(`${target.constructor.name}.${String(property)}`, shape);
-    also(Column('text', { ...options, transformer }), ({ json }, name) => {
+    const column = checked(options, (rest) => Column('text', { ...rest, transformer }));
+    also(column, ({ json }, name) => {
       json[name] = shape;
     })(target, property);
   };
@@ -120,19 +136,39 @@ export const Json = (shape: JsonShape, options: Options = {}): PropertyDecorator
 
 /** JSON whose very text matters, since it is hashed, compared or handed on: whoever reads the row gets the text. */
 export const JsonText = (shape: JsonShape, options: Options = {}) =>
-  also(Column('text', options), ({ json }, name) => {
-    json[name] = shape;
-  });
+  also(
+    checked(options, (rest) => Column('text', rest)),
+    ({ json }, name) => {
+      json[name] = shape;
+    },
+  );
 
 /** What is in a column cannot be what the program wrote there. */
 export class UnreadableColumn extends Error {}
 
-/** @returns what is wrong with a text as the JSON of a column; null where nothing is */
-export function jsonTrouble(text: string, shape: JsonShape): string | null {
+/** @returns what is wrong with the columns of a row, in a sentence; null where nothing is */
+export function misfitIn(
+  row: Readonly<Record<string, unknown>>,
+  { json, checks }: Pick<TableDescription, 'json' | 'checks'>,
+): string | null {
+  for (const name of new Set([...Object.keys(json), ...Object.keys(checks)])) {
+    const kept = row[name];
+    if (kept === null || kept === undefined) continue;
+    const shape = json[name];
+    const read = shape === undefined ? { value: kept } : jsonIn(String(kept), shape);
+    if ('trouble' in read) return `its ${name} cannot be read: ${read.trouble}.`;
+    const wrong = checks[name]?.(read.value) ?? null;
+    if (wrong !== null) return `its ${name} ${wrong}.`;
+  }
+  return null;
+}
+
+function jsonIn(text: string, shape: JsonShape): { value: unknown } | { trouble: string } {
   try {
-    return hasShape(JSON.parse(text), shape) ? null : `it is no ${shape}`;
+    const value: unknown = JSON.parse(text);
+    return hasShape(value, shape) ? { value } : { trouble: `it is no ${shape}` };
   } catch {
-    return 'it is no JSON';
+    return { trouble: 'it is no JSON' };
   }
 }
 

@@ -14,6 +14,7 @@ import {
   Text,
   Whole,
 } from '../description.js';
+import { from, isRecord } from '../columnChecks.js';
 
 /** Whether a database is searched for a review, and why not. */
 @Table('database_choice', 'review')
@@ -73,7 +74,7 @@ export class HandCountRow {
   /** the SHA-256 of what the string means, in CQL */
   @Text() meaning: string;
   @Text() string: string;
-  @Whole() hits: number;
+  @Whole({ check: from(0) }) hits: number;
   @Short() at: string;
   @RefersTo(() => PersonRow) personId: string;
 }
@@ -88,5 +89,5 @@ export class HandRecordRow {
   @Whole() position: number;
   @Short() accession: string;
   /** the whole record as JSON */
-  @JsonText('object') record: string;
+  @JsonText('object', { check: isRecord }) record: string;
 }

@@ -1,6 +1,6 @@
 /** Tables of runs, the ledger and the records that were found. */
 import type { LedgerLimit, LedgerLine } from '@even-lantern/core';
-import type { RunMark } from '@even-lantern/contract';
+import { DECISIONS, type RunMark } from '@even-lantern/contract';
 import { PersonRow, ReviewRow } from './question.js';
 import type { Begun, KeptDrift, KeptSummary } from './shapes.js';
 import {
@@ -16,14 +16,26 @@ import {
   Text,
   Whole,
 } from '../description.js';
+import {
+  areLedgerLimits,
+  areLedgerLines,
+  areRunMarks,
+  areTexts,
+  from,
+  instant,
+  isBegun,
+  isDrift,
+  isRecord,
+  oneOf,
+} from '../columnChecks.js';
 
 @Table('run', 'review')
 export class RunRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   @DatabaseId() database: string;
-  @Short() status: string;
-  @Short() startedAt: string;
+  @Short({ check: oneOf(['running', 'complete', 'interrupted']) }) status: string;
+  @Short({ check: instant }) startedAt: string;
   @Short() timeZone: string;
   @RefersTo(() => PersonRow) ranBy: string;
   @Short() databaseName: string;
@@ -31,22 +43,22 @@ export class RunRow {
   /** the language of the lines' strings: `cql`, or the id of a dialect */
   @Short() queryType: string;
   /** the lines with their hits so far, as JSON */
-  @Json('array') lines: LedgerLine[];
-  @Whole({ nullable: true }) hits: number | null;
-  @Whole() fetched: number;
+  @Json('array', { check: areLedgerLines }) lines: LedgerLine[];
+  @Whole({ nullable: true, check: from(0) }) hits: number | null;
+  @Whole({ check: from(0) }) fetched: number;
   @Text({ nullable: true }) reason: string | null;
   /** up to how many records are fetched */
   @Whole() most: number;
   /** when it was last heard of */
   @Short() lastAt: string;
   /** what was odd in the answers, as JSON */
-  @Json('array') remarks: string[];
+  @Json('array', { check: areTexts }) remarks: string[];
   /** what marks the records that it found, as JSON; null for runs made before that was kept */
-  @Json('array', { nullable: true }) marks: RunMark[] | null;
+  @Json('array', { nullable: true, check: areRunMarks }) marks: RunMark[] | null;
   /** the limits that were applied or could not be, as JSON; null for runs made before there were limits */
-  @Json('array', { nullable: true }) limits: LedgerLimit[] | null;
+  @Json('array', { nullable: true, check: areLedgerLimits }) limits: LedgerLimit[] | null;
   /** what else its entry tells of how it was begun, as JSON; null for runs made before that was kept */
-  @Json('object', { nullable: true }) begun: Begun | null;
+  @Json('object', { nullable: true, check: isBegun }) begun: Begun | null;
 }
 
 /** A search that somebody made elsewhere, and whose records came in a file. */
@@ -62,7 +74,7 @@ export class ElsewhereSearchRow {
   /** how many records the file held */
   @Whole() records: number;
   /** what was odd in the file */
-  @Json('array') remarks: string[];
+  @Json('array', { check: areTexts }) remarks: string[];
 }
 
 /** Which records a search made elsewhere brought, in the order of its file. */
@@ -86,7 +98,7 @@ export class LedgerEntryRow {
   @Whole() entry: number;
   @JsonText('object') content: string;
   /** of the content: what lists show and are narrowed by */
-  @Short() kind: string;
+  @Short({ check: oneOf(['run', 'note', 'correction', 'elsewhere']) }) kind: string;
   @Short({ nullable: true }) database: string | null;
   @Short({ nullable: true }) outcome: string | null;
   /** the number of the entry that it is about or repeats */
@@ -115,14 +127,14 @@ export class RecordRow {
   @Whole() year: number;
   @Text() journal: string;
   /** the whole record as JSON */
-  @JsonText('object') record: string;
-  @Short() decision: string;
+  @JsonText('object', { check: isRecord }) record: string;
+  @Short({ check: oneOf(DECISIONS) }) decision: string;
   @RefersTo(() => PersonRow, { nullable: true }) decidedBy: string | null;
-  @Short({ nullable: true }) decidedAt: string | null;
+  @Short({ nullable: true, check: instant }) decidedAt: string | null;
   /** of the record, as JSON, for lists */
-  @Json('array') publicationTypes: string[];
+  @Json('array', { check: areTexts }) publicationTypes: string[];
   /** of the decision alone: what a later run says of the record leaves it as it is */
-  @Whole() version: number;
+  @Whole({ check: from(1) }) version: number;
   /** the design that is likely or was judged; empty where nothing tells of any, null until somebody asks */
   @Short({ nullable: true }) design: string | null;
   /** whether a person judged the design, so that rules leave it as it is */
@@ -148,7 +160,7 @@ export class RecordStateRow {
   @Short() accession: string;
   @Short() digest: string;
   /** as JSON */
-  @JsonText('object') record: string;
+  @JsonText('object', { check: isRecord }) record: string;
 }
 
 /** How a run differs from an earlier one, once somebody has looked. */
@@ -160,8 +172,8 @@ export class DriftRow {
   @Whole() entry: number;
   @Whole() against: number;
   /** as JSON */
-  @Json('object') content: KeptDrift;
-  @Short() at: string;
+  @Json('object', { check: isDrift }) content: KeptDrift;
+  @Short({ check: instant }) at: string;
 }
 
 /** How many records of a review stand at a decision. */
@@ -182,7 +194,7 @@ export class DesignJudgementRow {
   @Whole() position: number;
   /** null where a judgement was taken back */
   @Short({ nullable: true }) design: string | null;
-  @Short() at: string;
+  @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
 }
 

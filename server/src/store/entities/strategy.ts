@@ -1,8 +1,28 @@
 /** Tables of what stands beside the lanes in a strategy, and of its states. */
-import type { EditStep, Limit, LineKey, OwnLineRole, StrategyState } from '@even-lantern/core';
+import {
+  JUDGEMENTS,
+  LIMIT_KINDS,
+  OUTCOMES,
+  OWN_LINE_ROLES,
+  type EditStep,
+  type Limit,
+  type LineKey,
+  type OwnLineRole,
+  type StrategyState,
+} from '@even-lantern/core';
 import type { SavedFilter } from '@even-lantern/contract';
 import { PersonRow, ReviewRow } from './question.js';
 import { DatabaseId, Flag, Id, Json, RefersTo, Short, Table, Text, Whole } from '../description.js';
+import {
+  areLineKeys,
+  from,
+  instant,
+  isEditStep,
+  isLimitValues,
+  isLimitWays,
+  isStrategyState,
+  oneOf,
+} from '../columnChecks.js';
 
 /** A limit of a review. */
 @Table('review_limit', 'review')
@@ -10,20 +30,20 @@ export class LimitRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   /** order within the review */
-  @Whole() position: number;
-  @Short() kind: string;
+  @Whole({ check: from(0) }) position: number;
+  @Short({ check: oneOf(LIMIT_KINDS.map(({ id }) => id)) }) kind: string;
   /** its values, as JSON */
-  @Json('object') content: Limit['values'];
+  @Json('object', { check: isLimitValues }) content: Limit['values'];
   /** empty while it is tried out */
   @Text() reason: string;
   @Flag() on: boolean;
   /** by database, how it is applied where somebody chose, as JSON */
-  @Json('object') ways: Limit['ways'];
-  @Short() changedAt: string;
+  @Json('object', { check: isLimitWays }) ways: Limit['ways'];
+  @Short({ check: instant }) changedAt: string;
   @RefersTo(() => PersonRow) changedBy: string;
   /** taken away, but kept */
-  @Short({ nullable: true }) removedAt: string | null;
-  @Whole() version: number;
+  @Short({ nullable: true, check: instant }) removedAt: string | null;
+  @Whole({ check: from(1) }) version: number;
 }
 
 /** A line that somebody wrote beside those of the lanes, for all databases. */
@@ -32,18 +52,18 @@ export class OwnLineRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   /** order within the review */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   /** what it does to the whole */
-  @Short() role: OwnLineRole;
+  @Short({ check: oneOf(OWN_LINE_ROLES) }) role: OwnLineRole;
   @Flag() on: boolean;
   /** in CQL, other lines named by their keys */
   @Text() text: string;
   @Text() note: string;
-  @Short() changedAt: string;
+  @Short({ check: instant }) changedAt: string;
   @RefersTo(() => PersonRow) changedBy: string;
   /** taken away, but kept */
-  @Short({ nullable: true }) removedAt: string | null;
-  @Whole() version: number;
+  @Short({ nullable: true, check: instant }) removedAt: string | null;
+  @Whole({ check: from(1) }) version: number;
 }
 
 /** A line of a strategy as somebody wrote it by hand for a database. Quick saves one after the other are one row. */
@@ -55,15 +75,15 @@ export class LineTextRow {
   /** `term:`, `lane:`, `limit:` or `own:` and its id, or `whole` */
   @Short() line: string;
   /** 1 and up */
-  @Whole() version: number;
-  @Short() language: string;
+  @Whole({ check: from(1) }) version: number;
+  @Short({ check: oneOf(['own', 'cql']) }) language: string;
   /** null where it was taken back to what the lanes give */
   @Text({ nullable: true }) text: string | null;
   /** whether this is how the line stands now */
   @Flag() latest: boolean;
   /** which line each number in the text was, as JSON */
-  @Json('object') refersTo: Record<string, LineKey>;
-  @Short() at: string;
+  @Json('object', { check: areLineKeys }) refersTo: Record<string, LineKey>;
+  @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
 }
 
@@ -73,7 +93,7 @@ export class AcceptedFindingRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   /** order within the review, from 1 */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   @Short() check: string;
   /** the key of the line at which it was found */
   @Short() place: string;
@@ -81,7 +101,7 @@ export class AcceptedFindingRow {
   @Text() message: string;
   /** null where it was taken back */
   @Text({ nullable: true }) reason: string | null;
-  @Short() at: string;
+  @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
 }
 
@@ -91,14 +111,14 @@ export class StrategyVersionRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   /** order within the review, from 1 */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   /** the SHA-256 of the state */
   @Short() digest: string;
   /** as JSON */
-  @Json('object') state: StrategyState;
+  @Json('object', { check: isStrategyState }) state: StrategyState;
   /** empty for one that nobody named */
   @Text() name: string;
-  @Short() at: string;
+  @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
   /** whether it was kept on purpose, so that what is changed next is a state of its own */
   @Flag() fixed: boolean;
@@ -113,16 +133,16 @@ export class EditStepRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   /** order among the steps of the review and person, from 1 */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   @RefersTo(() => PersonRow) personId: string;
-  @Short() at: string;
+  @Short({ check: instant }) at: string;
   /** the same for changes that are one edit, as the one who made them says */
   @Short({ nullable: true }) edit: string | null;
   /** what was done, to go on from “Undone:” */
   @Text() words: string;
   /** as JSON */
-  @Json('object') step: EditStep;
-  @Short() standing: 'done' | 'undone' | 'stuck';
+  @Json('object', { check: isEditStep }) step: EditStep;
+  @Short({ check: oneOf(['done', 'undone', 'stuck']) }) standing: 'done' | 'undone' | 'stuck';
 }
 
 /** A strategy that a second person looks over. */
@@ -131,16 +151,16 @@ export class PeerReviewRow {
   @Id() id: string;
   @RefersTo(() => ReviewRow) reviewId: string;
   /** order within the review, from 1 */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   /** the version that is looked at */
   @RefersTo(() => StrategyVersionRow) versionId: string;
   @Text() note: string;
-  @Short() askedAt: string;
+  @Short({ check: instant }) askedAt: string;
   @RefersTo(() => PersonRow) askedBy: string;
   /** null while it goes on */
-  @Short({ nullable: true }) outcome: string | null;
+  @Short({ nullable: true, check: oneOf(OUTCOMES) }) outcome: string | null;
   @Text() summary: string;
-  @Short({ nullable: true }) finishedAt: string | null;
+  @Short({ nullable: true, check: instant }) finishedAt: string | null;
   @RefersTo(() => PersonRow, { nullable: true }) finishedBy: string | null;
 }
 
@@ -150,12 +170,12 @@ export class PointJudgementRow {
   @Id() id: string;
   @RefersTo(() => PeerReviewRow) peerReviewId: string;
   /** order within the peer review, from 1 */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   @Short() point: string;
   /** null where it was taken back */
-  @Short({ nullable: true }) judgement: string | null;
+  @Short({ nullable: true, check: oneOf(JUDGEMENTS) }) judgement: string | null;
   @Text() note: string;
-  @Short() at: string;
+  @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
 }
 
@@ -165,7 +185,7 @@ export class PeerCommentRow {
   @Id() id: string;
   @RefersTo(() => PeerReviewRow) peerReviewId: string;
   /** order within the peer review, from 1 */
-  @Whole() position: number;
+  @Whole({ check: from(0) }) position: number;
   /** the comment that it answers */
   @Short({ nullable: true }) answers: string | null;
   /** the key of the line; empty for the whole strategy */
@@ -173,9 +193,9 @@ export class PeerCommentRow {
   /** the line as it stood then */
   @Text() about: string;
   @Text() text: string;
-  @Short() at: string;
+  @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
-  @Short({ nullable: true }) settledAt: string | null;
+  @Short({ nullable: true, check: instant }) settledAt: string | null;
   @RefersTo(() => PersonRow, { nullable: true }) settledBy: string | null;
 }
 
@@ -188,9 +208,9 @@ export class SavedFilterRow {
   @Json('array') designs: string[];
   /** its words, as JSON */
   @Json('object') words: SavedFilter['words'];
-  @Short() changedAt: string;
+  @Short({ check: instant }) changedAt: string;
   @RefersTo(() => PersonRow) changedBy: string;
   /** taken away, but kept */
-  @Short({ nullable: true }) removedAt: string | null;
-  @Whole() version: number;
+  @Short({ nullable: true, check: instant }) removedAt: string | null;
+  @Whole({ check: from(1) }) version: number;
 }
