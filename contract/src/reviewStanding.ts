@@ -9,6 +9,8 @@ export interface ReviewSummary {
   title: string;
   version: number;
   createdAt: string;
+  /** why nothing but its title can be told; null where it can be read */
+  trouble: string | null;
   sentence: string;
   stage: ReviewStage;
   /** lanes that are searched and hold a term */

@@ -27,7 +27,7 @@ export class DemoService {
   ) {}
 
   async fillIfEmpty(): Promise<void> {
-    if ((await this.reviewList.list()).length > 0) return;
+    if (await this.reviewList.hasAny()) return;
     const person = await this.people.add({ name: demoReview.person });
     const review = await this.reviews.create({ title: demoReview.title }, person);
     for (const element of review.elements) {

@@ -33,7 +33,7 @@ import { APPLICATION_VERSION } from '../http/version.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LedgerEntryRow, RunRow, StrategyVersionRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
-import { searchedWords, summaryOf } from './ledgerSummary.js';
+import { listedOf } from './ledgerSummary.js';
 
 const PAGE = 50;
 /** Entries that are read at a time where all of them are gone through. */
@@ -205,20 +205,13 @@ export class LedgerService {
       { entry: number, form: LEDGER_FORM, ...content },
       last?.hash ?? null,
     );
-    const summary = summaryOf(entry.content);
-    const { kind, database, outcome, about } = summary;
     await manager.insert(LedgerEntryRow, {
       id: randomUUID(),
       reviewId,
       runId: runId ?? null,
       searchId: searchId ?? null,
       entry: number,
-      kind,
-      database,
-      outcome,
-      about,
-      summary,
-      words: searchedWords(entry.content),
+      ...listedOf(entry.content),
       content: canonicalJson(entry.content),
       previousHash: entry.previousHash,
       hash: entry.hash,

@@ -2,7 +2,7 @@
 import { appliedLimits, isRun, textKey, type LedgerContent } from '@even-lantern/core';
 import type { KeptSummary } from '../store/entities.js';
 
-export function summaryOf(content: LedgerContent): KeptSummary {
+function summaryOf(content: LedgerContent): KeptSummary {
   const none = {
     database: null,
     release: '',
@@ -49,8 +49,15 @@ export function summaryOf(content: LedgerContent): KeptSummary {
   }
 }
 
+/** What an entry's row tells of its content, for lists. */
+export function listedOf(content: LedgerContent) {
+  const summary = summaryOf(content);
+  const { kind, database, outcome, about } = summary;
+  return { kind, database, outcome, about, summary, words: searchedWords(content) };
+}
+
 /** The words by which an entry is found, folded as searches fold them. */
-export function searchedWords(content: LedgerContent): string {
+function searchedWords(content: LedgerContent): string {
   const words = isRun(content)
     ? [
         content.databaseName,

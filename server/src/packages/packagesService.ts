@@ -1,6 +1,9 @@
 import type { Readable } from 'node:stream';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
+import type { LedgerContent } from '@even-lantern/core';
+import { listedOf } from '../ledger/ledgerSummary.js';
+import { newFeedToken } from '../schedules/feedToken.js';
 import type { FileProgress, PackageTaken } from '@even-lantern/contract';
 import { In, type EntityManager, type ObjectLiteral } from 'typeorm';
 import { Configuration } from '../configuration/configuration.js';
@@ -9,7 +12,14 @@ import { IncomingFiles } from '../files/incomingFiles.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import type { TableDescription } from '../store/description.js';
-import { PersonRow, ReviewRow, RunRow, ScheduleRow } from '../store/entities.js';
+import {
+  LedgerEntryRow,
+  OccurrenceRow,
+  PersonRow,
+  ReviewRow,
+  RunRow,
+  ScheduleRow,
+} from '../store/entities.js';
 import { insertRaw, type RawRow } from '../store/rawRows.js';
 import { removeScratch, ScratchStore } from '../store/scratchStore.js';
 import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
@@ -29,6 +39,8 @@ const BATCH = 60;
 @Injectable()
 export class PackagesService implements OnApplicationShutdown {
   private readonly pool: WorkerPool<PackageTask, PackageRead>;
+  /** the reviews that are being taken in */
+  private readonly inHand = new Set<string>();
 
   constructor(
     configuration: Configuration,
@@ -93,6 +105,25 @@ export class PackagesService implements OnApplicationShutdown {
       throw badInput(troubles.map((message) => ({ path: 'file', message })));
     }
     const { id } = crate;
+    if (this.inHand.has(id)) {
+      throw conflict(
+        'This review is being taken in already.',
+        'Nothing was changed. Wait until it is here, then look into it.',
+      );
+    }
+    this.inHand.add(id);
+    try {
+      return await this.takeReview({ id, path, scratch, upgraded }, tell, signal);
+    } finally {
+      this.inHand.delete(id);
+    }
+  }
+
+  private async takeReview(
+    { id, path, scratch, upgraded }: { id: string; path: string; scratch: string; upgraded: boolean },
+    tell: (progress: Partial<FileProgress>) => void,
+    signal: AbortSignal,
+  ): Promise<PackageTaken> {
     const before = await this.store.read.findOneBy(ReviewRow, { id });
     if (before !== null) {
       throw conflict(
@@ -136,6 +167,7 @@ export class PackagesService implements OnApplicationShutdown {
     signal: AbortSignal,
   ): Promise<PackageTaken> {
     let rows = 0;
+    let paused = 0;
     const shared = new Map<TableDescription, RawRow[]>();
     for (const table of TABLES_OF_PACKAGES) {
       const isOwn = table.owner === 'review';
@@ -159,7 +191,8 @@ export class PackagesService implements OnApplicationShutdown {
           some.push(row);
           continue;
         }
-        batch.push(table.entity === ReviewRow ? { ...row, deletedAt: new Date().toISOString() } : row);
+        if (table.entity === ScheduleRow && row['state'] === 'active') paused += 1;
+        batch.push(asTakenIn(table, row));
         if (batch.length >= BATCH) await flush();
       }
       await flush();
@@ -172,21 +205,43 @@ export class PackagesService implements OnApplicationShutdown {
           await othersFirst();
         }
       }
-      // Two installations would tell of the same new records: who took it here says which goes on.
-      const { affected } = await manager.update(
-        ScheduleRow,
-        { reviewId: id, state: 'active' },
-        { state: 'paused', nextAt: null },
-      );
       // Not as an edit, which would give it a later version.
       const { driver } = manager.connection;
       const shown = `UPDATE review SET "deletedAt" = NULL WHERE id = ${driver.createParameter('id', 0)}`;
       await manager.query(shown, [id]);
       const { title } = await this.reviews.get(id, manager);
-      return { id, title, rows, paused: affected ?? 0 };
+      return { id, title, rows, paused };
     });
   }
 }
+
+/** A row as it is kept here, where that is not how its package has it. */
+function asTakenIn({ entity }: TableDescription, row: RawRow): RawRow {
+  switch (entity) {
+    case ReviewRow:
+      return { ...row, deletedAt: new Date().toISOString() };
+    case LedgerEntryRow: {
+      // What lists tell of an entry is told from what its hash vouches for.
+      const { summary, ...listed } = listedOf(JSON.parse(String(row['content'])) as LedgerContent);
+      return { ...row, ...listed, summary: JSON.stringify(summary) };
+    }
+    case ScheduleRow:
+      // Two installations would tell of the same new records, so that whoever took it in says whether it goes on here.
+      return {
+        ...row,
+        token: newFeedToken(),
+        ...(row['state'] === 'active' ? { state: 'paused', nextAt: null } : {}),
+      };
+    case OccurrenceRow:
+      return row['status'] === 'waits' || row['status'] === 'running'
+        ? { ...row, status: 'failed', againAt: null, trouble: NOT_RUN_HERE }
+        : row;
+    default:
+      return row;
+  }
+}
+
+const NOT_RUN_HERE = 'The review was taken in from a file before this search was run.';
 
 /** Where the rows of a package come from. */
 interface RowSource {

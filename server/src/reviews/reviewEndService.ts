@@ -34,7 +34,11 @@ export class ReviewEndService implements OnApplicationBootstrap {
 
   /** What was left of reviews when the program stopped goes now. */
   async onApplicationBootstrap(): Promise<void> {
-    const deleted = await this.store.read.findBy(ReviewRow, { deletedAt: Not(IsNull()) });
+    // Its key alone: whatever else is kept of it, it goes.
+    const deleted = await this.store.read.find(ReviewRow, {
+      select: { id: true },
+      where: { deletedAt: Not(IsNull()) },
+    });
     for (const { id } of deleted) this.empty(id);
   }
 

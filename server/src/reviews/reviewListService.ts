@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Injectable, Logger } from '@nestjs/common';
 import {
   lanesOfQuestion,
   questionSentence,
@@ -33,6 +33,8 @@ interface Step {
 /** All reviews, and where each of them stands. */
 @Injectable()
 export class ReviewListService {
+  private readonly logger = new Logger('reviews');
+
   constructor(
     private readonly store: Store,
     private readonly people: PeopleService,
@@ -42,11 +44,13 @@ export class ReviewListService {
   async list(): Promise<ReviewSummary[]> {
     const { read } = this.store;
     const reviews = await read.find(ReviewRow, {
+      // No JSON: one review of which something cannot be read must not take the others with it.
+      select: { id: true, title: true, version: true, createdAt: true, putAwayAt: true, framework: true },
       where: { deletedAt: IsNull() },
       order: { createdAt: 'ASC' },
     });
     const ground = await groundOf(read);
-    const standings = await Promise.all(reviews.map((review) => standingOf(read, review, ground)));
+    const standings = await Promise.all(reviews.map((review) => this.standing(review, ground)));
     const nameOf = await this.people.namesOf(standings.flatMap(({ last }) => last?.personId ?? []));
     const summaries = standings.map(({ last, ...summary }) => ({
       ...summary,
@@ -55,6 +59,32 @@ export class ReviewListService {
     const isAway = ({ putAwayAt }: ReviewSummary) => putAwayAt !== null;
     return [...summaries.filter((each) => !isAway(each)), ...summaries.filter(isAway)];
   }
+
+  /** Whether there is any review. */
+  hasAny(): Promise<boolean> {
+    return this.store.read.existsBy(ReviewRow, { deletedAt: IsNull() });
+  }
+
+  private async standing(review: ReviewRow, ground: Ground) {
+    try {
+      return await standingOf(this.store.read, review, ground);
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      this.logger.error(`Review ${review.id} cannot be read: ${why}`);
+      return unreadable(review, why);
+    }
+  }
+}
+
+/** A review of which nothing but its title can be told. */
+function unreadable(
+  { id, title, version, createdAt, putAwayAt }: ReviewRow,
+  trouble: string,
+): Omit<ReviewSummary, 'lastChange'> & { last: null } {
+  return {
+    id, title, version, createdAt, putAwayAt, trouble,
+    sentence: '', stage: 'question', lanes: 0, unread: 0, lastRun: null, last: null,
+  }; // prettier-ignore
 }
 
 /** What is read once for all reviews, since there are few rows of it each. */
@@ -117,6 +147,7 @@ async function standingOf(
     version,
     createdAt,
     putAwayAt,
+    trouble: null,
     sentence,
     stage: stageOf({
       written: elements.some(({ text }) => text.trim() !== ''),

@@ -1,4 +1,4 @@
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type {
   Occurrence,
@@ -17,8 +17,8 @@ import { OccurrenceRow, ScheduleRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { runContent } from '../runs/runPlanning.js';
 import { nextTime } from './recurrence.js';
+import { newFeedToken } from './feedToken.js';
 
-const TOKEN_BYTES = 24;
 /** Firings that are told with a schedule. */
 const FIRINGS_TOLD = 10;
 
@@ -75,7 +75,7 @@ export class SchedulesService {
         recurrence,
         state: 'active',
         nextAt: nextTime(recurrence, now).toISOString(),
-        token: randomBytes(TOKEN_BYTES).toString('base64url'),
+        token: newFeedToken(),
         createdAt: now.toISOString(),
         createdBy: person.id,
         version: 1,

@@ -101,7 +101,7 @@ export class LaneEventRow {
   @RefersTo(() => LaneRow) laneId: string;
   /** order within the lane, from 1 */
   @Whole({ check: from(0) }) position: number;
-  @Short() termId: string;
+  @RefersTo(() => TermRow) termId: string;
   @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
   @Short({ check: oneOf(LANE_EVENTS) }) what: string;

@@ -21,7 +21,7 @@ const STATUS = { running: 'running now', complete: '', interrupted: 'interrupted
 
 /** A review: its question, where it stands, and what can be done with it as a whole. */
 export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: () => void }) {
-  const { id, title, version, sentence, stage, putAwayAt } = review;
+  const { id, title, version, sentence, stage, putAwayAt, trouble } = review;
   const [doing, setDoing] = useState<'rename' | 'delete' | null>(null);
   const { remember } = useUndo();
   const [changeReview, changing] = reviewApi.useChangeReviewMutation();
@@ -61,8 +61,17 @@ export function ReviewRow({ review, onGone }: { review: ReviewSummary; onGone: (
       <div className="hover:bg-base-300 -mx-2 flex items-start gap-2 px-2">
         <Link to={`/reviews/${id}/${stage}`} className="flex min-w-0 flex-1 flex-col gap-0.5 py-3">
           <span className="font-semibold">{title}</span>
-          <span className="quiet">{sentence === '' ? 'No question written yet.' : sentence}</span>
-          <Standing review={review} />
+          {trouble === null ? (
+            <>
+              <span className="quiet">{sentence === '' ? 'No question written yet.' : sentence}</span>
+              <Standing review={review} />
+            </>
+          ) : (
+            <span className="problem">
+              Something that is kept of this review cannot be read: {trouble} Nothing of it was changed, and
+              the other reviews work as before.
+            </span>
+          )}
         </Link>
         <span className="flex gap-1 pt-3">
           <Doing label={`Rename “${title}”`} title="Rename" onClick={() => setDoing('rename')}>

@@ -10,6 +10,7 @@ const review: ReviewSummary = {
   title: 'Bright light at night',
   version: 3,
   createdAt: '2026-10-01T08:00:00Z',
+  trouble: null,
   sentence: 'In nurses, does bright light affect sleepiness?',
   stage: 'records',
   lanes: 3,
