@@ -19,7 +19,19 @@ const TRIES = Number(process.env.NONSENSE ?? 60);
 const SEED = Number(process.env.NONSENSE_SEED ?? 1);
 
 type Row = Record<string, unknown>;
-const NONSENSE: readonly unknown[] = [null, 'nope', '', -1, 1.5, 1e15, [], {}, [null], { kind: 'nope' }, true];
+const NONSENSE: readonly unknown[] = [
+  null,
+  'nope',
+  '',
+  -1,
+  1.5,
+  1e15,
+  [],
+  {},
+  [null],
+  { kind: 'nope' },
+  true,
+];
 
 let server: TestApplication;
 let reviewId: string;

@@ -65,6 +65,7 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
         upgraded = await broughtUp(read.earlier, task.path, troubles);
       }
       await read.earlier?.store.close();
+      if (upgraded) await lookAtUpgraded(task.scratch, troubles);
     } finally {
       zip.close();
     }
@@ -184,6 +185,12 @@ async function broughtUp({ store, shapes }: Earlier, path: string, troubles: str
     troubles.push(`Its rows cannot be brought up to the tables of this release: ${why}.`);
     return false;
   }
+  return true;
+}
+
+/** Holds rows that were brought up to the tables of this program. */
+async function lookAtUpgraded(scratch: string, troubles: string[]): Promise<void> {
+  const store = await ScratchStore.reopen(scratch);
   for (const table of TABLES_OF_PACKAGES) {
     let number = 0;
     for await (const row of store.rows(table)) {
@@ -193,7 +200,7 @@ async function broughtUp({ store, shapes }: Earlier, path: string, troubles: str
         troubles.push(`${table.name}, row ${number}: ${wrong}`);
     }
   }
-  return troubles.length === 0;
+  await store.close();
 }
 
 /** Puts the rows of a package into a store of its tables, and brings that up to the tables of this program. */

@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { buffer } from 'node:stream/consumers';
-import { PERSON_HEADER, type Problem, type Review, type Run, type WaitingFile } from '@even-lantern/contract';
+import {
+  PERSON_HEADER,
+  type Problem,
+  type RecordPage,
+  type Review,
+  type Run,
+  type WaitingFile,
+} from '@even-lantern/contract';
 import request from 'supertest';
 import type { ObjectLiteral } from 'typeorm';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
@@ -94,6 +101,8 @@ const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['a column more', 'there is no column “evil”', (files) => forge(files, 'term', (text) => text.replace('{', '{"evil":1,'))],
   ['a column of another kind', 'its position should be a number', (files) => forge(files, 'term', (text) => text.replace(/"position":\d+/, '"position":"1; DROP TABLE term"'))],
   ['text that is no JSON', 'its content cannot be read', (files) => forge(files, 'term', (text) => text.replace(/"content":"/, '"content":"{'))],
+  ['a framework that there is none of', 'review, row 1: its framework should be one of pico', (files) => forge(files, 'review', (text) => text.replace('"pico"', '"nope"'))],
+  ['a limit of no kind', 'its content cannot be what it is', (files) => forge(files, 'term', (text) => text.replace('\\"near\\":null', '\\"near\\":[]'))],
   ['a lane of another review', 'names a row of lane that is not in the package', (files) => forge(files, 'term', (text) => text.replace(/"laneId":"[^"]+"/, '"laneId":"foreign"'))],
   ['a person that nobody is', 'names a row of person that is not in the package', (files) => forge(files, 'person', () => '')],
   ['a row that stands twice', 'it is there twice', (files) => forge(files, 'element', (text) => text + text)],
@@ -171,6 +180,19 @@ describe('the package of a review', () => {
     } finally {
       await other.application.close();
     }
+  });
+
+  test('the same package sent twice at once is taken in once, whole, and refused once', async () => {
+    await run();
+    const bytes = await packed();
+    await server.post(`/api/reviews/${review.id}/deletion`, { title: 'Light' }).expect(204);
+    await server.application.get(ReviewEndService).settled();
+    const answers = await Promise.all([take(server, bytes), take(server, bytes), take(server, bytes)]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+    await server.application.get(ReviewEndService).settled();
+    expect(await titles(server)).toEqual(['Light']);
+    const { rows } = (await server.get(`/api/reviews/${review.id}/records`).expect(200)).body as RecordPage;
+    expect(rows.length).toBeGreaterThan(20);
   });
 
   test('what is changed while a package is written is no part of it', async () => {

@@ -2,7 +2,7 @@ import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable, Logger, type OnApplicationBootstrap } from '@nestjs/common';
 import type { ReviewDeletion, ReviewHoldings } from '@even-lantern/contract';
 import { In, IsNull, Not, type ObjectLiteral } from 'typeorm';
-import { badInput, conflict } from '../http/problem.js';
+import { badInput, conflict, notFound } from '../http/problem.js';
 import type { TableDescription } from '../store/description.js';
 import {
   LaneRow,
@@ -75,7 +75,12 @@ export class ReviewEndService implements OnApplicationBootstrap {
   /** @throws ProblemException where the title is not typed as it is, or a search is running */
   async delete(id: string, { title }: ReviewDeletion): Promise<void> {
     await this.store.write(async (manager) => {
-      const review = await this.reviews.expect(id, manager);
+      // No more of it than is needed, so that one that cannot be read can be deleted too.
+      const review = await manager.findOne(ReviewRow, {
+        select: { id: true, title: true },
+        where: { id, deletedAt: IsNull() },
+      });
+      if (review === null) throw notFound('This review');
       if (title.trim() !== review.title) {
         const message = `Type the title as it stands to delete the review: ${review.title}`;
         throw badInput([{ path: 'title', message }]);

@@ -23,6 +23,7 @@ import {
   TermRow,
   WordingRow,
 } from '../store/entities.js';
+import { descriptionOf, misfitIn, UnreadableColumn } from '../store/description.js';
 import { Store } from '../store/store.js';
 
 interface Step {
@@ -66,12 +67,14 @@ export class ReviewListService {
   }
 
   private async standing(review: ReviewRow, ground: Ground) {
+    const misfit = misfitIn({ framework: review.framework }, descriptionOf(ReviewRow));
+    if (misfit !== null) return unreadable(review, misfit);
     try {
       return await standingOf(this.store.read, review, ground);
     } catch (error) {
-      const why = error instanceof Error ? error.message : String(error);
-      this.logger.error(`Review ${review.id} cannot be read: ${why}`);
-      return unreadable(review, why);
+      this.logger.error(error instanceof Error ? error.stack : String(error));
+      const known = error instanceof UnreadableColumn;
+      return unreadable(review, known ? error.message : 'the program failed at it.');
     }
   }
 }

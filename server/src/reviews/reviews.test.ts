@@ -5,13 +5,16 @@ import {
   type LaneEvent,
   type LanesRead,
   type Review,
+  type ReviewSummary,
   type ReviewTerm,
   type Wording,
 } from '@even-lantern/contract';
 import { bodyOf } from '../http/openApi.js';
+import { Store } from '../store/store.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
+import { ReviewEndService } from './reviewEndService.js';
 
 let server: TestApplication;
 let review: Review;
@@ -32,6 +35,25 @@ const addTerm = (content: object) =>
     origin: 'typed',
     content,
   });
+
+test('a review that cannot be read is told in the list, and the others are there', async () => {
+  const { id, elements } = (await server.post('/api/reviews', { title: 'Spoiled' })).body as Review;
+  await server.patch(`/api/elements/${elements[0]?.id}`, { text: 'nurses' }, 1).expect(200);
+  await server.post('/api/reviews', { title: 'Whole' });
+  await server.application.get(Store).write(async (manager) => {
+    await manager.query(`UPDATE review SET framework = 'nope', ladder = '{' WHERE id = '${id}'`);
+  });
+  const list = (await server.get('/api/reviews').expect(200)).body as ReviewSummary[];
+  expect(list.find(({ title }) => title === 'Spoiled')?.trouble).toContain(
+    'its framework should be one of pico',
+  );
+  expect(list.find(({ title }) => title === 'Whole')?.trouble).toBeNull();
+  // It can be put away, and goes.
+  await server.post(`/api/reviews/${id}/deletion`, { title: 'Spoiled' }).expect(204);
+  await server.application.get(ReviewEndService).settled();
+  const left = (await server.get('/api/reviews').expect(200)).body as ReviewSummary[];
+  expect(left.map(({ title }) => title)).not.toContain('Spoiled');
+});
 
 test('a new review has its elements, and searches on population and intervention first', () => {
   expect(review.title).toBe('Woken on call');
