@@ -5,9 +5,11 @@ import {
   LONGEST_VALUE,
   MATCHABLE_KINDS,
   NAMED,
+  WORD_FIELDS,
   type BibRecord,
   type DialectDescription,
   type MatchedLimit,
+  type Names,
 } from '@even-lantern/core';
 import Joi from 'joi';
 import type { CallBudget } from './databases.js';
@@ -83,7 +85,13 @@ const dialectSchema = Joi.object<DialectDescription>({
   kind: Joi.string()
     .valid(...DIALECT_KINDS.map(({ id }) => id))
     .required(),
-  names: Joi.object(Object.fromEntries(NAMED.map((name) => [name, ownName]))).required(),
+  names: Joi.object<Partial<Names>>(Object.fromEntries(NAMED.map((name) => [name, ownName])))
+    .required()
+    .custom((names: Partial<Names>, { message }) =>
+      WORD_FIELDS.some((field) => names[field] !== null)
+        ? names
+        : message({ custom: 'Name a field for words: all text, titles, abstracts or keywords.' }),
+    ),
   lacks: Joi.array()
     .items(Joi.string().valid(...LACKS))
     .unique()

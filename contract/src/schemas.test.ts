@@ -3,7 +3,10 @@ import { isSchema, type ObjectSchema } from 'joi';
 import * as contract from './index.js';
 
 const schemas = Object.entries(contract).flatMap(([name, value]): [string, ObjectSchema][] =>
-  isSchema(value) && (value as ObjectSchema).type === 'object' ? [[name, value as ObjectSchema]] : [],
+  // A dictionary has keys of any name.
+  isSchema(value) && (value as ObjectSchema).type === 'object' && !('patterns' in value.describe())
+    ? [[name, value as ObjectSchema]]
+    : [],
 );
 const refusal = (schema: ObjectSchema, input: unknown) =>
   schema.validate(input, { errors: { wrap: { label: false } } }).error?.message ?? null;
@@ -69,4 +72,22 @@ test('a page of records is asked for within bounds', () => {
   for (const query of [{ limit: 100_000 }, { limit: 0 }, { offset: -1 }, { sort: 'colour' }]) {
     expect(refusal(contract.recordQuerySchema, query)).not.toBeNull();
   }
+});
+
+test('a database has a field for words', () => {
+  const database = (names: object) => ({
+    how: 'hand',
+    name: 'Osier',
+    description: '',
+    dialect: { kind: 'corvane', names, lacks: [] },
+    vocabulary: null,
+    limits: [],
+    release: '',
+  });
+  const { newDatabaseSchema } = contract;
+  expect(newDatabaseSchema.validate(database({ words: null })).error).toBeUndefined();
+  const none = { words: null, title: null, abstract: null, keywords: null };
+  expect(newDatabaseSchema.validate(database(none)).error?.message).toBe(
+    'Name a field for words: all text, titles, abstracts or keywords.',
+  );
 });

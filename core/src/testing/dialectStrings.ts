@@ -37,6 +37,8 @@ const DESCRIBED: Record<string, DialectDescription> = {
     names: { title: 'named', heading: 'topic', journal: null, year: null },
     lacks: ['near'],
   },
+  'calls without words in all fields': { kind: 'corvane', names: { words: null }, lacks: [] },
+  'titles and abstracts alone': { kind: 'wardline', names: { words: null, keywords: null }, lacks: [] },
   'signs with other names': { kind: 'assayhouse', names: { words: 'any', heading: null }, lacks: [] },
   'plain with other names': { kind: 'skein', names: { title: 'heading', author: null }, lacks: ['endings'] },
 };

@@ -2,6 +2,7 @@
  * CQL as written (OASIS searchRetrieve 1.0 part 5, CQL 2.0): lexing and parsing into a tree of clauses, without
  * any knowledge of what an index means. `interpret.ts` gives the meaning.
  */
+import { MAX_NOTS, TOO_MANY_NOTS } from '../depth.js';
 
 /** Where and why a string could not be read. `diagnostic` is the SRU diagnostic number of the standard. */
 export interface CqlError {
@@ -129,6 +130,7 @@ const NAMED_RELATIONS = new Set(['any', 'all', 'adj', 'within', 'encloses', 'exa
 class Parser {
   private position = 0;
   private depth = 0;
+  private nots = 0;
   private readonly mixed: MixedOperators[] = [];
 
   constructor(private readonly lexemes: readonly Lexeme[]) {}
@@ -163,6 +165,8 @@ class Parser {
       if (lexeme.kind !== 'word' || !BOOLEANS.has(operator)) break;
       this.position += 1;
       if (!met.has(operator)) met.set(operator, lexeme.at);
+      if (operator === 'not') this.nots += 1;
+      if (this.nots > MAX_NOTS) this.fail('fewer nots', 13, TOO_MANY_NOTS);
       const modifiers = this.modifiers();
       const right = this.operand();
       left = {

@@ -149,6 +149,18 @@ describe.each(EVERY)('in the dialect of %s', (id) => {
   test('deep nesting and great length are refused, not run into', () => {
     expect(wrong(id, '('.repeat(5000))?.[1]).toMatch(/nested too deeply/);
     expect(wrong(id, 'a '.repeat(600_000))?.[1]).toMatch(/1000000 is the most/);
+    const word = (text: string): Query => ({
+      kind: 'words',
+      field: 'title',
+      phrase: [{ text, anyEnding: false }],
+    });
+    const title = dialect(id).print(word('aa'), context).text;
+    const both = dialect(id).print({ kind: 'not', include: word('aa'), exclude: word('bb') }, context).text;
+    const notTitle = both.slice(title.length);
+    expect(wrong(id, title + notTitle.repeat(150))).toBeNull();
+    expect(wrong(id, title + notTitle.repeat(5000))?.[1]).toMatch(/more than 200 NOTs/);
+    const many = { kind: 'and' as const, operands: Array.from({ length: 5000 }, (_, i) => word(`a${i}`)) };
+    expect(wrong(id, dialect(id).print(many, context).text)).toBeNull();
   });
 });
 

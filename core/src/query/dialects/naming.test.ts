@@ -1,5 +1,5 @@
 import { context, dialect, read, wrong } from '../../testing/dialectStrings.js';
-import { dialectFrom, type Query } from '../index.js';
+import { dialectFrom, NAMED, type Query } from '../index.js';
 
 const words = (text: string, field: 'words' | 'title' = 'words'): Query => ({
   kind: 'words',
@@ -84,6 +84,15 @@ test('years that cannot be limited are told as lost', () => {
   expect(dialect('colons with other names').print(years, context).losses).toMatchObject([
     { lost: 'the years 2005 to 2026', effect: 'widens' },
   ]);
+});
+
+test('a database that has words in no field at all is searched as its kind is, and no string goes round in circles', () => {
+  const none = Object.fromEntries(NAMED.map((name) => [name, null]));
+  const { print } = dialectFrom({ kind: 'corvane', names: none, lacks: [] });
+  expect(print(words('light', 'title'), context)).toMatchObject({
+    text: 'words("light")',
+    losses: [{ effect: 'either' }],
+  });
 });
 
 test('a kind that nobody knows is a mistake', () => {

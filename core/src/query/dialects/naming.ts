@@ -6,7 +6,7 @@ import type { SearchField } from '../model.js';
 import type { Abilities } from '../abilities.js';
 import type { Dialect, DialectContext, DialectResult } from './dialect.js';
 import type { Form } from '../form.js';
-import type { Lack, Names } from './names.js';
+import { WORD_FIELDS, type Lack, type Names } from './names.js';
 import { printIn } from './printing.js';
 
 /** A dialect told as data: plain JSON, so that it can be kept and sent. */
@@ -40,7 +40,11 @@ export function dialectOfKind(
   kind: DialectKind,
   { names: own, lacks }: Pick<DialectDescription, 'names' | 'lacks'> = { names: {}, lacks: [] },
 ): Dialect {
-  const names: Names = { ...kind.names, ...own };
+  const given: Names = { ...kind.names, ...own };
+  // A database that is asked for words in no field at all cannot be searched; its kind's name for them is as good as any.
+  const names: Names = WORD_FIELDS.some((field) => given[field] !== null)
+    ? given
+    : { ...given, words: kind.names.words ?? '' };
   const abilities = abilitiesWith(kind.abilities, names, lacks);
   const { id, form, precedence, formOf, read } = kind;
   const print: Dialect['print'] = (query, context) =>

@@ -11,6 +11,7 @@ import {
   type LineQuery,
   type NearQuery,
   type Query,
+  type SearchField,
   type WordPattern,
   type WordsQuery,
 } from '../model.js';
@@ -19,6 +20,7 @@ import { parsePhrase, printPhrase } from '../phrase.js';
 import type { Abilities } from '../abilities.js';
 import type { DialectContext, Effect, Loss, Printed } from './dialect.js';
 import type { Form } from '../form.js';
+import { WORD_FIELDS } from './names.js';
 
 /** More phrases than this are no longer a string that people read. */
 const MOST_PHRASES = 60;
@@ -107,13 +109,25 @@ function turned(effect: Effect): Effect {
   return effect === 'widens' ? 'narrows' : effect === 'narrows' ? 'widens' : effect;
 }
 
+const FIELDS_OF_WORDS = 'title, abstract and keywords';
+
+/** Where words are looked for that a database has no field for: in all fields at once, or in those that it has. */
+function fieldsInstead({ fields }: Abilities): SearchField[] {
+  if (fields.includes('words')) return ['words'];
+  const own = WORD_FIELDS.filter((field) => fields.includes(field));
+  return own.length > 0 ? own : [...fields];
+}
+
 function printWords(query: WordsQuery, printing: Printing): Printed {
   const { form, abilities, context } = printing;
   if (!abilities.fields.includes(query.field)) {
-    return instead(query, { ...query, field: 'words' }, printing, {
-      lost: `“${printPhrase(query.phrase)}” in the field ${query.field}`,
-      instead: 'title, abstract and keywords',
-      effect: 'either',
+    const fields = fieldsInstead(abilities);
+    const sent = anyOf(fields.map((field) => ({ ...query, field })));
+    const isWord = query.field === 'words';
+    return instead(query, sent, printing, {
+      lost: `“${printPhrase(query.phrase)}” in ${isWord ? FIELDS_OF_WORDS : `the field ${query.field}`}`,
+      instead: fields.includes('words') ? FIELDS_OF_WORDS : fields.join(' and '),
+      effect: !isWord ? 'either' : fields.length === WORD_FIELDS.length - 1 ? 'same' : 'narrows',
     });
   }
   if (query.phrase.every((pattern) => canStand(pattern, query.phrase.length, abilities))) {
@@ -201,6 +215,19 @@ function eachLetter(query: WordsQuery): WordsQuery[] | null {
 
 function printNear(query: NearQuery, printing: Printing): Printed {
   const { form, abilities } = printing;
+  const lacking = query.parts.find(({ field }) => !abilities.fields.includes(field))?.field;
+  if (lacking !== undefined) {
+    const fields = fieldsInstead(abilities);
+    const inField = (field: SearchField): Query => ({
+      ...query,
+      parts: query.parts.map((part) => (part.field === lacking ? { ...part, field } : part)),
+    });
+    return instead(query, anyOf(fields.map(inField)), printing, {
+      lost: `words near each other in ${lacking === 'words' ? FIELDS_OF_WORDS : `the field ${lacking}`}`,
+      instead: fields.includes('words') ? FIELDS_OF_WORDS : fields.join(' and '),
+      effect: lacking === 'words' ? 'narrows' : 'either',
+    });
+  }
   const { near } = abilities;
   const sameField = query.parts.every(({ field }) => field === query.parts[0]?.field);
   const words = query.parts.flatMap(({ phrase }) => phrase);

@@ -1,4 +1,5 @@
 /** What the readers of dialects share: lexemes with their places, errors, and operators of several strengths. */
+import { MAX_NOTS, TOO_MANY_NOTS } from '../depth.js';
 import { parsePhrase } from '../phrase.js';
 import { MAX_NEAR_DISTANCE, reversedYears, type Query, type WordPattern } from '../model.js';
 import type { DialectError, DialectResult } from './dialect.js';
@@ -91,6 +92,7 @@ export class Walk {
   readonly cautions: DialectError[] = [];
   private position = 0;
   private depth = 0;
+  private nots = 0;
 
   constructor(private readonly lexemes: readonly Lexeme[]) {}
 
@@ -142,6 +144,12 @@ export class Walk {
     }
     this.depth -= 1;
     return query;
+  }
+
+  /** Notes that something is left out. @param at where that is said */
+  leavesOut(at: number): void {
+    this.nots += 1;
+    if (this.nots > MAX_NOTS) unreadable(at, TOO_MANY_NOTS);
   }
 
   /** Nothing may be left. */
@@ -198,27 +206,32 @@ export function wordOperators(
     if (taken) level.meet(word, at);
     return taken;
   };
-  const taken = (include: Query): Query => ({ kind: 'not', include, exclude: operand() });
+  const taken = (include: Query): Query => {
+    walk.leavesOut(walk.peek().at);
+    return { kind: 'not', include, exclude: operand() };
+  };
   const tight = (): Query => {
     let query = took('not') ? taken({ kind: 'everything' }) : operand();
     while (notTakesFrom === 'operand' && took('not')) query = taken(query);
     return query;
   };
   const joined = (): Query => {
-    let query = tight();
+    let operands = [tight()];
     for (;;) {
-      if (took('and')) {
-        query =
-          notTakesFrom === 'all before' && took('not')
-            ? taken(query)
-            : { kind: 'and', operands: [query, tight()] };
-      } else if (notTakesFrom === 'all before' && took('not')) query = taken(query);
-      else return query;
+      const isNot = notTakesFrom === 'all before';
+      const isAnd = took('and');
+      if (isNot && took('not')) operands = [taken(allOf(operands))];
+      else if (isAnd) operands.push(tight());
+      else return allOf(operands);
     }
   };
   const query = chain('or', joined(), () => (took('or') ? joined() : null));
   level.close();
   return query;
+}
+
+export function allOf(operands: Query[]): Query {
+  return operands.length === 1 && operands[0] !== undefined ? operands[0] : { kind: 'and', operands };
 }
 
 /** One or more operands with an operator between them. */

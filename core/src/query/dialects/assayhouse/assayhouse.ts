@@ -10,6 +10,7 @@ import { fourDigits, type Form } from '../../form.js';
 import { fieldNamed, isNamed, namesToWrite, type DialectKind, type Known } from '../naming.js';
 import { type Names } from '../names.js';
 import {
+  allOf,
   chain,
   Level,
   lineAt,
@@ -96,15 +97,17 @@ function readQuery(walk: Walk, known: Known): Query {
     if (taken) level.meet(means, at);
     return taken;
   };
-  const without = (include: Query): Query => ({ kind: 'not', include, exclude: readOperand(walk, known) });
+  const without = (include: Query): Query => {
+    walk.leavesOut(walk.peek().at);
+    return { kind: 'not', include, exclude: readOperand(walk, known) };
+  };
   const joined = (): Query => {
-    let query = took('!', 'not') ? without({ kind: 'everything' }) : readOperand(walk, known);
+    let operands = [took('!', 'not') ? without({ kind: 'everything' }) : readOperand(walk, known)];
     while (took('&', 'and')) {
-      query = took('!', 'not')
-        ? without(query)
-        : { kind: 'and', operands: [query, readOperand(walk, known)] };
+      if (took('!', 'not')) operands = [without(allOf(operands))];
+      else operands.push(readOperand(walk, known));
     }
-    return query;
+    return allOf(operands);
   };
   const query = chain('or', joined(), () => (took('|', 'or') ? joined() : null));
   level.close();

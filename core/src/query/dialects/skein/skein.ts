@@ -9,6 +9,7 @@ import { fourDigits, type Form } from '../../form.js';
 import { fieldNamed, isNamed, type DialectKind, type Known } from '../naming.js';
 import { type Names } from '../names.js';
 import {
+  allOf,
   bareWordAt,
   chain,
   Level,
@@ -102,26 +103,25 @@ function readQuery(walk: Walk, field: SearchField, known: Known): Query {
       level.meet('or', at);
       return readOperand(walk, field, known);
     });
-  const without = (include: Query): Query => ({
-    kind: 'not',
-    include,
-    exclude: readOperand(walk, field, known),
-  });
-  let query = walk.took('-') ? without({ kind: 'everything' }) : either();
+  const without = (include: Query): Query => {
+    walk.leavesOut(walk.peek().at);
+    return { kind: 'not', include, exclude: readOperand(walk, field, known) };
+  };
+  let operands = [walk.took('-') ? without({ kind: 'everything' }) : either()];
   for (;;) {
     const { kind, text, at } = walk.peek();
     if (kind === 'end' || (kind === 'symbol' && text === ')')) break;
     if (kind === 'word' && OPERATOR_WORDS.has(text.toLowerCase())) refuseOperator(walk.peek());
     if (walk.took('-')) {
       level.meet('not', at);
-      query = without(query);
+      operands = [without(allOf(operands))];
     } else {
       level.meet('and', at);
-      query = { kind: 'and', operands: [query, either()] };
+      operands.push(either());
     }
   }
   level.close();
-  return query;
+  return allOf(operands);
 }
 
 /** A string that was written for a database with other operators is refused, not read as if they were words. */
