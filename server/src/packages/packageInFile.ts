@@ -16,6 +16,7 @@ import {
   type LedgerContent,
 } from '@even-lantern/core';
 import yauzl from 'yauzl';
+import { listedOf } from '../ledger/ledgerSummary.js';
 import { bytesOf, entriesIn, linesIn, openZip } from './zip.js';
 import { misfitIn, type TableDescription } from '../store/description.js';
 import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
@@ -330,7 +331,7 @@ class Check {
     const inOrder = this.entries.sort((a, b) => Number(a.row['entry']) - Number(b.row['entry']));
     for (const { row, at } of inOrder) {
       const content = parsed(String(row['content'])) as LedgerContent | null;
-      if (content === null) return this.tell(`${at}: its content cannot be read.`);
+      if (content === null || !canBeListed(content)) return this.tell(`${at}: its content cannot be read.`);
       const { previousHash, hash, runId, searchId } = row as {
         previousHash: string | null;
         hash: string;
@@ -371,6 +372,16 @@ function misfit(row: Row, { columns, json }: TableShape, table: TableDescription
     if (typeof value !== type) return `its ${name} should be a ${type}.`;
   }
   return misfitIn(row, { json, checks: table?.checks ?? {} });
+}
+
+/** Whether an entry says what lists show of it. A chain that somebody made anew holds whatever its entries say. */
+function canBeListed(content: LedgerContent): boolean {
+  try {
+    listedOf(content);
+    return true;
+  } catch {
+    return false;
+  }
 }
 
 function parsed(line: string): Row | null {

@@ -102,7 +102,7 @@ const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['a column of another kind', 'its position should be a number', (files) => forge(files, 'term', (text) => text.replace(/"position":\d+/, '"position":"1; DROP TABLE term"'))],
   ['text that is no JSON', 'its content cannot be read', (files) => forge(files, 'term', (text) => text.replace(/"content":"/, '"content":"{'))],
   ['a framework that there is none of', 'review, row 1: its framework should be one of pico', (files) => forge(files, 'review', (text) => text.replace('"pico"', '"nope"'))],
-  ['a limit of no kind', 'its content cannot be what it is', (files) => forge(files, 'term', (text) => text.replace('\\"near\\":null', '\\"near\\":[]'))],
+  ['words at no distance from each other', 'its content cannot be what it is', (files) => forge(files, 'term', (text) => text.replace('\\"near\\":null', '\\"near\\":[]'))],
   ['a lane of another review', 'names a row of lane that is not in the package', (files) => forge(files, 'term', (text) => text.replace(/"laneId":"[^"]+"/, '"laneId":"foreign"'))],
   ['a person that nobody is', 'names a row of person that is not in the package', (files) => forge(files, 'person', () => '')],
   ['a row that stands twice', 'it is there twice', (files) => forge(files, 'element', (text) => text + text)],
