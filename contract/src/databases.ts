@@ -33,9 +33,9 @@ export interface DatabaseProfile {
   /** its own dialect; null where it takes our CQL alone, which can say everything */
   dialect: DialectDescription | null;
   reached: DatabaseReach;
-  /** the releases it can be asked for, oldest first; empty where it knows but one */
+  /** the releases it can be asked for, oldest first, the present one last; empty where it knows but one */
   releases: string[];
-  /** the release that a simulated database can be advanced to */
+  /** the release that it can be advanced to; null for a real database, which advances by itself */
   nextRelease: string | null;
   about: DatabaseAbout | null;
   /** how much it may be asked; null for one that people ask by hand */

@@ -1,26 +1,11 @@
 /** What the product asks of a database, however it is reached. */
-import type { CallBudget, DatabaseAbout, DatabaseReach } from '@even-lantern/contract';
-import type { BibRecord, DialectDescription, SearchField } from '@even-lantern/core';
+import type { CallBudget, DatabaseProfile } from '@even-lantern/contract';
+import type { BibRecord, SearchField } from '@even-lantern/core';
 
-export interface DatabaseDescription {
-  name: string;
-  description: string;
-  release: string;
-  simulated: boolean;
-  records: number | null;
+/** What a database says of itself: what people are told of it, less what the server knows of how it answers. */
+export interface DatabaseDescription
+  extends Omit<DatabaseProfile, 'id' | 'state' | 'trouble' | 'budget' | 'vocabulary'> {
   vocabulary: { id: string; name: string; address: string } | null;
-  /** fields that limits may name, with their values; none where there are too many to list */
-  limits: Record<string, string[]>;
-  /** by kind of limit, the own limit that somebody matched to it */
-  matchedLimits?: Record<string, string>;
-  /** its own dialect; null where it takes our CQL alone, which can say everything */
-  dialect: DialectDescription | null;
-  reached: DatabaseReach;
-  /** the releases it can be asked for, oldest first, the present one last; empty where it knows but one */
-  releases: string[];
-  /** the release that it can be advanced to; null for a real database, which advances by itself */
-  nextRelease: string | null;
-  about: DatabaseAbout | null;
   /** the most records in one answer */
   pageCap: number;
 }
