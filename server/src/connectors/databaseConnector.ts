@@ -3,8 +3,10 @@ import type { CallBudget, DatabaseProfile } from '@even-lantern/contract';
 import type { BibRecord, SearchField } from '@even-lantern/core';
 
 /** What a database says of itself: what people are told of it, less what the server knows of how it answers. */
-export interface DatabaseDescription
-  extends Omit<DatabaseProfile, 'id' | 'state' | 'trouble' | 'budget' | 'vocabulary'> {
+export interface DatabaseDescription extends Omit<
+  DatabaseProfile,
+  'id' | 'state' | 'trouble' | 'budget' | 'vocabulary'
+> {
   vocabulary: { id: string; name: string; address: string } | null;
   /** the most records in one answer */
   pageCap: number;
