@@ -63,8 +63,8 @@ export function ConceptsStage() {
     <RoominessContext value={roominess}>
       <div className="flex h-full min-h-0">
         <div className="flex min-w-0 flex-1 flex-col gap-2 px-4 py-3">
-          <div className="flex items-center justify-between gap-3">
-            <div className="flex min-w-0 flex-1 items-baseline gap-3">
+          <div className="flex items-center justify-between gap-3 max-md:flex-wrap max-md:justify-start max-md:gap-y-1">
+            <div className="flex min-w-0 flex-1 items-baseline gap-3 max-md:basis-full">
               <h1 className="text-[17px] font-bold">Concepts</h1>
               <p className="quiet truncate max-md:hidden">
                 In a lane OR, between lanes AND. Bars: <BarSign color="var(--bar-adds)" /> only this term,{' '}
