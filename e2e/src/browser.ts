@@ -81,6 +81,8 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
   options.addArguments(
     '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run',
     '--disable-background-networking', '--disable-component-update', '--disable-sync',
+    // What moves is drawn many times; tests read what it comes to.
+    '--force-prefers-reduced-motion', '--num-raster-threads=1',
     `--user-data-dir=${join(profile, 'profile')}`,
   ); // prettier-ignore
   options.setUserPreferences({

@@ -15,7 +15,7 @@ import { forge, repacked, unpacked } from '../testing/packageFiles.js';
 import type { TestApplication } from '../testing/testApplication.js';
 
 /** `NONSENSE=2000 npx jest nonsense` tries more, `NONSENSE_SEED` others. */
-const TRIES = Number(process.env.NONSENSE ?? 60);
+const TRIES = Number(process.env.NONSENSE ?? 30);
 const SEED = Number(process.env.NONSENSE_SEED ?? 1);
 
 type Row = Record<string, unknown>;

@@ -7,7 +7,7 @@ import { matchesPattern, normaliseQuery, textFieldsOf, type Query } from '../ind
 import type { DialectContext } from './index.js';
 
 /** Of each property in each dialect, with other examples in every run of the tests. */
-const RUNS = 800;
+const RUNS = 500;
 
 describe.each(EVERY)('in the dialect of %s', (id) => {
   test('what is printed without a loss is read as the same query', () => {
