@@ -40,6 +40,8 @@ export interface DatabaseProfile {
   about: DatabaseAbout | null;
   /** how much it may be asked; null for one that people ask by hand */
   budget: CallBudget | null;
+  /** it says of its counts that they are no exact ones */
+  estimates?: true;
 }
 
 /** How much a database may be asked. */

@@ -4,7 +4,7 @@ import { createApplication } from './application/application.js';
 import { DatabasesService } from './databases/databasesService.js';
 import { shippedConnector } from './connectors/sru/shippedConnector.js';
 import { DemoService } from './demo/demoService.js';
-import { openXmlParser } from './connectors/sru/xmlParser.js';
+import { openXmlParsers } from './connectors/sru/xmlParser.js';
 import { storeTroubleIn } from './store/storeTrouble.js';
 
 /** The databases that ship with the program. */
@@ -22,7 +22,7 @@ if (process.connected === false) leave();
 else process.once('disconnect', leave);
 
 try {
-  const xml = openXmlParser(join(import.meta.dirname, 'connectors', 'sru', 'xmlTask.js'));
+  const xml = openXmlParsers(join(import.meta.dirname, 'connectors', 'sru', 'xmlTask.js'));
   const application = await createApplication({
     xml,
     storePath: join(dataFolder, 'even-lantern.sqlite'),

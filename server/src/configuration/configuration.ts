@@ -1,7 +1,7 @@
 /** How this program is set up: where its files are, and what it works with. Given once, when it starts. */
 import { dirname, join } from 'node:path';
 import type { DatabaseConnector } from '../connectors/databaseConnector.js';
-import type { XmlParser } from '../connectors/sru/xmlParser.js';
+import type { XmlParsers } from '../connectors/sru/xmlParser.js';
 import { WATCH_TIMES, type WatchTimes } from './watchTimes.js';
 
 export interface Settings {
@@ -18,7 +18,7 @@ export interface Settings {
   /** how databases are watched, where it is not as usual */
   watchTimes?: WatchTimes;
   /** what parses the answers of servers that people add; in this thread where it is not given */
-  xml?: XmlParser;
+  xml?: XmlParsers;
   quiet?: boolean;
 }
 
@@ -34,7 +34,7 @@ export class Configuration {
   }
 
   /** How servers that people add are called. */
-  get addedServers(): { publicOnly: boolean; xml?: XmlParser } {
+  get addedServers(): { publicOnly: boolean; xml?: XmlParsers } {
     const { privateAddresses = false, xml } = this.settings;
     return { publicOnly: !privateAddresses, ...(xml === undefined ? {} : { xml }) };
   }

@@ -5,7 +5,7 @@ import type { BibRecord, SearchField } from '@even-lantern/core';
 /** What a database says of itself: what people are told of it, less what the server knows of how it answers. */
 export interface DatabaseDescription extends Omit<
   DatabaseProfile,
-  'id' | 'state' | 'trouble' | 'budget' | 'vocabulary'
+  'id' | 'state' | 'trouble' | 'budget' | 'estimates' | 'vocabulary'
 > {
   vocabulary: { id: string; name: string; address: string } | null;
   /** the most records in one answer */
@@ -23,6 +23,8 @@ export interface CountAnswer {
   release: string;
   /** the query as the database understood it */
   understood: string;
+  /** the database says that its count is no exact one */
+  estimated?: true;
 }
 
 export interface SearchAnswer extends CountAnswer {
@@ -93,6 +95,8 @@ export class DatabaseError extends Error {
     readonly refused: boolean,
     /** whether somebody on our side ended the call, which tells nothing of the database */
     readonly stopped = false,
+    /** by its number in SRU, what hindered the database, where it said so */
+    readonly diagnostic: number | null = null,
   ) {
     super(message);
   }

@@ -46,6 +46,8 @@ export class DatabaseWatch {
   private lastMs = 0;
   /** another release that an answer told of, and when */
   private news = { release: '', at: 0 };
+  /** whether it said of a count that it is no exact one */
+  private estimated = false;
   /** when each call that is under way began */
   private readonly underWay = new Set<{ from: number }>();
 
@@ -86,6 +88,11 @@ export class DatabaseWatch {
   /** What it said last; null while it has never been heard. */
   get present(): KnownDatabase | null {
     return this.known;
+  }
+
+  /** Whether its counts are estimates, as far as it has said so. */
+  get estimates(): boolean {
+    return this.estimated;
   }
 
   state(): { state: DatabaseState; trouble: string | null } {
@@ -199,12 +206,13 @@ export class DatabaseWatch {
         throw given ? new DatabaseError(this.lastReason, false) : error;
       }
     };
-    const released = async <T extends { release: string }>(
+    const released = async <T extends { release: string; estimated?: true }>(
       requested: string | undefined,
       call: (ends: AbortSignal) => Promise<T>,
       signal?: AbortSignal,
     ) => {
       const answer = await through(call, signal);
+      if (answer.estimated === true) this.estimated = true;
       if (requested === undefined) this.heardOf(answer.release);
       return answer;
     };

@@ -323,6 +323,7 @@ function profileOf(id: string, { description }: KnownDatabase, watch: DatabaseWa
     id,
     ...shown,
     ...watch.state(),
+    ...(watch.estimates ? { estimates: true } : {}),
     budget: watch.budget,
     vocabulary: vocabulary && { id: vocabulary.id, name: vocabulary.name },
   };

@@ -1,5 +1,6 @@
 /** The records of a run as they come: each once, in the database's order, with what was odd about them. */
-import { counted, type BibRecord } from '@even-lantern/core';
+import { createHash } from 'node:crypto';
+import { accessionFor, counted, type BibRecord } from '@even-lantern/core';
 import type { RecordRow } from '../store/entities.js';
 
 export interface RankedRecord {
@@ -11,8 +12,15 @@ export interface RankedRecord {
 export class FoundRecords {
   /** how many the database has given, repeats included: where the next page begins */
   given = 0;
-  private readonly seen = new Set<string>();
+  /** how many came once more after they had come on an earlier page: as many others may never have come */
+  again = 0;
+  private pages = 0;
+  /** by accession, what the record with it says, and the page that it came on */
+  private readonly seen = new Map<string, { content: string; page: number }>();
+  /** what the records say that have come, whatever they are known by, and the page on which each came first */
+  private readonly contents = new Map<string, number>();
   private repeated = 0;
+  private shared = 0;
   private beyond = 0;
 
   /** how many different ones */
@@ -21,38 +29,52 @@ export class FoundRecords {
   }
 
   accessions(): string[] {
-    return [...this.seen];
+    return [...this.seen.keys()];
   }
 
   /**
-   * Takes a page.
-   * @param asked for how many the database was asked; what it gives beyond is left out, since it would come again
+   * Takes a page. A record that says the same under the same number, or without a number of its own, has come before.
+   * One that says something else under the number of another is another record, and is known by what it says.
+   * @param pageSize how many the database was asked for; what it gives beyond is left out, since it would come again
    * @returns those that have not come before
    */
   take(records: readonly BibRecord[], pageSize: number): RankedRecord[] {
     this.beyond += Math.max(0, records.length - pageSize);
+    this.pages += 1;
+    const page = this.pages;
     const fresh: RankedRecord[] = [];
     for (const record of records.slice(0, pageSize)) {
       this.given += 1;
-      if (this.seen.has(record.accession)) {
+      const content = contentOf(record);
+      const taken = this.seen.get(record.accession);
+      const shares = taken !== undefined && taken.content !== content;
+      const accession = shares ? `x${content}` : record.accession;
+      const unnumbered = shares || accession === accessionFor(record);
+      const before = this.seen.get(accession)?.page ?? (unnumbered ? this.contents.get(content) : undefined);
+      if (before !== undefined) {
         this.repeated += 1;
+        if (before < page) this.again += 1;
         continue;
       }
-      this.seen.add(record.accession);
-      fresh.push({ record, rank: this.given });
+      if (shares) this.shared += 1;
+      this.seen.set(accession, { content, page });
+      if (!this.contents.has(content)) this.contents.set(content, page);
+      fresh.push({ record: { ...record, accession }, rank: this.given });
     }
     return fresh;
   }
 
   /** In sentences; none where all was as it should be. */
   remarks(): string[] {
-    const times = this.repeated === 1 ? 'One record came' : `${this.repeated} records came`;
+    const [came, are] =
+      this.repeated === 1 ? ['One record came', 'is'] : [`${this.repeated} records came`, 'are'];
+    const [shares, known] =
+      this.shared === 1
+        ? ['One record came', 'is known by what it says']
+        : [`${this.shared} records came`, 'are known by what they say'];
     return [
-      ...(this.repeated === 0
-        ? []
-        : [
-            `${times} with an identifier that had come before, and ${this.repeated === 1 ? 'is' : 'are'} kept once.`,
-          ]),
+      ...(this.repeated === 0 ? [] : [`${came} more than once, and ${are} kept once.`]),
+      ...(this.shared === 0 ? [] : [`${shares} with the number of another, and ${known}.`]),
       ...(this.beyond === 0
         ? []
         : [
@@ -60,6 +82,11 @@ export class FoundRecords {
           ]),
     ];
   }
+}
+
+/** The same for records that say the same, whatever number they have. */
+function contentOf({ accession: _number, ...content }: BibRecord): string {
+  return createHash('sha256').update(JSON.stringify(content)).digest('hex').slice(0, 16);
 }
 
 /** What is listed and sorted of a record, and the whole. */

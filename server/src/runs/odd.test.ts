@@ -1,8 +1,9 @@
 /** Answers that are odd, but valid; and what goes wrong around a run. */
-import { parseCql } from '@even-lantern/core';
-import type { Ledger, RecordPage, Review, Run, RunMark } from '@even-lantern/contract';
+import { accessionFor, parseCql, type BibRecord } from '@even-lantern/core';
+import type { DatabaseList, Ledger, RecordPage, Review, Run, RunMark } from '@even-lantern/contract';
 import Database from 'better-sqlite3';
 import request from 'supertest';
+import { DatabaseError } from '../connectors/databaseConnector.js';
 import { RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
@@ -28,21 +29,90 @@ const finished = ({ body }: { body: unknown }) =>
 const ledger = async () => (await server.get(`/api/reviews/${review.id}/ledger`)).body as Ledger;
 const last = async () => (await entriesOf(server, review.id)).at(-1)?.content;
 
-test('an identifier that is sent twice is kept once, and told in the run and its entry', async () => {
+test('a record that comes twice on a page is kept once, and told in the run and its entry', async () => {
+  const { search } = database;
+  database.search = async (...asked) => {
+    const answer = await search(...asked);
+    const third = answer.records.find(({ accession }) => accession === 'F3');
+    return {
+      ...answer,
+      records: answer.records.map((record) => (record.accession === 'F7' && third ? third : record)),
+    };
+  };
+  const run = await finished(await start());
+  const told = 'One record came more than once, and is kept once.';
+  expect(run).toMatchObject({ status: 'complete', hits: 25, fetched: 24, remarks: [told] });
+  expect(await last()).toMatchObject({ form: 4, queryType: 'cql', hits: 25, fetched: 24, remarks: [told] });
+});
+
+test('another record with the number of one that came before is kept, and known by what it says', async () => {
   const { search } = database;
   database.search = async (...asked) => {
     const answer = await search(...asked);
     return {
       ...answer,
       records: answer.records.map((record) =>
-        record.accession === 'F7' ? { ...record, accession: 'F3' } : record,
+        record.accession === 'F17' ? { ...record, accession: 'F3' } : record,
       ),
     };
   };
   const run = await finished(await start());
-  const told = 'One record came with an identifier that had come before, and is kept once.';
-  expect(run).toMatchObject({ status: 'complete', hits: 25, fetched: 24, remarks: [told] });
-  expect(await last()).toMatchObject({ form: 4, queryType: 'cql', hits: 25, fetched: 24, remarks: [told] });
+  const told = 'One record came with the number of another, and is known by what it says.';
+  expect(run).toMatchObject({ status: 'complete', hits: 25, fetched: 25, remarks: [told] });
+  const { rows } = (await server.get(`/api/reviews/${review.id}/records`)).body as RecordPage;
+  expect(rows.map(({ title }) => title)).toEqual(expect.arrayContaining(['=Record 3', '=Record 17']));
+});
+
+/** The first page, whatever page is asked for. */
+const alwaysTheFirst = (without: (record: BibRecord) => BibRecord = (record) => record) => {
+  const { search } = database;
+  database.search = async (query, { start, size }, signal) => {
+    const answer = await search(query, { start: 1, size }, signal);
+    return start === 1 ? answer : { ...answer, records: answer.records.map(without) };
+  };
+};
+
+test('a server that gives its first page again and again did not give all, and is not asked on', async () => {
+  alwaysTheFirst();
+  const run = await finished(await start());
+  expect(run).toMatchObject({ status: 'interrupted', hits: 25, fetched: 10 });
+  expect(run.reason).toBe(
+    'Faulty: the database gave 10 records once more that had come on earlier pages, probably in place of as many that never came: 10 of 25 records are here',
+  );
+});
+
+test('nor is that hidden where later pages come without numbers', async () => {
+  alwaysTheFirst((record) => ({ ...record, accession: accessionFor(record) }));
+  expect(await finished(await start())).toMatchObject({ status: 'interrupted', hits: 25, fetched: 10 });
+});
+
+test('pages that overlap by one record are told of at the end, with all else that came', async () => {
+  const { search } = database;
+  database.search = async (query, { start, size }, signal) =>
+    search(query, { start: Math.max(1, start - (start > 10 ? 1 : 0)), size }, signal);
+  const run = await finished(await start());
+  expect(run).toMatchObject({ status: 'interrupted', hits: 25, fetched: 24 });
+  expect(run.reason).toMatch(/24 of 25 records are here/);
+});
+
+test.each([
+  ['more than it estimated', 20, undefined],
+  ['less than it estimated', 40, undefined],
+  ['less, and says so by a diagnostic', 40, 61],
+])('where a database estimates, all it gives is fetched: %s', async (_what, estimate, diagnostic) => {
+  const { search, count } = database;
+  database.count = async (...asked) => ({ ...(await count(...asked)), hits: estimate, estimated: true });
+  database.search = async (query, page, signal) => {
+    const answer = await search(query, page, signal);
+    if (answer.records.length === 0 && diagnostic !== undefined)
+      throw new DatabaseError('First record position out of range', true, false, diagnostic);
+    return { ...answer, hits: estimate - page.start, estimated: true };
+  };
+  const run = await finished(await start());
+  const told = `The database estimates its counts; it estimated ${estimate} records here.`;
+  expect(run).toMatchObject({ status: 'complete', hits: estimate, fetched: 25, remarks: [told] });
+  const { databases } = (await server.get('/api/databases')).body as DatabaseList;
+  expect(databases.find(({ id }) => id === 'faulty')).toMatchObject({ estimates: true });
 });
 
 test('records beyond what was asked for are left out and told; the entry never says more than was counted', async () => {

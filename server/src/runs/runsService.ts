@@ -5,7 +5,7 @@ import {
   type BeforeApplicationShutdown,
   type OnApplicationBootstrap,
 } from '@nestjs/common';
-import type { LedgerLine } from '@even-lantern/core';
+import { counted, type LedgerLine } from '@even-lantern/core';
 import type {
   NewRun,
   NewRuns,
@@ -19,7 +19,7 @@ import type {
 import { BehaviorSubject, merge, of, type Observable } from 'rxjs';
 import { IsNull, type EntityManager } from 'typeorm';
 import { conflict, notFound, problemOf } from '../http/problem.js';
-import { DatabaseError } from '../connectors/databaseConnector.js';
+import { DatabaseError, type SearchAnswer } from '../connectors/databaseConnector.js';
 import type { OpenDatabase } from '../databases/databasesService.js';
 import { LedgerEntryRow, ReviewRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
@@ -268,25 +268,38 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     if (hits > row.most) {
       throw new DatabaseError(tooManyText(hits, row.most), true);
     }
-    while (whole !== undefined && found.given < hits) {
-      const page = { start: found.given + 1, size: Math.min(description.pageCap, hits - found.given) };
-      const answer = await connector.search(whole.string, page, signal, searchOptionsOf(row));
+    // Where the database estimates, it is asked until it gives no more.
+    let estimated = false;
+    while (whole !== undefined && (estimated ? found.given < row.most : found.given < hits)) {
+      const left = estimated ? row.most - found.given : hits - found.given;
+      const page = { start: found.given + 1, size: Math.min(description.pageCap, left) };
+      const answer: SearchAnswer | null = await connector
+        .search(whole.string, page, signal, searchOptionsOf(row))
+        .catch((error: unknown) => {
+          if (estimated && isBeyondTheLast(error)) return null;
+          throw error;
+        });
+      if (answer === null) break;
       this.sameRelease(row, answer.release);
-      if (answer.hits !== hits) {
+      estimated ||= answer.estimated === true;
+      if (!estimated && answer.hits !== hits) {
         throw new DatabaseError(`the count changed from ${hits} to ${answer.hits} between two pages`, false);
       }
       if (answer.records.length === 0) {
+        if (estimated) break;
         throw new DatabaseError(
           `the database gave ${found.given} of ${hits} records and then no more`,
           false,
         );
       }
       const fresh = found.take(answer.records, page.size);
-      row.remarks = found.remarks();
+      row.remarks = [...found.remarks(), ...(estimated ? [estimateRemark(hits)] : [])];
       await this.keep(row, fresh);
       row.fetched = found.size;
       await this.save(row, lines, progress);
+      if (fresh.length === 0 && found.again > 0) throw repeatedPages(found, hits);
     }
+    if (found.again > 0) throw repeatedPages(found, hits);
   }
 
   private async keep(row: RunRow, records: readonly RankedRecord[]): Promise<void> {
@@ -311,4 +324,25 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       );
     }
   }
+}
+
+function estimateRemark(hits: number): string {
+  return `The database estimates its counts; it estimated ${counted(hits, 'record')} here.`;
+}
+
+/** SRU 2.0, diagnostic 61: the first record that was asked for is beyond the last. */
+function isBeyondTheLast(error: unknown): boolean {
+  return error instanceof DatabaseError && error.diagnostic === 61;
+}
+
+/** What came again took the place of something else. */
+function repeatedPages(found: FoundRecords, hits: number): DatabaseError {
+  const [came, others] =
+    found.again === 1
+      ? ['one record once more that had come on an earlier page', 'one that never came']
+      : [`${found.again} records once more that had come on earlier pages`, 'as many that never came'];
+  return new DatabaseError(
+    `the database gave ${came}, probably in place of ${others}: ${found.size} of ${hits} records are here`,
+    false,
+  );
 }

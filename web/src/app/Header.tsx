@@ -64,6 +64,8 @@ export function Header({ title, sentence, reviewId, choice, onCommands, onHelp }
   );
 }
 
+const STATES = { away: 'does not answer', slow: 'slow', ready: 'estimates' };
+
 /** Which database the counts come from, or why they do not, and the way to another. */
 function CountsFrom({
   choice: { database, databases, failed, loading, choose },
@@ -84,13 +86,13 @@ function CountsFrom({
           <span className="truncate">{trouble}</span>
         </span>
       )}
-      {database !== null && database.state !== 'ready' && (
+      {database !== null && stateText(database) !== null && (
         <span
           className={`flex items-center gap-1 text-sm ${database.state === 'away' ? 'problem' : 'quiet'}`}
           title={stateText(database) ?? undefined}
         >
           <StateSign state={database.state} />
-          {database.state === 'away' ? 'does not answer' : 'slow'}
+          {STATES[database.state]}
         </span>
       )}
       {databases.length > 0 && (

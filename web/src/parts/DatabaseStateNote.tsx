@@ -1,16 +1,20 @@
 import type { DatabaseProfile } from '@even-lantern/contract';
-import { Hourglass, Unplug } from 'lucide-react';
+import { EqualApproximately, Hourglass, Unplug } from 'lucide-react';
+
+type AnsweringDatabase = Pick<DatabaseProfile, 'name' | 'state' | 'trouble' | 'estimates'>;
 
 /** How a database answers just now, in a sentence; null while it answers as it should. */
-export function stateText({ name, state, trouble }: Pick<DatabaseProfile, 'name' | 'state' | 'trouble'>) {
-  if (state === 'ready') return null;
+export function stateText({ name, state, trouble, estimates }: AnsweringDatabase) {
+  if (state === 'ready') {
+    return estimates === true ? `${name} says that its counts are estimates: they may be off.` : null;
+  }
   const why = trouble ?? '';
   return state === 'slow'
     ? `${name} is slow. ${why} You see its last answers, and the program keeps asking.`
     : `${name} does not answer: ${why} You see its last answers; new counts arrive when it answers.`;
 }
 
-/** Tells of a database that is slow or away, each with a sign of its own; nothing while it answers. */
+/** Tells of a database that is slow, away or only estimates, each with a sign of its own; nothing while it answers exactly. */
 export function DatabaseStateNote({ database }: { database: DatabaseProfile }) {
   const text = stateText(database);
   if (text === null) return null;
@@ -23,7 +27,9 @@ export function DatabaseStateNote({ database }: { database: DatabaseProfile }) {
   );
 }
 
+const SIGNS = { away: Unplug, slow: Hourglass, ready: EqualApproximately };
+
 export function StateSign({ state }: Pick<DatabaseProfile, 'state'>) {
-  const Sign = state === 'away' ? Unplug : Hourglass;
+  const Sign = SIGNS[state];
   return <Sign className="mt-0.5 h-4 w-4 shrink-0" aria-hidden="true" />;
 }

@@ -6,7 +6,7 @@ import type { CallBudget } from '@even-lantern/contract';
 import { CallQueue } from '../callQueue.js';
 import { DatabaseError, type CallObserver } from '../databaseConnector.js';
 import { textOf } from './encoding.js';
-import type { XmlParser } from './xmlParser.js';
+import type { XmlParsers } from './xmlParser.js';
 import { isPublicAddress, publicAddressesOnly } from './publicAddresses.js';
 
 export interface SruOptions {
@@ -18,7 +18,7 @@ export interface SruOptions {
   /** whether addresses of this machine and of its own networks are refused */
   publicOnly: boolean;
   /** what reads the answers */
-  xml?: XmlParser;
+  xml?: XmlParsers;
 }
 
 const DEFAULTS: SruOptions = {

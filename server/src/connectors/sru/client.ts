@@ -38,7 +38,7 @@ export function sruClient(
 ): SruClient {
   const { host } = new URL(address);
   const calls = sruCalls(host, options);
-  const { xml: parser = XML_AT_ONCE } = options;
+  const parser = (options.xml ?? XML_AT_ONCE).of(address);
 
   const ask = (parameters: Parameters, signal?: AbortSignal): Promise<string> => {
     const url = new URL(address);
@@ -76,7 +76,8 @@ export function sruClient(
         const reason = answer.unreadable === '' ? '' : `: ${answer.unreadable}`;
         throw new DatabaseError(`A record from ${host} cannot be read${reason}.`, false);
       }
-      return { hits, release: answer.release, understood: answer.understood, records: answer.records };
+      const { release, understood, records, estimated } = answer;
+      return { hits, release, understood, records, ...(estimated ? { estimated } : {}) };
     },
     async scan(index, from, most, further) {
       const root = await client.xml({
@@ -105,7 +106,13 @@ export function hitsIn(
 ): number {
   // Diagnostic 60 only says that the page is capped; the records that came are good.
   if (diagnostic !== null && !diagnostic.uri.endsWith('/60')) {
-    throw new DatabaseError(diagnostic.message || diagnostic.uri, true);
+    const number = Number(/\/(\d+)$/.exec(diagnostic.uri)?.[1] ?? NaN);
+    throw new DatabaseError(
+      diagnostic.message || diagnostic.uri,
+      true,
+      false,
+      Number.isNaN(number) ? null : number,
+    );
   }
   if (!/^\d+$/.test(hits))
     throw new DatabaseError(`The answer from ${host} holds no number of records.`, false);

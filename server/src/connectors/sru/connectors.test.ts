@@ -3,7 +3,7 @@ import { createServer, type RequestListener, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { shippedConnector } from './shippedConnector.js';
 import { emptyRecord, recordToMods } from '@even-lantern/core';
-import { openXmlParser } from './xmlParser.js';
+import { openXmlParsers } from './xmlParser.js';
 
 let server: Server;
 
@@ -65,7 +65,7 @@ test('a number of records that cannot be is told, not taken', async () => {
 });
 
 test('an answer of millions of empty elements is refused before any of them is read', async () => {
-  const xml = openXmlParser(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
+  const xml = openXmlParsers(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
   const many = answer(`<numberOfRecords>1</numberOfRecords>${'<a/>'.repeat(10_000_000)}`);
   const address = await serving((_request, response) => response.end(many));
   const asked = shippedConnector(address, { xml, retries: 0 }).search('x', { start: 1, size: 10 });
@@ -74,8 +74,8 @@ test('an answer of millions of empty elements is refused before any of them is r
 });
 
 test('what is deep, and what is large but good, is read in its bounds', async () => {
-  const xml = openXmlParser(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
-  expect(await xml.xml('<a>'.repeat(50_000) + '</a>'.repeat(50_000))).toMatchObject({
+  const xml = openXmlParsers(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
+  expect(await xml.of('a').xml('<a>'.repeat(50_000) + '</a>'.repeat(50_000))).toMatchObject({
     ok: false,
     message: expect.stringContaining('deep'),
   });
@@ -85,11 +85,47 @@ test('what is deep, and what is large but good, is read in its bounds', async ()
   const text = answer(
     `<numberOfRecords>600</numberOfRecords><records>${records.map((mods) => `<record><recordData>${mods}</recordData></record>`).join('')}</records>`,
   );
-  const read = await xml.answer(text, true);
+  const read = await xml.of('a').answer(text, true);
   expect(read.ok && read.answer.records.map(({ accession }) => accession)).toEqual(
     records.map((_, i) => `M${i}`),
   );
   await xml.close();
+});
+
+test('answers of one database that take long to read hold up no other, and their time counts from where reading begins', async () => {
+  const xml = openXmlParsers(join(__dirname, '..', '..', '..', 'dist', 'connectors', 'sru', 'xmlTask.js'));
+  const long = answer(`<numberOfRecords>1</numberOfRecords><a>${'&amp;'.repeat(400_000)}</a>`);
+  const done: string[] = [];
+  const reads = Array.from({ length: 4 }, (_, i) =>
+    xml
+      .of('heavy')
+      .answer(long, true)
+      .then(({ ok }) => done.push(`heavy ${i} ${ok}`)),
+  );
+  const padded = answer(`<numberOfRecords>7</numberOfRecords>${' '.repeat(40_000)}`);
+  const healthy = await xml.of('healthy').answer(padded, true);
+  expect(healthy).toMatchObject({ ok: true, answer: { hits: '7' } });
+  expect(done.length).toBeLessThan(4);
+  await Promise.all(reads);
+  expect(done).toEqual(['heavy 0 true', 'heavy 1 true', 'heavy 2 true', 'heavy 3 true']);
+  await xml.close();
+});
+
+test.each([
+  ['exact', undefined],
+  ['current', undefined],
+  ['estimate', true],
+  ['minimum', true],
+  ['unknown', true],
+])('a count that a server calls %s', async (precision, estimated) => {
+  const address = await serving((_request, response) =>
+    response.end(
+      answer(
+        `<numberOfRecords>7</numberOfRecords><resultCountPrecision>info:srw/vocabulary/resultCountPrecision/1/${precision}</resultCountPrecision>`,
+      ),
+    ),
+  );
+  expect((await shippedConnector(address).count('x')).estimated).toBe(estimated);
 });
 
 test('a failure that may pass is tried again', async () => {

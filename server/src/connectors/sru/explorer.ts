@@ -69,7 +69,7 @@ async function explained(
       url.searchParams.set('operation', 'explain');
       url.searchParams.set('version', version);
     }
-    const xml = await (options.xml ?? XML_AT_ONCE).xml(await get(url, {}));
+    const xml = await (options.xml ?? XML_AT_ONCE).of(address).xml(await get(url, {}));
     if (!xml.ok) {
       reason = ` ${xml.message}`;
       continue;

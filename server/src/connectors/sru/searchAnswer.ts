@@ -15,6 +15,8 @@ import { dataOf } from './explain.js';
 export interface SearchAnswerText {
   /** as it is written; it may be anything */
   hits: string;
+  /** the database says of its count that it is no exact one; SRU 2.0, resultCountPrecision */
+  estimated: boolean;
   release: string;
   understood: string;
   diagnostic: { uri: string; message: string } | null;
@@ -35,11 +37,17 @@ export function searchAnswerIn(root: XmlElement, withRecords: boolean): SearchAn
   const diagnostic = childAt(root, 'diagnostics', 'diagnostic');
   return {
     hits: textAt(root, 'numberOfRecords'),
+    estimated: isEstimate(textAt(root, 'resultCountPrecision')),
     release: textAt(root, 'extraResponseData', 'profile', 'release'),
     understood: textAt(root, 'echoedSearchRetrieveRequest', 'query'),
     diagnostic: diagnostic && { uri: textAt(diagnostic, 'uri'), message: textAt(diagnostic, 'message') },
     ...(withRecords ? recordsIn(root) : { records: [], unreadable: null }),
   };
+}
+
+/** The vocabulary of SRU 2.0 has exact, unknown, estimate, maximum, minimum and current; the last is exact for now. */
+function isEstimate(precision: string): boolean {
+  return /\b(unknown|estimate|maximum|minimum)$/.test(precision);
 }
 
 function recordsIn(root: XmlElement): Pick<SearchAnswerText, 'records' | 'unreadable'> {
