@@ -37,7 +37,7 @@ export class DatabaseWatch {
   private asking: Promise<KnownDatabase> | null = null;
   private timer: NodeJS.Timeout | undefined;
   private stopped = false;
-  private askedAt = 0;
+  private askedAt = -Infinity;
   private failures = 0;
   private failingSince = 0;
   private lastReason = '';
@@ -45,7 +45,7 @@ export class DatabaseWatch {
   private away = new AbortController();
   private lastMs = 0;
   /** another release that an answer told of, and when */
-  private news = { release: '', at: 0 };
+  private news = { release: '', at: -Infinity };
   /** whether it said of a count that it is no exact one */
   private estimated = false;
   /** when each call that is under way began */
@@ -62,11 +62,11 @@ export class DatabaseWatch {
   ) {
     direct.observe?.({
       begins: () => {
-        const call = { from: Date.now() };
+        const call = { from: performance.now() };
         this.underWay.add(call);
         return (answered) => {
           this.underWay.delete(call);
-          if (answered) this.lastMs = Date.now() - call.from;
+          if (answered) this.lastMs = performance.now() - call.from;
         };
       },
     });
@@ -98,7 +98,7 @@ export class DatabaseWatch {
   state(): { state: DatabaseState; trouble: string | null } {
     if (this.isAway()) return { state: 'away', trouble: this.lastReason };
     if (this.failures >= AWAY_AFTER) return { state: 'slow', trouble: this.lastReason };
-    const waiting = Math.max(0, ...[...this.underWay].map(({ from }) => Date.now() - from));
+    const waiting = Math.max(0, ...[...this.underWay].map(({ from }) => performance.now() - from));
     const ms = Math.max(waiting, this.lastMs);
     if (ms < this.times.slowMs) return { state: 'ready', trouble: null };
     return { state: 'slow', trouble: `It takes ${Math.round(ms / 1000)} seconds to answer.` };
@@ -150,13 +150,13 @@ export class DatabaseWatch {
   /** Asks in the background where the last answer is some time ago. */
   refreshWhenOlder(): void {
     const { againMs } = this.times;
-    if (this.asking === null && Date.now() - this.askedAt > againMs * FRESH_TIMES) {
+    if (this.asking === null && performance.now() - this.askedAt > againMs * FRESH_TIMES) {
       void this.refresh().catch(() => undefined);
     }
   }
 
   private async ask(): Promise<KnownDatabase> {
-    this.askedAt = Date.now();
+    this.askedAt = performance.now();
     try {
       const description = await this.timed(() => this.direct.explain());
       // The address names the release, so what has been read stays good.
@@ -185,7 +185,7 @@ export class DatabaseWatch {
 
   private isAway(): boolean {
     if (this.known === null) return this.failures > 0;
-    return this.failures >= AWAY_AFTER && Date.now() - this.failingSince >= this.times.awayMs;
+    return this.failures >= AWAY_AFTER && performance.now() - this.failingSince >= this.times.awayMs;
   }
 
   /** Asks and listens. While the database is away nobody waits for it but the watch itself. */
@@ -240,20 +240,20 @@ export class DatabaseWatch {
   /** Some databases name another release in answers than in their description, always; they are asked only now and then. */
   private heardOf(release: string): void {
     if (this.known === null || release === this.known.description.release) return;
-    const known = release === this.news.release && Date.now() - this.news.at < this.times.everyMs;
+    const known = release === this.news.release && performance.now() - this.news.at < this.times.everyMs;
     if (known) return;
-    this.news = { release, at: Date.now() };
+    this.news = { release, at: performance.now() };
     void this.refresh().catch(() => undefined);
   }
 
   /** Where the connector does not tell of its single calls, each question counts as one. */
   private async timed<T>(call: () => Promise<T>): Promise<T> {
     if (this.direct.observe !== undefined) return call();
-    const mine = { from: Date.now() };
+    const mine = { from: performance.now() };
     this.underWay.add(mine);
     try {
       const answer = await call();
-      this.lastMs = Date.now() - mine.from;
+      this.lastMs = performance.now() - mine.from;
       return answer;
     } finally {
       this.underWay.delete(mine);
@@ -278,7 +278,7 @@ export class DatabaseWatch {
     if (error.stopped) return;
     this.lastReason = error.message;
     if (this.failures === 0) {
-      this.failingSince = Date.now();
+      this.failingSince = performance.now();
       if (this.asking === null) this.askSoon(this.times.againMs);
     }
     this.failures += 1;

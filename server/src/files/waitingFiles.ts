@@ -55,9 +55,9 @@ export class WaitingFiles implements OnApplicationShutdown {
       const kept = `${path}.${id}`;
       await rename(path, kept);
       const file = { id, name, bytes, sha256, records, troubles };
-      this.waiting.set(id, { reviewId, path: kept, file, until: Date.now() + KEPT_MS });
+      this.waiting.set(id, { reviewId, path: kept, file, until: performance.now() + KEPT_MS });
       const gone = [...this.waiting].filter(
-        ([, { until }], i) => until < Date.now() || i < this.waiting.size - MOST_WAITING,
+        ([, { until }], i) => until < performance.now() || i < this.waiting.size - MOST_WAITING,
       );
       for (const [old] of gone) await this.forget(old);
       const first = (await recordsIn(kept)).slice(0, SHOWN_TITLES);
@@ -75,7 +75,7 @@ export class WaitingFiles implements OnApplicationShutdown {
     use: (file: Waiting['file'], records: BibRecord[]) => Promise<T>,
   ): Promise<T> {
     const waiting = this.waiting.get(id);
-    if (waiting?.reviewId !== reviewId || waiting.until < Date.now()) {
+    if (waiting?.reviewId !== reviewId || waiting.until < performance.now()) {
       throw conflict('This file is not here any more.', 'Choose it again; nothing was entered.');
     }
     // Whoever sends the same twice enters it once.

@@ -51,7 +51,7 @@ interface Verified {
   wholeAt: number;
 }
 
-const NOTHING: Verified = { seal: { entries: 0, hash: null }, brokenAt: null, wholeAt: 0 };
+const NOTHING: Verified = { seal: { entries: 0, hash: null }, brokenAt: null, wholeAt: -Infinity };
 
 /** The append-only ledger. There is no way here to change or delete an entry. */
 @Injectable()
@@ -80,11 +80,11 @@ export class LedgerService {
       before === undefined ||
       before.brokenAt !== null ||
       before.seal.entries <= SHORT ||
-      Date.now() - before.wholeAt > WHOLE_EVERY_MS;
+      performance.now() - before.wholeAt > WHOLE_EVERY_MS;
     const from = whole ? NOTHING : before;
     const verifier = ledgerVerifier(null, sha256, from.seal);
     await this.forEachKept(reviewId, from.seal.entries, (entry) => verifier.takeKept(entry));
-    return this.remember(reviewId, verifier, whole ? Date.now() : from.wholeAt);
+    return this.remember(reviewId, verifier, whole ? performance.now() : from.wholeAt);
   }
 
   /** Goes through all entries again. @param kept a seal as somebody copied it; empty for none */
@@ -95,7 +95,7 @@ export class LedgerService {
     const verifier = ledgerVerifier(read?.seal ?? null, sha256);
     await this.forEachKept(reviewId, 0, (entry) => verifier.takeKept(entry));
     const result = verifier.end();
-    this.remember(reviewId, verifier, Date.now());
+    this.remember(reviewId, verifier, performance.now());
     const ok = result.broken === null && result.fit !== 'cut' && result.fit !== 'other';
     return {
       seal: result.seal,

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { ELEMENT_KEYS, type ElementKey } from '@even-lantern/core';
 import type { Person, ReviewElement } from '@even-lantern/contract';
 import type { EntityManager } from 'typeorm';
+import { soonAfter } from '../edits/soonAfter.js';
 import { ElementRow, WordingRow } from '../store/entities.js';
 import { addLane } from './laneRows.js';
 
@@ -40,7 +41,7 @@ export async function keepWording(
   });
   const at = new Date().toISOString();
   if (last?.text === text) return;
-  if (last?.personId === person.id && Date.now() - Date.parse(last.at) < ONE_WORDING_MS) {
+  if (last?.personId === person.id && soonAfter(last.at, at, ONE_WORDING_MS)) {
     await manager.update(WordingRow, { id: last.id }, { text, at });
     return;
   }

@@ -11,6 +11,7 @@ import {
 } from '@even-lantern/contract';
 import { bodyOf } from '../http/openApi.js';
 import { Store } from '../store/store.js';
+import { atClock } from '../testing/atClock.js';
 import { faultyConnector } from '../testing/faultyConnector.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
@@ -226,12 +227,11 @@ test('earlier wordings stay with their dates; what one person writes in one go i
   await write('volun', 1);
   await write('volunteers', 2);
   expect(await wordings()).toEqual([]);
-  const minute = 61_000;
-  const now = Date.now();
-  const clock = jest.spyOn(Date, 'now').mockReturnValue(now + minute);
-  await write('volunteers on rotas', 3);
-  clock.mockRestore();
+  await atClock(61_000, () => write('volunteers on rotas', 3));
   expect(await wordings()).toMatchObject([{ text: 'volunteers', person: 'Ada' }]);
+  // A clock that was set back does not make one wording of two.
+  await atClock(-3_600_000, () => write('those on call', 4));
+  expect((await wordings()).map(({ text }) => text).sort()).toEqual(['volunteers', 'volunteers on rotas']);
   await server.get('/api/elements/nowhere/wordings').expect(404);
 });
 

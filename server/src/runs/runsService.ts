@@ -269,9 +269,9 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       throw new DatabaseError(tooManyText(hits, row.most), true);
     }
     // Where the database estimates, it is asked until it gives no more.
-    let estimated = false;
+    let estimated: boolean = false;
     while (whole !== undefined && (estimated ? found.given < row.most : found.given < hits)) {
-      const left = estimated ? row.most - found.given : hits - found.given;
+      const left: number = estimated ? row.most - found.given : hits - found.given;
       const page = { start: found.given + 1, size: Math.min(description.pageCap, left) };
       const answer: SearchAnswer | null = await connector
         .search(whole.string, page, signal, searchOptionsOf(row))

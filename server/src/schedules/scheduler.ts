@@ -6,7 +6,7 @@ import {
   type OnApplicationBootstrap,
 } from '@nestjs/common';
 import type { Person } from '@even-lantern/contract';
-import { In, IsNull, LessThanOrEqual, Not } from 'typeorm';
+import { In, IsNull, LessThan, LessThanOrEqual, MoreThan, Not } from 'typeorm';
 import { problemOf } from '../http/problem.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { runContent } from '../runs/runPlanning.js';
@@ -86,6 +86,7 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
   }
 
   private async fireWhatIsDue(now: Date): Promise<void> {
+    await this.wakeThoseTooFarAhead(now);
     const due = await this.store.read.find(ScheduleRow, {
       where: { state: 'active', nextAt: LessThanOrEqual(now.toISOString()) },
       select: { id: true },
@@ -100,6 +101,35 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
     }
     // So that a occurrence that is looked at again has left the state of waiting.
     await Promise.all([...this.starting]);
+  }
+
+  /**
+   * A clock that ran far ahead leaves times that nobody would live to see. One of two times ahead is left alone: where
+   * the clock was set back a little, the next has been dealt with already.
+   */
+  private async wakeThoseTooFarAhead(now: Date): Promise<void> {
+    const schedules = await this.store.read.find(ScheduleRow, {
+      where: { state: 'active', nextAt: MoreThan(now.toISOString()) },
+      select: { id: true, nextAt: true, recurrence: true },
+    });
+    for (const { id, nextAt, recurrence } of schedules) {
+      const next = nextTime(recurrence, now);
+      if (nextAt === null || Date.parse(nextAt) <= nextTime(recurrence, next).getTime()) continue;
+      await this.store.write((manager) =>
+        manager.update(ScheduleRow, { id, nextAt }, { nextAt: next.toISOString() }),
+      );
+    }
+    const longest = Math.max(...AGAIN_AFTER_MINUTES) * MINUTE_MS;
+    const againAt = MoreThan(new Date(now.getTime() + longest).toISOString());
+    const waiting = await this.store.read.find(OccurrenceRow, {
+      where: { status: 'waits', againAt },
+      select: { id: true },
+    });
+    for (const { id } of waiting) {
+      await this.store.write((manager) =>
+        manager.update(OccurrenceRow, { id, status: 'waits', againAt }, { againAt: now.toISOString() }),
+      );
+    }
   }
 
   private readonly starting = new Set<Promise<unknown>>();
@@ -178,7 +208,8 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
         status: 'done',
         became: Not(IsNull()),
       },
-      order: { dueAt: 'DESC' },
+      // By the order of the ledger: clocks can be set back.
+      order: { became: 'DESC' },
       take: 1,
     });
     const by: Person = { id: person.id, name: person.name };
@@ -218,14 +249,18 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
     });
   }
 
-  /** The records of a run that no earlier run of the review found in that database. */
+  /** The records of a run that no run found in that database which the review’s ledger has before it. */
   private async freshIn(reviewId: string, runId: string): Promise<FreshRecord[]> {
     const { read } = this.store;
     const run = await read.findOneByOrFail(RunRow, { id: runId });
-    const before = await read.find(RunRow, {
-      where: { reviewId, database: run.database, id: Not(runId), startedAt: LessThanOrEqual(run.startedAt) },
-      select: { id: true },
+    const own = await read.findOneByOrFail(LedgerEntryRow, { runId });
+    const earlier = await read.find(LedgerEntryRow, {
+      where: { reviewId, entry: LessThan(own.entry), runId: Not(IsNull()) },
+      select: { runId: true },
     });
+    const logged = new Set(earlier.map(({ runId: each }) => each));
+    const runs = await read.find(RunRow, { where: { reviewId, database: run.database }, select: { id: true } });
+    const before = runs.filter(({ id }) => logged.has(id));
     const found = await read.find(RunRecordRow, { where: { runId }, select: { accession: true } });
     const known = new Set<string>();
     for (const { id } of before) {

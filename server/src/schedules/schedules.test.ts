@@ -191,6 +191,50 @@ test.each([
   expect((await only()).occurrences).toMatchObject([{ parts: [{ status: 'done', entry: count }] }]);
 });
 
+test('a clock that was far ahead leaves no schedule asleep, and one set back a little makes none run twice', async () => {
+  const { id, nextAt } = await add();
+  await moment(minutesAfter(nextAt, 400 * 24 * 60));
+  expect(await entries()).toHaveLength(2);
+  const day = 24 * 60;
+  // The clock is right again.
+  await moment(minutesAfter(nextAt, 30));
+  expect(Date.parse((await only()).nextAt ?? '')).toBe(minutesAfter(nextAt, day).getTime());
+  await moment(minutesAfter(nextAt, day + 1));
+  expect(await entries()).toHaveLength(3);
+  const after = (await only()).nextAt;
+  await moment(minutesAfter(nextAt, day - 59));
+  await moment(minutesAfter(nextAt, day + 1));
+  expect(await entries()).toHaveLength(3);
+  expect(await only()).toMatchObject({ id, nextAt: after });
+});
+
+test('what failed while the clock was far ahead is tried again when it is right', async () => {
+  const { nextAt } = await add();
+  database.callsLeft = 0;
+  await moment(minutesAfter(nextAt, 400 * 24 * 60));
+  expect((await only()).occurrences).toMatchObject([{ parts: [{ status: 'waits' }] }]);
+  database.callsLeft = Infinity;
+  await moment(minutesAfter(nextAt, 30));
+  expect((await only()).occurrences).toMatchObject([{ parts: [{ status: 'done' }] }]);
+});
+
+test('a clock that was set back an hour does not tell records as new that were found before', async () => {
+  const { nextAt } = await add();
+  database.hits = 8;
+  await moment(minutesAfter(nextAt, 1));
+  expect(await only()).toMatchObject({ unseen: 3 });
+  // What was found so far was found later, by the clock of then.
+  await server.application.get(Store).write(async (manager) => {
+    for (const run of await manager.find(RunRow)) {
+      const startedAt = new Date(Date.parse(run.startedAt) + 3_600_000).toISOString();
+      await manager.update(RunRow, { id: run.id }, { startedAt });
+    }
+  });
+  await moment(minutesAfter(nextAt, 24 * 60 + 1));
+  const [last] = (await only()).occurrences;
+  expect(last?.parts).toMatchObject([{ status: 'done', fresh: 0 }]);
+});
+
 test('a schedule can be paused, gone on with, changed and ended; the later of two changes is told', async () => {
   const { id, nextAt } = await add();
   const change = (version: number, body: object) => server.patch(`/api/schedules/${id}`, body, version);

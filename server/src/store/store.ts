@@ -88,7 +88,7 @@ export class Store implements OnApplicationShutdown {
     if (this.writing.getStore() === true) {
       throw new Error('A change within a change would wait for itself: use the manager of the outer one.');
     }
-    const until = Date.now() + timeoutMs;
+    const until = performance.now() + timeoutMs;
     const begins = this.watch();
     const watched = async (manager: EntityManager): Promise<T> => {
       const ends = await begins?.(manager);
@@ -148,7 +148,7 @@ export class Store implements OnApplicationShutdown {
         return;
       } catch (error) {
         const trouble = storeTroubleIn(error);
-        if (trouble?.kind !== 'locked' || Date.now() >= until) throw trouble ?? error;
+        if (trouble?.kind !== 'locked' || performance.now() >= until) throw trouble ?? error;
         await pause(AGAIN_MS);
       }
     }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { LineText } from '@even-lantern/core';
 import type { LineTextChange, Person } from '@even-lantern/contract';
+import { soonAfter } from '../edits/soonAfter.js';
 import { changedMeanwhile } from '../http/problem.js';
 import { PeopleService } from '../people/people.js';
 import { LineTextRow } from '../store/entities.js';
@@ -105,6 +106,6 @@ function goesOn(
     last.language === next.language &&
     last.text !== null &&
     next.text !== null &&
-    Date.parse(next.at) - Date.parse(last.at) < ONE_STATE_MS
+    soonAfter(last.at, next.at, ONE_STATE_MS)
   );
 }

@@ -14,6 +14,7 @@ import {
 } from '@even-lantern/core';
 import type { EditTaken, Person } from '@even-lantern/contract';
 import { IsNull, LessThanOrEqual, type EntityManager } from 'typeorm';
+import { soonAfter } from '../edits/soonAfter.js';
 import type { EditUnderWay } from '../edits/reviewEdit.js';
 import { conflict } from '../http/problem.js';
 import { EditStepRow, ReviewRow } from '../store/entities.js';
@@ -141,6 +142,5 @@ async function keep(
 function goesOn(last: EditStepRow, step: EditStep, edit: string | null, at: string): boolean {
   if (last.standing !== 'done') return false;
   if (edit !== null && edit === last.edit) return true;
-  if (Date.parse(at) - Date.parse(last.at) > ONE_STEP_MS) return false;
-  return isMoreWriting(last.step, step);
+  return soonAfter(last.at, at, ONE_STEP_MS) && isMoreWriting(last.step, step);
 }

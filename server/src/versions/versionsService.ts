@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { withLanesOf, type StrategyState, type Term, type TermOrigin } from '@even-lantern/core';
 import type { Person, StrategyVersion, StrategyVersionWithState } from '@even-lantern/contract';
 import { In, IsNull, type EntityManager } from 'typeorm';
+import { soonAfter } from '../edits/soonAfter.js';
 import { badInput, notFound } from '../http/problem.js';
 import { writtenLines } from '../strategies/writtenLines.js';
 import { PeopleService } from '../people/people.js';
@@ -132,7 +133,7 @@ export async function keepIn(
     !last.fixed &&
     last.personId === personId &&
     last.name === '' &&
-    Date.parse(at) - Date.parse(last.at) < ONE_STATE_MS;
+    soonAfter(last.at, at, ONE_STATE_MS);
   if (goesOn) {
     const change = { digest, state, fixed: !asOne };
     await manager.update(StrategyVersionRow, { id: last.id }, change);
