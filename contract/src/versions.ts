@@ -9,6 +9,8 @@ export interface StrategyVersion {
   number: number;
   /** empty for one that nobody named */
   name: string;
+  /** who named it; null where nobody did, or where that was not noted yet */
+  namedBy: string | null;
   /** when it came to be, and whose change made it so */
   at: string;
   person: string;

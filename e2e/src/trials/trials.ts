@@ -139,7 +139,8 @@ export async function fullDiskTrial(): Promise<string[] | null> {
   try {
     const stack = await startStack({ data });
     try {
-      const ask = await askerOf(stack);
+      const person = await personOf(stack);
+      const ask = asker(stack.address, person);
       const { remembered } = await newClient(ask, 'Full', chanceOf(1));
       const acknowledged: string[] = [];
       const { bavail, bsize } = statfsSync(data);
@@ -154,6 +155,12 @@ export async function fullDiskTrial(): Promise<string[] | null> {
       if (refusal?.title !== 'The disk that holds the store is full.')
         found.push(`the sentence: ${JSON.stringify(refusal)}`);
       if ((await ask('GET', '/health'))?.status !== 200) found.push('health while the disk is full');
+      const sent = await fetch(`${stack.address}/api/packages`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/zip', 'el-person': person },
+        body: new Uint8Array(LEFT_BYTES * 8),
+      }).catch((error: unknown) => ({ status: String(error) }));
+      if (sent.status !== 507) found.push(`a package while the disk is full: ${sent.status}`);
       await ask('POST', `/reviews/${remembered.review}/runs`, { database: 'corvane', timeZone: 'UTC' });
       rmSync(join(data, 'ballast'), { force: true });
       if ((await addWord(ask, remembered.review, 'after'))?.status !== 201) found.push('the edit afterwards');
@@ -170,9 +177,12 @@ export async function fullDiskTrial(): Promise<string[] | null> {
   return found;
 }
 
-async function askerOf({ address }: Stack): Promise<Ask> {
-  const person = (await asker(address, '')('POST', '/people', { name: 'Trier' }))?.body as Person;
-  return asker(address, person.id);
+async function personOf({ address }: Stack): Promise<string> {
+  return ((await asker(address, '')('POST', '/people', { name: 'Trier' }))?.body as Person).id;
+}
+
+async function askerOf(stack: Stack): Promise<Ask> {
+  return asker(stack.address, await personOf(stack));
 }
 
 async function addWord(ask: Ask, review: string, text: string) {

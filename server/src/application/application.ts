@@ -3,9 +3,9 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
-import type { NestExpressApplication } from '@nestjs/platform-express';
+import { ExpressAdapter, type NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
-import type { NextFunction, Request, Response } from 'express';
+import express, { type NextFunction, type Request, type Response } from 'express';
 import compression from 'compression';
 import helmet from 'helmet';
 import { LoggerModule } from 'nestjs-pino';
@@ -113,8 +113,11 @@ class ApplicationModule {
 export async function createApplication(settings: Settings): Promise<NestExpressApplication> {
   const { storePath, webFolder, quiet = false } = settings;
   const store = await openStore(storePath);
+  // In other letters, an address is another address: what guards addresses must not be gone around.
+  const base = express().set('case sensitive routing', true);
   const application = await NestFactory.create<NestExpressApplication>(
     ApplicationModule.with(settings, store),
+    new ExpressAdapter(base),
     {
       logger: quiet ? false : ['error', 'warn'],
       // Whoever starts it says what is wrong.

@@ -53,6 +53,17 @@ test('a heading without a letter is refused, and breaks nothing that is there', 
   }
 });
 
+test('an address in other letters is another address, so that no guard is gone around', async () => {
+  const foreign = { Host: 'localhost', 'Sec-Fetch-Site': 'cross-site' };
+  for (const path of ['/API/reviews', '/Api/reviews', '/api/Reviews']) {
+    const { status, body } = await plain().get(path).set(foreign);
+    expect([path, status, JSON.stringify(body).includes(review.id)]).toEqual([
+      path, path.startsWith('/api') ? 403 : 404, false,
+    ]); // prettier-ignore
+  }
+  await server.post(`/API/reviews/${review.id}/lanes`, { elementId: null, name: 'x' }).expect(404);
+});
+
 test('an address that no file and no row has is refused in words', async () => {
   for (const path of [
     '/api/reviews/%00',

@@ -3,10 +3,10 @@
  * sent one can see how far it is, and stop it. Files that a crash left are removed at the next start.
  */
 import { randomUUID } from 'node:crypto';
-import { createWriteStream, mkdirSync, rmSync } from 'node:fs';
-import { rm } from 'node:fs/promises';
+import { mkdirSync, rmSync } from 'node:fs';
+import { open, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { Transform, type Readable } from 'node:stream';
+import { Writable, type Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { MessageChannel } from 'node:worker_threads';
 import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
@@ -193,7 +193,10 @@ export class IncomingFiles implements OnApplicationShutdown {
     }
   }
 
-  /** Keeps a file as it comes. What is too large is swallowed to its end, so that whoever sends it is answered. */
+  /**
+   * Keeps a file as it comes. One that is too large, or that the disk has no room for, is swallowed to its end, so that
+   * whoever sends it is answered.
+   */
   private async keep(
     source: Readable,
     path: string,
@@ -205,8 +208,11 @@ export class IncomingFiles implements OnApplicationShutdown {
     let bytes = 0;
     let line = 0;
     const refused: string[] = [];
-    const through = new Transform({
-      transform(chunk: Buffer, _encoding, done) {
+    const failed: unknown[] = [];
+    const note = (error: unknown) => void failed.push(error);
+    const file = await open(path, 'w').catch(note);
+    const kept = new Writable({
+      write(chunk: Buffer, _encoding, done) {
         bytes += chunk.length;
         const end = chunk.lastIndexOf(NEWLINE);
         line = end < 0 ? line + chunk.length : chunk.length - end - 1;
@@ -217,11 +223,19 @@ export class IncomingFiles implements OnApplicationShutdown {
         if (refused.length === 0 && byLines && line > LONGEST_LINE)
           refused.push(`A line of this file is longer than ${LONGEST_LINE / 1e6} MB.`);
         progress.next({ ...progress.value, bytes });
-        if (refused.length === 0) done(null, chunk);
-        else done();
+        if (refused.length > 0 || failed.length > 0) return done();
+        void file
+          ?.appendFile(chunk)
+          .catch(note)
+          .then(() => done());
       },
     });
-    await pipeline(source, through, createWriteStream(path), { signal });
+    try {
+      await pipeline(source, kept, { signal });
+    } finally {
+      await file?.close().catch(note);
+    }
+    if (failed.length > 0) throw failed[0];
     const [message] = refused;
     if (message !== undefined) throw badInput([{ path: 'file', message }]);
     return bytes;

@@ -1,5 +1,6 @@
 /** Reading a zip from outside, entry by entry, within bounds. Nothing is ever unpacked to a path that it names. */
 import type { Readable } from 'node:stream';
+import { crc32 } from 'node:zlib';
 import yauzl from 'yauzl';
 
 /** A row is a line; none is longer. */
@@ -47,11 +48,22 @@ function streamOf(zip: yauzl.ZipFile, entry: yauzl.Entry): Promise<Readable> {
   });
 }
 
+/** What is unpacked of an entry. @throws Error where it is not what was packed */
+async function* bytesIn(zip: yauzl.ZipFile, entry: yauzl.Entry): AsyncIterable<Buffer> {
+  let sum = 0;
+  for await (const chunk of await streamOf(zip, entry)) {
+    sum = crc32(chunk as Buffer, sum);
+    yield chunk as Buffer;
+  }
+  if (sum !== entry.crc32)
+    throw new Error(`its ${entry.fileName} is damaged: the checksum in the zip is another`);
+}
+
 /** A whole entry, where it is short. */
 export async function bytesOf(zip: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<Buffer> {
   if (entry.uncompressedSize > most) throw new Error(`its ${entry.fileName} is larger than ${most / 1e6} MB`);
   const chunks: Buffer[] = [];
-  for await (const chunk of await streamOf(zip, entry)) chunks.push(chunk as Buffer);
+  for await (const chunk of bytesIn(zip, entry)) chunks.push(chunk);
   return Buffer.concat(chunks);
 }
 
@@ -63,8 +75,7 @@ export async function* linesIn(
 ): AsyncIterable<string> {
   let rest: Buffer[] = [];
   let restBytes = 0;
-  for await (const chunk of await streamOf(zip, entry)) {
-    const bytes = chunk as Buffer;
+  for await (const bytes of bytesIn(zip, entry)) {
     see(bytes);
     let from = 0;
     for (let at = bytes.indexOf(NEWLINE); at !== -1; at = bytes.indexOf(NEWLINE, from)) {

@@ -259,7 +259,10 @@ export class Scheduler implements OnApplicationBootstrap, BeforeApplicationShutd
       select: { runId: true },
     });
     const logged = new Set(earlier.map(({ runId: each }) => each));
-    const runs = await read.find(RunRow, { where: { reviewId, database: run.database }, select: { id: true } });
+    const runs = await read.find(RunRow, {
+      where: { reviewId, database: run.database },
+      select: { id: true },
+    });
     const before = runs.filter(({ id }) => logged.has(id));
     const found = await read.find(RunRecordRow, { where: { runId }, select: { accession: true } });
     const known = new Set<string>();

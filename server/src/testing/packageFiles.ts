@@ -19,9 +19,9 @@ export async function unpacked(bytes: Buffer): Promise<Map<string, Buffer>> {
   zip.close();
   return files;
 }
-export async function repacked(files: ReadonlyMap<string, Buffer>): Promise<Buffer> {
+export async function repacked(files: ReadonlyMap<string, Buffer>, compress = true): Promise<Buffer> {
   const zip = new ZipFile();
-  for (const [name, bytes] of files) zip.addBuffer(bytes, name);
+  for (const [name, bytes] of files) zip.addBuffer(bytes, name, { compress });
   zip.end();
   return buffer(zip.outputStream as Readable);
 }

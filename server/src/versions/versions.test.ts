@@ -8,6 +8,7 @@ import type {
   StrategyVersionWithState,
   VersionComparison,
 } from '@even-lantern/contract';
+import request from 'supertest';
 import { laneOf } from '../testing/laneOf.js';
 import { lightReview, words, type LightReview } from '../testing/lightReview.js';
 import { VersionKeeper } from './versionKeeper.js';
@@ -79,6 +80,16 @@ test('a version is named, and a named one is not written over', async () => {
     .put(`/api/reviews/${review.id}/versions/${first?.id}/name`, { name: ' looked over ' })
     .expect(200);
   await add('nurse');
+  expect(await versions()).toMatchObject([
+    { name: '', namedBy: null },
+    { name: 'looked over', namedBy: 'Ada' },
+  ]);
+  // Nobody names anything without saying who they are.
+  await request(light.server.application.getHttpServer())
+    .put(`/api/reviews/${review.id}/versions/${first?.id}/name`)
+    .set('Host', 'localhost')
+    .send({ name: 'x' })
+    .expect(401);
   expect((await versions()).map(({ name }) => name)).toEqual(['', 'looked over']);
 });
 

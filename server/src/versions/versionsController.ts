@@ -67,8 +67,9 @@ export class VersionsController {
     @Param('id') id: string,
     @Param('version') version: string,
     @Body(new Validated(versionNameSchema)) { name }: VersionName,
+    @Actor() person: Person,
   ) {
-    return this.versions.name(id, version, name);
+    return this.versions.name(id, version, name, person);
   }
 
   @Post(':version/go-back')

@@ -45,26 +45,25 @@ export class VersionsService {
     const rows = await this.store.read.find(StrategyVersionRow, {
       where: { reviewId },
       order: { position: 'DESC' },
-      select: { id: true, position: true, digest: true, name: true, at: true, personId: true },
+      select: { id: true, position: true, digest: true, name: true, namedBy: true, at: true, personId: true },
     });
     const present = digestOf(await stateOf(this.store.read, reviewId));
-    const nameOf = await this.people.namesOf(rows.map(({ personId }) => personId));
+    const nameOf = await this.people.namesOf(rows.flatMap(peopleOf));
     const latest = rows.find(({ digest }) => digest === present)?.id;
-    return rows.map((row) => shown(row, nameOf(row.personId), row.id === latest));
+    return rows.map((row) => shown(row, nameOf, row.id === latest));
   }
 
   async get(reviewId: string, id: string): Promise<StrategyVersionWithState> {
     const row = await this.expect(reviewId, id);
-    const nameOf = await this.people.namesOf([row.personId]);
+    const nameOf = await this.people.namesOf(peopleOf(row));
     const present = digestOf(await stateOf(this.store.read, reviewId)) === row.digest;
-    return { ...shown(row, nameOf(row.personId), present), state: row.state };
+    return { ...shown(row, nameOf, present), state: row.state };
   }
 
-  async name(reviewId: string, id: string, name: string): Promise<StrategyVersion[]> {
+  async name(reviewId: string, id: string, name: string, person: Person): Promise<StrategyVersion[]> {
     await this.expect(reviewId, id);
-    await this.store.write((manager) =>
-      manager.update(StrategyVersionRow, { id, reviewId }, { name: name.trim() }),
-    );
+    const named = { name: name.trim(), namedBy: name.trim() === '' ? null : person.id };
+    await this.store.write((manager) => manager.update(StrategyVersionRow, { id, reviewId }, named));
     return this.list(reviewId);
   }
 
@@ -148,6 +147,7 @@ export async function keepIn(
     digest,
     state,
     name: '',
+    namedBy: null,
     at,
     personId,
     fixed: !asOne,
@@ -210,10 +210,16 @@ export function digestOf(state: StrategyState): string {
   return createHash('sha256').update(JSON.stringify(state)).digest('hex');
 }
 
+type ListedVersion = Pick<StrategyVersionRow, 'id' | 'position' | 'name' | 'namedBy' | 'at' | 'personId'>;
+
+const peopleOf = ({ personId, namedBy }: ListedVersion) =>
+  namedBy === null ? [personId] : [personId, namedBy];
+
 function shown(
-  { id, position, name, at }: Pick<StrategyVersionRow, 'id' | 'position' | 'name' | 'at'>,
-  person: string,
+  { id, position, name, namedBy, at, personId }: ListedVersion,
+  nameOf: (person: string) => string,
   present: boolean,
 ): StrategyVersion {
-  return { id, number: position, name, at, person, present };
+  const by = namedBy === null ? null : nameOf(namedBy);
+  return { id, number: position, name, namedBy: by, at, person: nameOf(personId), present };
 }

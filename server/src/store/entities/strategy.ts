@@ -118,6 +118,8 @@ export class StrategyVersionRow {
   @Json('object', { check: isStrategyState }) state: StrategyState;
   /** empty for one that nobody named */
   @Text() name: string;
+  /** null where nobody named it, or where it was named before that was noted */
+  @RefersTo(() => PersonRow, { nullable: true }) namedBy: string | null;
   @Short({ check: instant }) at: string;
   @RefersTo(() => PersonRow) personId: string;
   /** whether it was kept on purpose, so that what is changed next is a state of its own */

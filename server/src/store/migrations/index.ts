@@ -30,6 +30,7 @@ import { Schedules1800000000021 } from './schedules.js';
 import { Shelf1800000000007 } from './shelf.js';
 import { StrategyVersions1800000000014 } from './strategyVersions.js';
 import { UniquePositions1800000000003 } from './uniquePositions.js';
+import { VersionNames1800000000024 } from './versionNames.js';
 
 export const MIGRATIONS = [
   FirstTables1790000000000,
@@ -63,4 +64,5 @@ export const MIGRATIONS = [
   Schedules1800000000021,
   ElsewhereSearches1800000000022,
   Occurrences1800000000023,
+  VersionNames1800000000024,
 ];

@@ -82,6 +82,9 @@ export function VersionsPane({ database, names, onClose }: VersionsPaneProps) {
             </p>
             <p className="quiet flex flex-wrap gap-x-3 pl-4 text-xs">
               {version.person !== '' && <span>by {version.person}</span>}
+              {version.namedBy !== null && version.namedBy !== version.person && (
+                <span>named by {version.namedBy}</span>
+              )}
               <button
                 className="link"
                 onClick={() => setNaming(naming === version.id ? null : version.id)}

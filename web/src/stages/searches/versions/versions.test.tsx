@@ -10,6 +10,7 @@ const version = (number: number, parts: Partial<StrategyVersion> = {}): Strategy
   id: `v${number}`,
   number,
   name: '',
+  namedBy: null,
   at: '2026-11-27T08:00:00.000Z',
   person: 'Ada',
   present: false,
