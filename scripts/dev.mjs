@@ -1,6 +1,12 @@
 // npm run dev: everything with reload, the interface at http://localhost:5173.
+import { begin } from './command.mjs';
 import { buildPrograms, preparePackages } from './prepare.mjs';
 import { answering, server, standIns, together } from './programs.mjs';
+
+begin(
+  `npm run dev: starts everything and reloads what is changed; the interface is at http://localhost:5173.`,
+  { settings: true },
+);
 
 await preparePackages();
 buildPrograms();

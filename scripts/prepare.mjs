@@ -1,7 +1,7 @@
 // What every command needs first: the right Node, the packages, the built programs, and for tests a browser.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { makeContent } from './content.mjs';
@@ -105,12 +105,6 @@ export async function prepareBrowser() {
   // One command, so that it goes on by itself while steps here are waited for.
   const install = 'apt-get update -qq && apt-get install -y -qq chromium chromium-driver';
   await runBeside('sh', ['-c', install], quiet);
-}
-
-export function dataFolder() {
-  const folder = process.env.EVEN_LANTERN_DATA ?? join(root, 'data');
-  mkdirSync(folder, { recursive: true });
-  return folder;
 }
 
 function newestChange(path) {

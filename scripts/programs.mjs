@@ -1,7 +1,8 @@
 // Starts the programs together, starts again what ends by itself, and stops them together.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { dataFolder, root } from './prepare.mjs';
+import { dataFolder } from './command.mjs';
+import { root } from './prepare.mjs';
 
 /** A program that ends with this cannot start, and could not if it were started again (EX_CONFIG of sysexits). */
 const CANNOT_START = 78;

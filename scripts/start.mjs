@@ -1,6 +1,11 @@
 // npm start: installs and builds what is missing, then starts everything.
+import { begin } from './command.mjs';
 import { buildInterface, buildPrograms, preparePackages } from './prepare.mjs';
 import { answering, server, standIns, together } from './programs.mjs';
+
+begin(`npm start: builds what is missing, and starts the application with its simulated databases.`, {
+  settings: true,
+});
 
 const packages = preparePackages();
 buildPrograms();

@@ -1,5 +1,6 @@
 // npm test: formatting, lint, types, then unit, integration and browser tests.
 import { join } from 'node:path';
+import { begin } from './command.mjs';
 import { makeContent } from './content.mjs';
 import {
   buildInterface,
@@ -10,6 +11,10 @@ import {
   run,
   runBeside,
 } from './prepare.mjs';
+
+const { positionals } = begin(`npm test [-- <what Jest takes>]: formatting, lint, types, and all tests.`, {
+  rest: true,
+});
 
 const step = (name) => console.log(`\n— ${name}`);
 
@@ -31,4 +36,4 @@ await records;
 await packages;
 await browser;
 step('tests');
-run('npx', ['jest', ...process.argv.slice(2)]);
+run('npx', ['jest', ...positionals]);

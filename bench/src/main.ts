@@ -43,6 +43,13 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
 /** Too long and too large for a run of all. */
 const ONLY_BY_NAME = new Set(['million']);
 
+const unknown = names.filter((name) => !(name in benches));
+if (unknown.length > 0 || (sizeGiven !== null && !(Number.isSafeInteger(sizeGiven) && sizeGiven > 0))) {
+  const what = unknown.length > 0 ? `“${unknown.join('”, “')}” is not measured` : `“${written}” is no size`;
+  console.error(`${what}. There is: ${Object.keys(benches).join(', ')}; and --size=<number>, --json.`);
+  process.exit(64);
+}
+
 for (const [name, bench] of Object.entries(benches)) {
   if (names.length > 0 ? !names.includes(name) : ONLY_BY_NAME.has(name)) continue;
   const results = await bench();

@@ -51,5 +51,11 @@ function whyNot(error: unknown): string {
   if (code === 'EADDRINUSE') {
     return `Even Lantern cannot start: another program listens on port ${port}. End it, or choose another port with PORT.`;
   }
+  if (code === 'ERR_SOCKET_BAD_PORT') {
+    return `Even Lantern cannot start: PORT is “${process.env.PORT}”; it has to be a number from 1 to 65535.`;
+  }
+  if (code === 'ENOENT' || code === 'ENOTDIR' || code === 'EEXIST') {
+    return `Even Lantern cannot start: the data folder ${dataFolder} cannot be made. Choose another with EVEN_LANTERN_DATA.`;
+  }
   return `Even Lantern cannot start: ${error instanceof Error ? (error.stack ?? error.message) : String(error)}`;
 }

@@ -18,30 +18,33 @@ export async function browserTrial(stack: Stack, kills: number, seed: number): P
   let runs = ((await ask('GET', `/reviews/${review}/ledger`))?.body as Ledger).seal.entries;
   for (let i = 0; i < kills; i += 1) {
     const browser = await openBrowser();
-    await browser.goTo(stack.address);
-    await (await browser.named('Continue as')).click();
-    await browser.goTo(`${stack.address}/reviews/${review}/concepts`);
-    const word = `lanternfolk${i}*`;
-    const field = await browser.find('section[aria-label^="Lane: "] input');
-    await field.sendKeys(word);
-    await browser.textWhen('section[aria-label^="Lane: "] [role=listbox]', (text) => text.includes(word));
-    await field.sendKeys(Key.ENTER);
-    await pause(chance() * 400);
-    const rows = await browser.driver.executeScript<string>(
-      "return [...document.querySelectorAll('[data-term]')].map((row) => row.innerText).join()",
-    );
-    if (rows.includes(word)) shown.push(word);
-    if (chance() < 0.5) {
-      await browser.goTo(`${stack.address}/reviews/${review}/searches`);
-      await browser.textWhen('[role=grid]', (text) => /\d/.test(text));
-      await browser.press('r');
-      await browser.textWhen(
-        'footer',
-        (text) => /Running|Logged/.test(text) || text.includes(`${runs + 1} entries`),
+    try {
+      await browser.goTo(stack.address);
+      await (await browser.named('Continue as')).click();
+      await browser.goTo(`${stack.address}/reviews/${review}/concepts`);
+      const word = `lanternfolk${i}*`;
+      const field = await browser.find('section[aria-label^="Lane: "] input');
+      await field.sendKeys(word);
+      await browser.textWhen('section[aria-label^="Lane: "] [role=listbox]', (text) => text.includes(word));
+      await field.sendKeys(Key.ENTER);
+      await pause(chance() * 400);
+      const rows = await browser.driver.executeScript<string>(
+        "return [...document.querySelectorAll('[data-term]')].map((row) => row.innerText).join()",
       );
-      runs += 1;
+      if (rows.includes(word)) shown.push(word);
+      if (chance() < 0.5) {
+        await browser.goTo(`${stack.address}/reviews/${review}/searches`);
+        await browser.textWhen('[role=grid]', (text) => /\d/.test(text));
+        await browser.press('r');
+        await browser.textWhen(
+          'footer',
+          (text) => /Running|Logged/.test(text) || text.includes(`${runs + 1} entries`),
+        );
+        runs += 1;
+      }
+    } finally {
+      browser.kill();
     }
-    browser.kill();
   }
   let standing: Ledger | null = null;
   for (let tries = 0; tries < 300 && standing?.running.length !== 0; tries += 1) {
