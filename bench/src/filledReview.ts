@@ -65,3 +65,63 @@ export function recordOf(i: number): BibRecord {
     keywords: ['night work', 'light'],
   };
 }
+
+const LINES_OF_RUN = JSON.stringify(
+  Array.from({ length: 30 }, (_, i) => ({
+    number: i + 1,
+    description: `night shift ${i}`,
+    string: `words("night shift ${i}") OR words("rotating shift*")`,
+    hits: 800,
+  })),
+);
+
+/** Puts many small reviews into a store, each with some lanes, terms, runs and records. */
+export function fillMany(path: string, person: string, reviews: number, runsOfEach: number): void {
+  const store = new Database(path, { timeout: 20_000 });
+  const into = (table: string, row: Record<string, string | number | null>) => {
+    const columns = Object.keys(row).map((column) => `"${column}"`);
+    store
+      .prepare(`INSERT INTO ${table} (${columns.join(', ')}) VALUES (${columns.map(() => '?').join(', ')})`)
+      .run(...Object.values(row));
+  };
+  const by = { createdBy: person, createdAt: AT };
+  const content = JSON.stringify({ kind: 'words', text: 'night shift', field: 'words', near: null });
+  const all = store.transaction(() => {
+    for (let i = 0; i < reviews; i += 1) {
+      const [reviewId, version] = [`many-${i}`, 1];
+      into('review', { id: reviewId, title: `Review ${i}`, framework: 'pico', version, ...by });
+      for (const [position, key] of ['P', 'I', 'C', 'O', 'T', 'S'].entries()) {
+        const elementId = `${reviewId}-${key}`;
+        const searched = position < 3 ? 1 : 0;
+        into('element', {
+          id: elementId,
+          reviewId,
+          key,
+          position,
+          text: 'nurses',
+          note: '',
+          searched,
+          version,
+        });
+        into('wording', { id: elementId, elementId, position: 1, text: 'nurses', at: AT, personId: person });
+        if (searched === 0) continue;
+        into('lane', { id: elementId, reviewId, elementId, position, name: '', leftOut: 0, version });
+        for (let t = 0; t < 10; t += 1) {
+          const id = `${elementId}-${t}`;
+          into('term', { id, laneId: elementId, position: t, content, origin: 'typed', version, ...by });
+          const event = { laneId: elementId, position: t + 1, termId: id, at: AT, personId: person };
+          into('lane_event', { id, ...event, what: 'added', content });
+        }
+      }
+      for (let r = 0; r < runsOfEach; r += 1) {
+        const about = { reviewId, database: 'bench', databaseName: 'Bench', release: '', ranBy: person };
+        const state = { status: 'complete', startedAt: AT, lastAt: AT, timeZone: 'UTC', remarks: '[]' };
+        const found = { lines: LINES_OF_RUN, hits: 800, fetched: 0, most: 800, queryType: 'cql' };
+        into('run', { id: `${reviewId}-${r}`, ...about, ...state, ...found });
+      }
+    }
+  });
+  all();
+  store.pragma('wal_checkpoint(TRUNCATE)');
+  store.close();
+}

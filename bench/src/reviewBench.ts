@@ -1,6 +1,6 @@
 /** A review of 100,000 records: what a person does in it, through HTTP, on a real store. */
 import { join } from 'node:path';
-import { fill } from './filledReview.js';
+import { fill, fillMany } from './filledReview.js';
 import { measured, quantile, timedAsync, type Measurement } from './measure.js';
 import { answering, json, memoryOf, withServer } from './server.js';
 
@@ -51,6 +51,9 @@ export function reviewBench(size: number): Promise<Measurement[]> {
     const designCounts = await asked(() => `${records}/designs`);
     const exported = await exporting(`${api}/reviews/${review}/kept.ris`, server.process);
     const deleted = await deleting(api, review, headers);
+    fillMany(join(server.data, 'even-lantern.sqlite'), headers['el-person'] ?? '', 1000, 10);
+    await answering(`${api}/health`);
+    const manyReviews = await asked(() => `${api}/reviews`);
     return [
       measured('review', 'first-page-p95', first, 'ms', '< 20'),
       measured('review', 'middle-page-p95', middle, 'ms', '< 20'),
@@ -58,6 +61,7 @@ export function reviewBench(size: number): Promise<Measurement[]> {
       measured('review', 'counts-p95', counts, 'ms', '< 20'),
       measured('review', 'decision-p95', quantile(decisions, 0.95), 'ms', '< 20'),
       measured('review', 'list-of-reviews-p95', reviews, 'ms', '< 20'),
+      measured('review', 'list-of-1000-reviews-10000-runs-p95', manyReviews, 'ms', '< 100'),
       measured('review', 'designs-told', told.records, 'records'),
       measured('review', 'designs-told-in', told.seconds, 's'),
       measured('review', 'others-wait-while-designs-are-told', told.waitMs, 'ms', '< 100'),

@@ -7,7 +7,7 @@ import {
   type FrameworkId,
 } from '@even-lantern/core';
 import type { ReviewSummary, RunStatus } from '@even-lantern/contract';
-import { In, IsNull, Not, type EntityManager } from 'typeorm';
+import { IsNull, type EntityManager } from 'typeorm';
 import { PeopleService } from '../people/people.js';
 import {
   ElementRow,
@@ -24,6 +24,7 @@ import {
   WordingRow,
 } from '../store/entities.js';
 import { descriptionOf, misfitIn, UnreadableColumn } from '../store/description.js';
+import { lastOfEach } from '../store/lastOfEach.js';
 import { Store } from '../store/store.js';
 
 interface Step {
@@ -51,7 +52,7 @@ export class ReviewListService {
       order: { createdAt: 'ASC' },
     });
     const ground = await groundOf(read);
-    const standings = await Promise.all(reviews.map((review) => this.standing(review, ground)));
+    const standings = reviews.map((review) => this.standing(review, ground));
     const nameOf = await this.people.namesOf(standings.flatMap(({ last }) => last?.personId ?? []));
     const summaries = standings.map(({ last, ...summary }) => ({
       ...summary,
@@ -66,11 +67,11 @@ export class ReviewListService {
     return this.store.read.existsBy(ReviewRow, { deletedAt: IsNull() });
   }
 
-  private async standing(review: ReviewRow, ground: Ground) {
+  private standing(review: ReviewRow, ground: Ground) {
     const misfit = misfitIn({ framework: review.framework }, descriptionOf(ReviewRow));
     if (misfit !== null) return unreadable(review, misfit);
     try {
-      return await standingOf(this.store.read, review, ground);
+      return standingOf(review, ground);
     } catch (error) {
       this.logger.error(error instanceof Error ? error.stack : String(error));
       const known = error instanceof UnreadableColumn;
@@ -90,15 +91,21 @@ function unreadable(
   }; // prettier-ignore
 }
 
-/** What is read once for all reviews, since there are few rows of it each. */
+/** What is read of all reviews at once: asked for each, a thousand of them would take seconds. */
 interface Ground {
-  elements: ElementRow[];
+  elements: ReadonlyMap<string, ListedElement[]>;
   /** those that have ended too */
-  lanes: LaneRow[];
+  lanes: ReadonlyMap<string, ListedLane[]>;
   /** terms in a lane, by its id */
   terms: ReadonlyMap<string, number>;
-  counts: RecordCountRow[];
+  counts: ReadonlyMap<string, RecordCountRow[]>;
+  runs: ReadonlyMap<string, Pick<RunRow, 'startedAt' | 'ranBy' | 'databaseName' | 'hits' | 'status'>>;
+  /** by review, what was done last of each kind of thing that is kept with its time */
+  steps: readonly ReadonlyMap<string, Step>[];
 }
+
+type ListedElement = Pick<ElementRow, 'id' | 'reviewId' | 'key' | 'text' | 'searched'>;
+type ListedLane = Pick<LaneRow, 'id' | 'reviewId' | 'elementId' | 'name' | 'leftOut' | 'removedAt'>;
 
 async function groundOf(manager: EntityManager): Promise<Ground> {
   const terms: { laneId: string; number: number | string }[] = await manager
@@ -108,41 +115,124 @@ async function groundOf(manager: EntityManager): Promise<Ground> {
     .where('term.removedAt IS NULL')
     .groupBy('term.laneId')
     .getRawMany();
+  const runs = await lastOfEach(manager, RunRow, { rows: ReviewRow, column: 'reviewId' }, 'startedAt', [
+    'startedAt', 'ranBy', 'databaseName', 'hits', 'status',
+  ]); // prettier-ignore
   return {
-    elements: await manager.find(ElementRow, { order: { position: 'ASC' } }),
-    lanes: await manager.find(LaneRow),
+    elements: byReview(
+      await columnsOf<ListedElement>(manager, ElementRow, ['id', 'reviewId', 'key', 'text', 'searched']),
+    ),
+    lanes: byReview(
+      await columnsOf<ListedLane>(manager, LaneRow, [
+        'id', 'reviewId', 'elementId', 'name', 'leftOut', 'removedAt',
+      ]),
+    ), // prettier-ignore
     terms: new Map(terms.map(({ laneId, number }) => [laneId, Number(number)])),
-    counts: await manager.find(RecordCountRow),
+    counts: byReview(await manager.find(RecordCountRow)),
+    runs,
+    steps: await stepsOf(manager),
   };
 }
 
-async function standingOf(
+function byReview<Row extends { reviewId: string }>(rows: readonly Row[]): Map<string, Row[]> {
+  const of = new Map<string, Row[]>();
+  for (const row of rows) {
+    const others = of.get(row.reviewId);
+    if (others === undefined) of.set(row.reviewId, [row]);
+    else others.push(row);
+  }
+  return of;
+}
+
+/** Some columns of all rows of a table, in their order, without making rows of them. */
+async function columnsOf<Row extends ListedElement | ListedLane>(
   manager: EntityManager,
-  review: ReviewRow,
+  entity: typeof ElementRow | typeof LaneRow,
+  columns: readonly (keyof Row & string)[],
+): Promise<Row[]> {
+  const query = manager.createQueryBuilder<ElementRow | LaneRow>(entity, 'row').select([]);
+  for (const column of columns) query.addSelect(`row.${column}`, column);
+  query.orderBy('row.reviewId', 'ASC').addOrderBy('row.position', 'ASC');
+  const rows = await query.getRawMany<Row>();
+  // Flags come as the engine keeps them.
+  return rows.map((row) =>
+    'searched' in row
+      ? { ...row, searched: Boolean(row.searched) }
+      : { ...row, leftOut: Boolean(row.leftOut) },
+  );
+}
+
+async function stepsOf(manager: EntityManager): Promise<Map<string, Step>[]> {
+  const ofReview = { rows: ReviewRow, column: 'reviewId' as const };
+  const changed = async (entity: typeof LimitRow | typeof OwnLineRow) =>
+    stepMap(
+      await lastOfEach<LimitRow | OwnLineRow, 'changedAt' | 'changedBy'>(
+        manager, entity, ofReview, 'changedAt', ['changedAt', 'changedBy'],
+      ),
+      ({ changedAt, changedBy }) => ({ at: changedAt, personId: changedBy }),
+    ); // prettier-ignore
+  return [
+    await changed(LimitRow),
+    await changed(OwnLineRow),
+    stepMap(
+      await lastOfEach(manager, RunRow, ofReview, 'startedAt', ['startedAt', 'ranBy']),
+      ({ startedAt, ranBy }) => ({ at: startedAt, personId: ranBy }),
+    ),
+    stepMap(
+      await lastOfEach(manager, ShelfItemRow, ofReview, 'createdAt', ['createdAt', 'createdBy']),
+      ({ createdAt, createdBy }) => ({ at: createdAt, personId: createdBy }),
+    ),
+    stepMap(
+      await lastOfEach(manager, RecordRow, ofReview, 'decidedAt', ['decidedAt', 'decidedBy']),
+      ({ decidedAt, decidedBy }) => ({ at: decidedAt ?? '', personId: decidedBy ?? '' }),
+    ),
+    await lastBeneath(manager, LaneEventRow, 'laneId', LaneRow),
+    await lastBeneath(manager, WordingRow, 'elementId', ElementRow),
+  ];
+}
+
+/** By review, the last step to any of its lanes or elements. Times are all of one length, so texts sort as they do. */
+async function lastBeneath(
+  manager: EntityManager,
+  steps: typeof LaneEventRow | typeof WordingRow,
+  of: string,
+  between: typeof LaneRow | typeof ElementRow,
+): Promise<Map<string, Step>> {
+  const rows = await manager
+    .createQueryBuilder<LaneRow | ElementRow>(between, 'owner')
+    .innerJoin(steps, 'step', `step.${of} = owner.id`)
+    .select('owner.reviewId', 'review')
+    .addSelect(`MAX(step.at || ' ' || step.personId)`, 'last')
+    .groupBy('owner.reviewId')
+    .getRawMany<{ review: string; last: string }>();
+  return new Map(
+    rows.map(({ review, last }) => {
+      const [at = '', personId = ''] = last.split(' ');
+      return [review, { at, personId }];
+    }),
+  );
+}
+
+function stepMap<Row>(rows: ReadonlyMap<string, Row>, step: (row: Row) => Step): Map<string, Step> {
+  return new Map([...rows].map(([owner, row]) => [owner, step(row)]));
+}
+
+function standingOf(
+  { id: reviewId, title, version, createdAt, putAwayAt, framework }: ReviewRow,
   ground: Ground,
-): Promise<Omit<ReviewSummary, 'lastChange'> & { last: Step | null }> {
-  const { id: reviewId, title, version, createdAt, putAwayAt } = review;
-  const framework = review.framework as FrameworkId;
-  const own = <T extends { reviewId: string }>(rows: readonly T[]) =>
-    rows.filter((row) => row.reviewId === reviewId);
-  const elements = own(ground.elements);
-  const allLanes = own(ground.lanes);
-  const lanes = allLanes.filter(({ removedAt }) => removedAt === null);
+): Omit<ReviewSummary, 'lastChange'> & { last: Step | null } {
+  const elements = ground.elements.get(reviewId) ?? [];
+  const lanes = ground.lanes.get(reviewId) ?? [];
   const searched = lanesOfQuestion(
     elements.map((element) => ({ ...element, key: element.key as ElementKey })),
-    lanes.map((lane) => ({ ...lane, terms: [] })),
+    lanes.filter(({ removedAt }) => removedAt === null).map((lane) => ({ ...lane, terms: [] })),
   );
   const held = searched.map(({ id }) => ground.terms.get(id) ?? 0);
-  const [run] = await manager.find(RunRow, {
-    select: { startedAt: true, ranBy: true, databaseName: true, hits: true, status: true },
-    where: { reviewId },
-    order: { startedAt: 'DESC' },
-    take: 1,
-  });
-  const counts = own(ground.counts);
+  const run = ground.runs.get(reviewId);
+  const counts = ground.counts.get(reviewId) ?? [];
   const sentence = questionSentence(
     elements.map(({ key, text }) => ({ key: key as ElementKey, text })),
-    framework,
+    framework as FrameworkId,
   );
   return {
     id: reviewId,
@@ -169,63 +259,11 @@ async function standingOf(
             hits: run.hits,
             status: run.status as RunStatus,
           },
-    last: await lastStep(manager, reviewId, { elements, lanes: allLanes }, run),
+    last: lastOf(ground.steps.map((steps) => steps.get(reviewId))),
   };
 }
 
-/** The last thing that somebody did in a review, of all that is kept with its time. */
-async function lastStep(
-  manager: EntityManager,
-  reviewId: string,
-  { elements, lanes }: { elements: readonly ElementRow[]; lanes: readonly LaneRow[] },
-  run: RunRow | undefined,
-): Promise<Step | null> {
-  const [event] = await manager.find(LaneEventRow, {
-    select: { at: true, personId: true },
-    where: { laneId: In(lanes.map(({ id }) => id)) },
-    order: { at: 'DESC' },
-    take: 1,
-  });
-  const [wording] = await manager.find(WordingRow, {
-    select: { at: true, personId: true },
-    where: { elementId: In(elements.map(({ id }) => id)) },
-    order: { at: 'DESC' },
-    take: 1,
-  });
-  const [shelved] = await manager.find(ShelfItemRow, {
-    select: { createdAt: true, createdBy: true },
-    where: { reviewId },
-    order: { createdAt: 'DESC' },
-    take: 1,
-  });
-  const [decided] = await manager.find(RecordRow, {
-    select: { decidedAt: true, decidedBy: true },
-    where: { reviewId, decidedAt: Not(IsNull()) },
-    order: { decidedAt: 'DESC' },
-    take: 1,
-  });
-  const [limit, own] = await Promise.all(
-    [LimitRow, OwnLineRow].map(async (entity) => {
-      const [row] = await manager.find<LimitRow | OwnLineRow>(entity, {
-        select: { changedAt: true, changedBy: true },
-        where: { reviewId },
-        order: { changedAt: 'DESC' },
-        take: 1,
-      });
-      return row === undefined ? null : { at: row.changedAt, personId: row.changedBy };
-    }),
-  );
-  const steps: (Step | null)[] = [
-    limit ?? null,
-    own ?? null,
-    event ?? null,
-    wording ?? null,
-    run === undefined ? null : { at: run.startedAt, personId: run.ranBy },
-    shelved === undefined ? null : { at: shelved.createdAt, personId: shelved.createdBy },
-    decided?.decidedAt == null ? null : { at: decided.decidedAt, personId: decided.decidedBy ?? '' },
-  ];
-  return steps.reduce(
-    (last, step) => (step !== null && (last === null || step.at > last.at) ? step : last),
-    null,
-  );
+function lastOf(steps: readonly (Step | undefined)[]): Step | null {
+  const done = steps.filter((step) => step !== undefined);
+  return done.reduce<Step | null>((last, step) => (last === null || step.at > last.at ? step : last), null);
 }

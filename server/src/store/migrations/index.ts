@@ -11,6 +11,7 @@ import { GivenRecords1800000000004 } from './givenRecords.js';
 import { ImportedHeadings1800000000005 } from './importedHeadings.js';
 import { LaneHistory1795000000000 } from './laneHistory.js';
 import { Lanes1800000000006 } from './lanes.js';
+import { LastSteps1800000000025 } from './lastSteps.js';
 import { LatestLines1800000000000 } from './latestLines.js';
 import { Limits1800000000008 } from './limits.js';
 import { LedgerKinds1800000000019 } from './ledgerKinds.js';
@@ -65,4 +66,5 @@ export const MIGRATIONS = [
   ElsewhereSearches1800000000022,
   Occurrences1800000000023,
   VersionNames1800000000024,
+  LastSteps1800000000025,
 ];
