@@ -24,9 +24,12 @@ export type {
   RunContent,
   WayElsewhere,
 } from './entry.js';
-export { ledgerToCsv, ledgerToMarkdown, sealOf } from './export.js';
-export { ledgerToJson, readLedgerFile, type LedgerFile } from './ledgerFile.js';
-export { ledgerVerifier, readSeal, sealText, verificationText, verifyLedger } from './verify.js';
+export { CSV_LEDGER } from './csvLedger.js';
+export type { AboutLedger, LedgerForm } from './form.js';
+export { LEDGER_FORMS, writeLedger } from './forms.js';
+export { JSON_LEDGER, readLedgerFile, type LedgerFile } from './ledgerFile.js';
+export { MARKDOWN_LEDGER } from './markdownLedger.js';
+export { ledgerVerifier, readSeal, sealOf, sealText, verificationText, verifyLedger } from './verify.js';
 export type {
   BrokenEntry,
   KeptEntry,

@@ -1,11 +1,15 @@
 import {
   LEDGER_FORM,
-  ledgerToCsv,
-  ledgerToMarkdown,
+  CSV_LEDGER,
+  MARKDOWN_LEDGER,
   resultFingerprint,
   sealEntry,
+  sealOf,
   verifyLedger,
+  writeLedger,
   type LedgerContent,
+  type LedgerEntry,
+  type LedgerForm,
 } from './index.js';
 
 const content: LedgerContent = {
@@ -28,6 +32,8 @@ const content: LedgerContent = {
 };
 const first = sealEntry(content, null);
 const second = sealEntry({ ...content, entry: 2 }, first.hash);
+const written = (form: LedgerForm, entries: LedgerEntry[], title = 'Light') =>
+  writeLedger(form, entries, { review: { id: 'r', title }, exportedAt: '', seal: sealOf(entries) });
 
 test('the fingerprint is the SHA-256 of the sorted accession ids', () => {
   // printf 'a\nb\n' | sha256sum
@@ -48,11 +54,11 @@ test('a ledger whose entries were changed, reordered or removed from before othe
 });
 
 test('CSV cells that look like formulas are defused', () => {
-  expect(ledgerToCsv([first])).toContain(`"'=HYPERLINK(""x"")"`);
+  expect(written(CSV_LEDGER, [first])).toContain(`"'=HYPERLINK(""x"")"`);
 });
 
 test('Markdown shows names and strings as text', () => {
-  const markdown = ledgerToMarkdown([first], 'Bright <b>light</b>');
+  const markdown = written(MARKDOWN_LEDGER, [first], 'Bright <b>light</b>');
   expect(markdown).toContain('# Ledger: Bright \\<b\\>light\\</b\\>');
   expect(markdown).toContain('- Ran by: Ada \\| Librarian');
   expect(markdown).toContain('| L1 | =HYPERLINK("x") | ` el.words = "light" ` | 3 |');
@@ -69,5 +75,5 @@ test('entries of the first form, which did not say what form they are, still ver
     i === 1 ? { ...entry, content: { ...entry.content, form: 1 } } : entry,
   );
   expect(verifyLedger(forged).broken?.entry).toBe(2);
-  expect(ledgerToCsv(read)).toContain('One record came twice.');
+  expect(written(CSV_LEDGER, read)).toContain('One record came twice.');
 });

@@ -1,6 +1,6 @@
 /** The ledger as a file of JSON that carries its own proof: entries, hashes and seal (`docs/guide/ledger.schema.json`). */
 import type { LedgerContent, LedgerEntry } from './entry.js';
-import { sealOf } from './export.js';
+import type { LedgerForm } from './form.js';
 import { readSeal, sealText, type Seal } from './verify.js';
 
 /** What the file is, and the version of its form. */
@@ -17,14 +17,20 @@ export interface LedgerFile {
   entries: LedgerEntry[];
 }
 
-export function ledgerToJson(
-  entries: readonly LedgerEntry[],
-  review: LedgerFile['review'],
-  exportedAt: string,
-): string {
-  const seal = sealText(sealOf(entries));
-  return JSON.stringify({ ...LEDGER_FILE, review, exportedAt, seal, entries }, null, 2);
-}
+/** Of a whole file, up to where its entries stand and from there on. */
+const [HEAD_END, TAIL] = ['[]\n}', '\n  ]\n}'];
+
+export const JSON_LEDGER: LedgerForm = {
+  mediaType: 'application/json; charset=utf-8',
+  extension: 'json',
+  before: ({ review, exportedAt, seal }) => {
+    const file: LedgerFile = { ...LEDGER_FILE, review, exportedAt, seal: sealText(seal), entries: [] };
+    return `${JSON.stringify(file, null, 2).slice(0, -HEAD_END.length)}[\n`;
+  },
+  between: ',\n',
+  after: TAIL,
+  write: (entry) => JSON.stringify(entry, null, 2).replace(/^/gm, '    '),
+};
 
 export type LedgerFileResult =
   { ok: true; title: string; seal: Seal; entries: LedgerEntry[] } | { ok: false; message: string };

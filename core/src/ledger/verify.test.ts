@@ -3,9 +3,9 @@ import { join } from 'node:path';
 import Ajv from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import {
+  JSON_LEDGER,
   LEDGER_FORM,
   canonicalJson,
-  ledgerToJson,
   ledgerVerifier,
   readLedgerFile,
   readSeal,
@@ -14,6 +14,7 @@ import {
   sealText,
   verificationText,
   verifyLedger,
+  writeLedger,
   type LedgerContent,
   type LedgerEntry,
   type LedgerFile,
@@ -21,6 +22,8 @@ import {
 } from './index.js';
 
 const about = { form: LEDGER_FORM, applicationVersion: '0.1.0', timeZone: 'UTC' };
+const written = (entries: LedgerEntry[], title: string, exportedAt: string) =>
+  writeLedger(JSON_LEDGER, entries, { review: { id: 'r', title }, exportedAt, seal: sealOf(entries) });
 const told = { by: 'Mara Quillfeather', at: '2026-11-02T10:00:00.000Z' };
 
 /** A ledger of entries of all kinds, chained as the program chains them. */
@@ -187,12 +190,16 @@ test('what is no seal is refused', () => {
 test('a file of a ledger is read back with its seal; what is none is refused with the reason', () => {
   fc.assert(
     fc.property(ledgers, (entries) => {
-      const text = ledgerToJson(entries, { id: 'r', title: 'Light' }, '2026-11-02T10:00:00.000Z');
+      const text = written(entries, 'Light', '2026-11-02T10:00:00.000Z');
+      // Written in parts, it is what it would be in one.
+      expect(text).toBe(
+        JSON.stringify(JSON.parse(text), null, 2).replace('[]', entries.length === 0 ? '[\n\n  ]' : '[]'),
+      );
       const read = readLedgerFile(text);
       expect(read).toEqual({ ok: true, title: 'Light', seal: sealOf(entries), entries });
     }),
   );
-  const file = JSON.parse(ledgerToJson(chain(['a']), { id: 'r', title: '' }, '')) as object;
+  const file = JSON.parse(written(chain(['a']), '', '')) as object;
   const message = (parts: object) => {
     const read = readLedgerFile(JSON.stringify({ ...file, ...parts }));
     return read.ok ? '' : read.message;
@@ -226,7 +233,7 @@ test('files are as the schema in the guide says, with entries of all kinds and o
   }; // prettier-ignore
   const old = sealEntry(earlier, correction.hash);
   const entries = [first, second, correction, old, sealEntry(present, old.hash)];
-  const file = JSON.parse(ledgerToJson(entries, { id: 'r', title: 'Light' }, told.at)) as LedgerFile;
+  const file = JSON.parse(written(entries, 'Light', told.at)) as LedgerFile;
   expect([valid(file), valid.errors]).toEqual([true, null]);
   expect(valid({ ...file, seal: '5' })).toBe(false);
   expect(valid({ ...file, entries: [{ ...first, content: { ...first.content, way: 'guessing' } }] })).toBe(

@@ -164,3 +164,8 @@ function fitOf(kept: Seal, entries: number, atSeal: string | null): SealFit {
   if (atSeal !== kept.hash) return 'other';
   return kept.entries === entries ? 'same' : 'goes-on';
 }
+
+/** The seal of entries that are the whole ledger. */
+export function sealOf(entries: readonly LedgerEntry[]): Seal {
+  return { entries: entries.length, hash: entries.at(-1)?.hash ?? null };
+}

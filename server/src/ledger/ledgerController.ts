@@ -1,6 +1,17 @@
-import { Body, Controller, Get, Header, HttpCode, Param, ParseIntPipe, Post, Query } from '@nestjs/common';
+import { Readable } from 'node:stream';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  Param,
+  ParseIntPipe,
+  Post,
+  Query,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiBody, ApiOperation, ApiTags } from '@nestjs/swagger';
-import { ledgerToCsv, ledgerToJson, ledgerToMarkdown } from '@even-lantern/core';
+import { LEDGER_FORMS } from '@even-lantern/core';
 import {
   ledgerCorrectionSchema,
   ledgerNoteSchema,
@@ -14,6 +25,7 @@ import {
 } from '@even-lantern/contract';
 import { EditsNoReview } from '../edits/reviewEdit.js';
 import { bodyOf } from '../http/openApi.js';
+import { notFound } from '../http/problem.js';
 import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
@@ -73,30 +85,17 @@ export class LedgerController {
     return this.ledger.verify(id, seal);
   }
 
-  @Get('ledger.csv')
-  @ApiOperation({ summary: 'The ledger as CSV' })
-  @Header('Content-Type', 'text/csv; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="ledger.csv"')
-  async csv(@Param('id') id: string): Promise<string> {
-    await this.reviews.expect(id);
-    return ledgerToCsv(await this.ledger.entries(id));
-  }
-
-  @Get('ledger.md')
-  @ApiOperation({ summary: 'The ledger as Markdown' })
-  @Header('Content-Type', 'text/markdown; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="ledger.md"')
-  async markdown(@Param('id') id: string): Promise<string> {
+  @Get('ledger.:extension')
+  @ApiOperation({
+    summary: 'The ledger in one of its forms: csv, md, json; json has all that is needed to verify it',
+  })
+  async file(@Param('id') id: string, @Param('extension') extension: string): Promise<StreamableFile> {
+    const form = LEDGER_FORMS.find((each) => each.extension === extension);
+    if (form === undefined) throw notFound(`The form “${extension}” of a ledger`);
     const { title } = await this.reviews.get(id);
-    return ledgerToMarkdown(await this.ledger.entries(id), title);
-  }
-
-  @Get('ledger.json')
-  @ApiOperation({ summary: 'The ledger as JSON, with all that is needed to verify it elsewhere' })
-  @Header('Content-Type', 'application/json; charset=utf-8')
-  @Header('Content-Disposition', 'attachment; filename="ledger.json"')
-  async json(@Param('id') id: string): Promise<string> {
-    const { title } = await this.reviews.get(id);
-    return ledgerToJson(await this.ledger.entries(id), { id, title }, new Date().toISOString());
+    return new StreamableFile(Readable.from(this.ledger.texts({ id, title }, form), { objectMode: false }), {
+      type: form.mediaType,
+      disposition: `attachment; filename="ledger.${form.extension}"`,
+    });
   }
 }

@@ -1,5 +1,4 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
 import {
   LEDGER_FORM,
@@ -9,9 +8,11 @@ import {
   sealEntry,
   textKey,
   verificationText,
+  type AboutLedger,
   type EntryReference,
   type LedgerContent,
   type LedgerEntry,
+  type LedgerForm,
   type LedgerVerifier,
   type KeptEntry,
   type NewContent,
@@ -33,6 +34,7 @@ import { APPLICATION_VERSION } from '../http/version.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
 import { LedgerEntryRow, RunRow, StrategyVersionRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
+import { keptEntries, ledgerTexts, presentSeal } from './ledgerRows.js';
 import { listedOf } from './ledgerSummary.js';
 
 const PAGE = 50;
@@ -64,13 +66,10 @@ export class LedgerService {
     private readonly reviews: ReviewsService,
   ) {}
 
-  /** All entries of a review, the oldest first. */
-  async entries(reviewId: string): Promise<LedgerEntry[]> {
-    const entries: LedgerEntry[] = [];
-    await this.forEachKept(reviewId, 0, ({ text, previousHash, hash }) =>
-      entries.push({ content: JSON.parse(text) as LedgerContent, previousHash, hash }),
-    );
-    return entries;
+  /** The ledger in one of its forms, in parts. */
+  async *texts(review: AboutLedger['review'], form: LedgerForm): AsyncGenerator<string> {
+    const seal = await presentSeal(this.store.read, review.id);
+    yield* ledgerTexts(this.store.read, form, { review, exportedAt: new Date().toISOString(), seal });
   }
 
   /** What stands at the end, and whether all before it fits. */
@@ -284,21 +283,7 @@ export class LedgerService {
     after: number,
     visit: (entry: KeptEntry) => void,
   ): Promise<void> {
-    for (let last = after; ;) {
-      const rows = await this.store.read
-        .createQueryBuilder(LedgerEntryRow, 'kept')
-        .select(['kept.entry AS entry', 'kept.content AS text', 'kept.hash AS hash'])
-        .addSelect('kept.previousHash', 'previousHash')
-        .where('kept.reviewId = :reviewId AND kept.entry > :last', { reviewId, last })
-        .orderBy('kept.entry', 'ASC')
-        .limit(AT_A_TIME)
-        .getRawMany<KeptEntry & { entry: number }>();
-      for (const row of rows) visit(row);
-      const end = rows.at(-1);
-      if (end === undefined || rows.length < AT_A_TIME) return;
-      last = end.entry;
-      await othersFirst();
-    }
+    for await (const rows of keptEntries(this.store.read, reviewId, after, AT_A_TIME)) rows.forEach(visit);
   }
 }
 

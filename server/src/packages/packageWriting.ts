@@ -5,13 +5,11 @@ import { setImmediate as othersFirst } from 'node:timers/promises';
 import {
   CRATE_METADATA,
   crateToJson,
-  ledgerToJson,
-  ledgerToMarkdown,
-  sealOf,
+  JSON_LEDGER,
+  MARKDOWN_LEDGER,
   sealText,
   type CrateFile,
-  type LedgerContent,
-  type LedgerEntry,
+  type LedgerForm,
 } from '@even-lantern/core';
 import {
   In,
@@ -23,8 +21,9 @@ import {
 } from 'typeorm';
 import { ZipFile } from 'yazl';
 import { APPLICATION_VERSION } from '../http/version.js';
+import { ledgerTexts, presentSeal } from '../ledger/ledgerRows.js';
 import type { EntityClass } from '../store/description.js';
-import { LedgerEntryRow, PersonRow, ReviewRow } from '../store/entities.js';
+import { PersonRow, ReviewRow } from '../store/entities.js';
 import { rawRowOf, type RawRow } from '../store/rawRows.js';
 import { peopleIn, tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
 import { ownedBy, rowsInPackage, TABLES_AS_OF, type Owned } from './packageTables.js';
@@ -98,32 +97,20 @@ export function packageOf(
   // People come last, when all have been named.
   const aboutPeople = { description: 'Those who are named, one a line.', encodingFormat: LINES };
   add('data/person.ndjson', aboutPeople, () => linesOfPeople(manager, people), true);
-  const entries = async () => {
-    const rows = await manager.find(LedgerEntryRow, { where: { reviewId }, order: { entry: 'ASC' } });
-    return rows.map(({ content, previousHash, hash }): LedgerEntry => ({
-      content: JSON.parse(content) as LedgerContent,
-      previousHash,
-      hash,
-    }));
-  };
   const exportedAt = new Date().toISOString();
   const title = async () => (await manager.findOneByOrFail(ReviewRow, { id: reviewId })).title;
-  add(
-    'ledger.json',
-    { description: 'The ledger, to be verified anywhere.', encodingFormat: 'application/json' },
-    async function* () {
-      yield ledgerToJson(await entries(), { id: reviewId, title: await title() }, exportedAt);
-    },
-    false,
-  );
-  add(
-    'ledger.md',
-    { description: 'The ledger, to be read.', encodingFormat: 'text/markdown' },
-    async function* () {
-      yield ledgerToMarkdown(await entries(), await title());
-    },
-    false,
-  );
+  const seal = presentSeal(manager, reviewId);
+  seal.catch(failed);
+  const addLedger = (form: LedgerForm, description: string) => {
+    const about = { description, encodingFormat: form.mediaType.replace(/;.*/, '') };
+    async function* texts() {
+      const review = { id: reviewId, title: await title() };
+      yield* ledgerTexts(manager, form, { review, exportedAt, seal: await seal });
+    }
+    add(`ledger.${form.extension}`, about, texts, false);
+  };
+  addLedger(JSON_LEDGER, 'The ledger, to be verified anywhere.');
+  addLedger(MARKDOWN_LEDGER, 'The ledger, to be read.');
   zip.addReadStreamLazy(CRATE_METADATA, { compress: true }, (give) => {
     async function* metadata(): AsyncIterable<Buffer> {
       const crate = {
@@ -131,7 +118,7 @@ export function packageOf(
         title: await title(),
         exportedAt,
         application: APPLICATION_VERSION,
-        seal: sealText(sealOf(await entries())),
+        seal: sealText(await seal),
         tablesAsOf: TABLES_AS_OF,
         files,
       };

@@ -1,134 +1,39 @@
-/** The ledger in open forms: CSV for tables, Markdown to be read, JSON (`ledger.schema.json`) to be checked by anybody. */
-import { markdownText, toCsv } from '../text/index.js';
+/** A ledger as a Markdown document that can be read as it is. */
+import { markdownText } from '../text/index.js';
 import {
   isRun,
   type CorrectionContent,
   type ElsewhereContent,
-  type LedgerContent,
-  type LedgerEntry,
   type LedgerLimit,
   type NoteContent,
   type RunContent,
 } from './entry.js';
-import { sealText, type Seal } from './verify.js';
+import type { LedgerForm } from './form.js';
+import { sealText } from './verify.js';
+import { versionText } from './versionText.js';
 
-/** The seal of entries that are the whole ledger. */
-export function sealOf(entries: readonly LedgerEntry[]): Seal {
-  return { entries: entries.length, hash: entries.at(-1)?.hash ?? null };
-}
-
-const COLUMNS = [
-  'entry', 'outcome', 'reason', 'database', 'release', 'started (UTC)', 'time zone', 'duration (ms)', 'ran by',
-  'line', 'description', 'string sent', 'hits', 'records fetched', 'result fingerprint (SHA-256)',
-  'application version', 'entry hash', 'previous entry hash', 'form of the entry', 'dialect', 'remarks',
-  'limit', 'reason of the limit', 'kind of entry', 'about entry', 'purpose', 'note', 'losses', 'version', 'repeats entry',
-  'seal of the ledger',
-] as const; // prettier-ignore
-type Row = Partial<Record<(typeof COLUMNS)[number], string | number>>;
-
-/** The ledger as CSV (RFC 4180), one row per line of every entry. Cells that look like formulas are defused. */
-export function ledgerToCsv(entries: readonly LedgerEntry[]): string {
-  const seal = sealText(sealOf(entries));
-  const rows = entries.flatMap(({ content, hash, previousHash }) => {
-    const own: Row = {
-      entry: content.entry,
-      'time zone': content.timeZone,
-      'application version': content.applicationVersion,
-      'entry hash': hash,
-      'previous entry hash': previousHash ?? '',
-      'form of the entry': content.form ?? 1,
-      'kind of entry': content.kind ?? 'run',
-      'seal of the ledger': seal,
-    };
-    return rowsOf(content).map((row) => ({ ...own, ...row }));
-  });
-  return toCsv([[...COLUMNS], ...rows.map((row) => COLUMNS.map((column) => row[column] ?? ''))]);
-}
-
-function rowsOf(content: LedgerContent): Row[] {
-  if (isRun(content)) return runRows(content);
-  const common = { 'started (UTC)': content.at, 'ran by': content.by };
-  switch (content.kind) {
-    case 'note':
-      return [{ ...common, 'about entry': content.about.entry, note: content.text }];
-    case 'correction': {
-      const { about, what, was, is, text } = content;
-      return [{ ...common, 'about entry': about.entry, description: `${what}: ${was} → ${is}`, note: text }];
-    }
-    case 'elsewhere': {
-      const { way, place, string, count, searchedOn, text, file } = content;
-      const description = `${way}, ${place}, on ${searchedOn}`;
-      const hits = count ?? 'not counted';
-      return [
-        {
-          ...common,
-          description,
-          'string sent': string,
-          hits,
-          'records fetched': file?.records ?? 0,
-          note: text,
-        },
-      ];
-    }
-  }
-}
-
-function runRows(content: RunContent): Row[] {
-  const { lines, limits, version, repeats } = content;
-  const own: Row = {
-    outcome: content.outcome,
-    reason: content.reason ?? '',
-    database: content.databaseName,
-    release: content.release,
-    'started (UTC)': content.startedAt,
-    'duration (ms)': content.durationMs,
-    'ran by': content.ranBy,
-    'records fetched': content.fetched,
-    'result fingerprint (SHA-256)': content.fingerprint,
-    dialect: content.queryType ?? '',
-    remarks: (content.remarks ?? []).join(' '),
-    purpose: content.purpose ?? '',
-    note: content.note ?? '',
-    version: version == null ? '' : versionText(version),
-    'repeats entry': repeats?.entry ?? '',
-  };
-  return lines.map((line) => {
-    const limit = limits?.find((each) => each.line === line.number);
-    return {
-      ...own,
-      line: `L${line.number}`,
-      description: line.description,
-      'string sent': line.string,
-      hits: line.hits ?? 'not counted',
-      losses: (line.losses ?? []).join(' '),
-      ...(limit === undefined
-        ? {}
-        : { limit: `${limit.limit} (${limit.way ?? ''})`, 'reason of the limit': limit.reason }),
-    };
-  });
-}
-
-function versionText({ number, name }: { number: number; name: string }): string {
-  return name === '' ? String(number) : `${number}, ${name}`;
-}
-
-/** The ledger as a Markdown document that can be read as it is. */
-export function ledgerToMarkdown(entries: readonly LedgerEntry[], title: string): string {
-  const parts = [`# Ledger: ${markdownText(title)}`, ''];
-  if (entries.length === 0) parts.push('Nothing has been run and logged yet.', '');
-  else parts.push(`Seal: \`${sealText(sealOf(entries))}\``, '');
-  for (const entry of entries) {
-    const { content, hash, previousHash } = entry;
-    parts.push(
+export const MARKDOWN_LEDGER: LedgerForm = {
+  mediaType: 'text/markdown; charset=utf-8',
+  extension: 'md',
+  before: ({ review, seal }) =>
+    [
+      `# Ledger: ${markdownText(review.title)}`,
+      '',
+      seal.entries === 0 ? 'Nothing has been run and logged yet.' : `Seal: \`${sealText(seal)}\``,
+      '',
+      '',
+    ].join('\n'),
+  between: '\n',
+  after: '',
+  write: ({ content, hash, previousHash }) =>
+    [
       ...(isRun(content) ? runParts(content) : toldParts(content)),
       `- Application version: ${content.applicationVersion}`,
       `- Entry hash: \`${hash}\`; previous entry: ${previousHash === null ? 'none' : `\`${previousHash}\``}`,
       '',
       ...(isRun(content) ? runTables(content) : []),
-    );
-  }
-  return parts.join('\n');
-}
+    ].join('\n'),
+};
 
 function runParts(content: RunContent): string[] {
   const outcome =
