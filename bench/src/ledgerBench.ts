@@ -21,6 +21,8 @@ const PORT = 4396;
 const STAND_INS_PORT = 4397;
 const LONG = 10_000;
 const USUAL = 1000;
+/** Of the ledger that is exported. */
+const EXPORTED = 20_000;
 const LINES = 30;
 const ROUNDS = 40;
 /** How long each call of a database takes while runs are compared, as over a network. */
@@ -44,6 +46,7 @@ export async function ledgerBench(size: number): Promise<Measurement[]> {
   return [
     measured('ledger', 'verify-10000-entries', median(verifying), 'ms', '< 1000'),
     ...(await withServer(PORT, (server) => opening(server, entries))),
+    ...(await withServer(PORT, exporting)),
     ...(await sideBySide()),
     ...(await withServer(PORT, (server) => packing(server, size))),
   ];
@@ -125,6 +128,28 @@ async function opening(
     measured('ledger', 'search-1000-entries-p95', await search(usual), 'ms'),
     measured('ledger', 'verify-10000-entries-through-http', await verify(), 'ms', '< 1000'),
   ];
+}
+
+/** A long ledger in each of its forms, and how long others wait meanwhile. */
+async function exporting(server: StartedServer): Promise<Measurement[]> {
+  const { api, headers } = server;
+  const { id } = (await json(`${api}/reviews`, { title: 'Exported' }, headers)) as { id: string };
+  inStore(server, (store) => putEntries(store, id, chain(EXPORTED), null));
+  await answering(`${api}/health`);
+  const results: Measurement[] = [];
+  for (const extension of ['csv', 'md', 'json']) {
+    const { seconds, waitMs, moreMb } = await watched(server, async () => {
+      const response = await fetch(`${api}/reviews/${id}/ledger.${extension}`);
+      for await (const _part of response.body ?? []) continue;
+    });
+    const name = `${extension}-of-${EXPORTED}-entries`;
+    results.push(
+      measured('ledger', name, seconds, 's'),
+      measured('ledger', `others-wait-during-${name}`, waitMs, 'ms', '< 100'),
+      measured('ledger', `more-memory-for-${name}`, moreMb, 'MB', '< 150'),
+    );
+  }
+  return results;
 }
 
 /** Five slow databases run by one action, against the slowest of them alone. */
