@@ -6,7 +6,7 @@ import { closeSync, fstatSync, mkdtempSync, openSync, readSync, rmSync, writeSyn
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
-  addsQuery,
+  addsQueries,
   buildIndex,
   compileLanes,
   evaluate,
@@ -105,7 +105,7 @@ function lanesOfWords(index: SearchIndex): Lane[] {
 function countsAndAdditions(index: SearchIndex, lanes: readonly Lane[]): number {
   const { lines } = compileLanes(lanes);
   const all = new Map(lines.map(({ number, query }) => [number, query]));
-  const adds = lanes.flatMap((lane) => lane.terms.flatMap((term) => addsQuery(term, lane) ?? []));
+  const adds = lanes.flatMap((lane) => [...addsQueries(lane).values()].flatMap((query) => query ?? []));
   // As a database has it that was just started: what words find is remembered from the first count on.
   const context = { ...CONTEXT, remembered: partMemory(REMEMBERED_BYTES) };
   const found = evaluateLines(all, index, context);

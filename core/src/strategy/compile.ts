@@ -343,21 +343,48 @@ function holdsHeading(query: Query): boolean {
   return query.kind === 'heading' || childrenOf(query).some(holdsHeading);
 }
 
-/** What only this term finds in its lane: its hits without those of the lane's other terms. */
-export function addsQuery(
-  term: Term,
+/**
+ * What each term alone finds in its lane: its hits without those of the lane's other terms.
+ * @returns by the term's id; null where a term cannot be searched, and none of those held back
+ */
+export function addsQueries(
   lane: Lane,
   read: TermResolver = asWritten,
   edits: Edits = NO_EDITS,
-): Query | null {
-  const own = queryOfTerm(term, read, edits);
-  if (!own.ok) return null;
-  const others = searchedTerms(lane)
-    .filter((other) => other.id !== term.id)
-    .map((other) => queryOfTerm(other, read, edits))
-    .flatMap((result) => (result.ok ? [result.query] : []));
-  if (others.length === 0) return own.query;
-  return { kind: 'not', include: own.query, exclude: { kind: 'or', operands: others } };
+): Map<string, Query | null> {
+  const all = searchedTerms(lane).map((term) => ({ id: term.id, result: queryOfTerm(term, read, edits) }));
+  const readable = all.flatMap(({ id, result }) => (result.ok ? [{ id, query: result.query }] : []));
+  const others = allButEach(readable.map(({ query }) => query));
+  const adds = readable.map(({ id, query }, i): [string, Query] => {
+    const operands = others[i] ?? [];
+    if (operands.length === 0) return [id, query];
+    return [id, { kind: 'not', include: query, exclude: { kind: 'or', operands } }];
+  });
+  return new Map<string, Query | null>([...all.map(({ id }): [string, null] => [id, null]), ...adds]);
+}
+
+/**
+ * For each of some queries, all others in their order. They are joined by halves that are shared, so that of thousands
+ * each has some ten parts of its own, and not thousands.
+ */
+function allButEach(queries: readonly Query[]): Query[][] {
+  const found: Query[][] = [];
+  const halves = (some: readonly Query[]) => {
+    const middle = Math.ceil(some.length / 2);
+    return [some.slice(0, middle), some.slice(middle)] as const;
+  };
+  const visit = (some: readonly Query[], before: readonly Query[], after: readonly Query[]) => {
+    if (some.length < 2) {
+      if (some.length === 1) found.push([...before, ...after]);
+      return;
+    }
+    const [left, right] = halves(some);
+    const [ofLeft, ofRight] = [left, right].map((half) => single(anyOf(half))) as [Query, Query];
+    visit(left, before, [ofRight, ...after]);
+    visit(right, [...before, ofLeft], after);
+  };
+  visit(queries, [], []);
+  return found;
 }
 
 function lineRef(line: number): Query {

@@ -1,6 +1,6 @@
 /** Terms and lines in plain words. */
 import { parsePhrase, plainSentence, printPhrase, type Query } from '../query/index.js';
-import type { Lane, Line, TermContent } from './model.js';
+import type { Lane, Line, Term, TermContent } from './model.js';
 import type { TermField } from './termFields.js';
 
 const FIELD_NAMES: Readonly<Partial<Record<TermField, string>>> = {
@@ -57,10 +57,21 @@ export function describeLine(line: Line, lanes: readonly Lane[]): string {
   if (line.kind === 'own') return plainSentence(line.query);
   if (line.kind === 'lane' && holdsTerms(line.query)) return describeTerms(line, lanes);
   if (line.kind !== 'term') return describeJoined(line.query);
-  const term = lanes.flatMap((lane) => lane.terms).find(({ id }) => id === line.termId);
+  const term = termsOf(lanes).get(line.termId ?? '');
   if (term === undefined) return '';
   const { text, marks } = describeTerm(term.content);
   return `${text} (${marks.join(', ')})`;
+}
+
+/** Of lanes as they stand: each line of a long strategy asks for one. */
+const termsById = new WeakMap<readonly Lane[], ReadonlyMap<string, Term>>();
+
+function termsOf(lanes: readonly Lane[]): ReadonlyMap<string, Term> {
+  const known = termsById.get(lanes);
+  if (known !== undefined) return known;
+  const terms = new Map(lanes.flatMap((lane) => lane.terms.map((term): [string, Term] => [term.id, term])));
+  termsById.set(lanes, terms);
+  return terms;
 }
 
 /** Whether a lane says its terms itself, and does not only join their lines. */

@@ -1,5 +1,5 @@
 export {
-  addsQuery,
+  addsQueries,
   asWritten,
   compileLanes,
   foundLine,

@@ -1,6 +1,6 @@
 import { DIALECTS, printCql, type Query, type SearchField } from '../query/index.js';
 import {
-  addsQuery,
+  addsQueries,
   asWritten,
   compileLanes,
   describeLine,
@@ -75,10 +75,25 @@ test('an unfinished term and an empty lane are named, and the rest is still sear
 test('what a term adds leaves out what the other terms of its lane find', () => {
   const [lane] = lanes;
   const term = lane?.terms[1];
-  const query = lane && term && addsQuery(term, lane);
+  const query = lane && term && addsQueries(lane).get(term.id);
   expect(query && printCql(query, { vocabulary: 'tree' })).toBe(
     'el.words = "night shift*" not el.heading ==/el.narrower "Shift work"',
   );
+});
+
+test('of any number of terms, what each adds leaves out all others, in their order', () => {
+  for (const count of [1, 2, 3, 4, 5, 7, 8, 9, 17]) {
+    const terms = Array.from({ length: count }, (_, i) => words(`t${i}`, `word${i}`));
+    const adds = addsQueries({ id: 'p', name: '', leftOut: false, terms });
+    expect([...adds.keys()]).toEqual(terms.map(({ id }) => id));
+    for (const [i, { id }] of terms.entries()) {
+      const others = terms.flatMap((_, j) => (j === i ? [] : [`el.words = "word${j}"`]));
+      const exclude = others.length > 1 ? `(${others.join(' or ')})` : others.join('');
+      expect(cql(adds.get(id) ?? null)).toBe(
+        `el.words = "word${i}"${exclude === '' ? '' : ` not ${exclude}`}`,
+      );
+    }
+  }
 });
 
 const cql = (query: Query | null) => query && printCql(query, { vocabulary: 'tree' });
@@ -92,7 +107,9 @@ test('a term held back is kept but neither searched nor counted against the othe
     terms: [shift, night, { ...words('x', 'work*'), heldBack: 'too broad' }],
   };
   expect(compileLanes([lane]).lines.map(({ termId }) => termId)).toEqual(['h', 'w', null, null]);
-  expect(cql(addsQuery(night, lane))).toBe('el.words = "night" not el.heading ==/el.narrower "Shift work"');
+  expect(cql(addsQueries(lane).get(night.id) ?? null)).toBe(
+    'el.words = "night" not el.heading ==/el.narrower "Shift work"',
+  );
   const allHeld = { ...lane, terms: lane.terms.map((term) => ({ ...term, heldBack: 'wrong sense' })) };
   expect(compileLanes([allHeld]).problems).toMatchObject([{ laneId: 'p', termId: null }]);
 });

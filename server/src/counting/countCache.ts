@@ -12,6 +12,7 @@ import type { Counted, IndexWord, IndexWords, Sample } from '@even-lantern/contr
 import { databaseTrouble } from '../http/problem.js';
 import { DatabaseError, type CountAnswer, type FacetAnswer } from '../connectors/databaseConnector.js';
 import { forgetAllowances, beforeTimeout, takeCall } from './callAllowance.js';
+import { queryKey, shortKey } from './queryKey.js';
 import { contextOf, type OpenDatabase } from '../databases/databasesService.js';
 
 /** How long the counts of a database hold that tells no release. */
@@ -56,21 +57,34 @@ export class CountCache implements OnApplicationShutdown {
 
   /** Counts a query. A failure becomes part of the answer, so that other counts go on. */
   async count(database: OpenDatabase, query: Query): Promise<Counted> {
+    // Writing out a long query takes longer than knowing what it found, so it is written only to be asked.
+    if (takesCql(database)) {
+      const key = keyOf(database, queryKey(query));
+      return this.remembered(key) ?? this.askOnce(database, key, () => askedText(database, query).text);
+    }
     const { text, loses } = askedText(database, query);
     if (loses) return { hits: null, error: 'The database cannot be asked this.' };
-    const key = `${database.id}\n${database.description.release}\n${text}`;
+    const key = keyOf(database, shortKey(text));
+    return this.remembered(key) ?? this.askOnce(database, key, () => text);
+  }
+
+  private remembered(key: string): Counted | null {
     const known = this.counts.get(key);
-    if (known !== undefined) return { hits: known, error: null };
+    return known === undefined ? null : { hits: known, error: null };
+  }
+
+  /** Whoever asks the same meanwhile waits for the same answer. @param text writes what is sent */
+  private askOnce(database: OpenDatabase, key: string, text: () => string): Promise<Counted> {
     const under = this.pending.get(key);
-    if (under === undefined && !takeCall()) return NOT_ASKED;
-    const request = under ?? this.ask(database, text, key).finally(() => this.pending.delete(key));
+    if (under === undefined && !takeCall()) return Promise.resolve(NOT_ASKED);
+    const request = under ?? this.ask(database, text(), key).finally(() => this.pending.delete(key));
     this.pending.set(key, request);
     return beforeTimeout(request, NOT_ASKED);
   }
 
   /** Counts a string in a database's own dialect, and tells how the database read it. */
   async countOwn(database: OpenDatabase, text: string, queryType: string): Promise<CountedOwn> {
-    const key = `${database.id}\n${database.description.release}\n${queryType}\n${text}`;
+    const key = keyOf(database, `${queryType}\n${shortKey(text)}`);
     const known = this.understood.get(key);
     if (known !== undefined) return asCounted(known);
     const under = this.pendingOwn.get(key);
@@ -189,6 +203,15 @@ export class CountCache implements OnApplicationShutdown {
   }
 }
 
+/** Whether it takes our CQL, in which everything can be said. */
+function takesCql({ description, dialect }: OpenDatabase): boolean {
+  return description.reached === 'shipped' || dialect === null;
+}
+
+function keyOf({ id, description }: OpenDatabase, asked: string): string {
+  return `${id}\n${description.release}\n${asked}`;
+}
+
 /** Counts hold as long as a release does; those that a person enters can be corrected. */
 function remembers({ description }: OpenDatabase): boolean {
   return description.reached !== 'hand';
@@ -206,7 +229,7 @@ export function rememberedFor({ description }: OpenDatabase): { ttl?: number } {
  */
 export function askedText(database: OpenDatabase, query: Query): { text: string; loses: boolean } {
   const { description, dialect } = database;
-  if (description.reached === 'shipped' || dialect === null) {
+  if (takesCql(database) || dialect === null) {
     return { text: printCql(query, { vocabulary: description.vocabulary?.id ?? '' }), loses: false };
   }
   const { text, losses } = dialect.print(query, contextOf(database));

@@ -194,7 +194,8 @@ export class DatabaseWatch {
     const through = async <T>(call: (ends: AbortSignal) => Promise<T>, signal?: AbortSignal): Promise<T> => {
       if (this.isAway() && this.known !== null) throw new DatabaseError(this.lastReason, false);
       const away = this.away.signal;
-      const ends = signal === undefined ? away : AbortSignal.any([signal, away]);
+      // One of its own for each call: thousands that wait would all be listed at the one that they share.
+      const ends = AbortSignal.any(signal === undefined ? [away] : [signal, away]);
       try {
         const answer = await this.timed(() => call(ends));
         this.succeeded();

@@ -1,12 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import {
-  addsQuery,
+  addsQueries,
   childrenOf,
   foundLine,
   joinParts,
   linesIn,
   queryWithout,
-  searchedTerms,
   standaloneQuery,
   type Line,
   type Query,
@@ -91,14 +90,12 @@ export class EffectsService {
     const usedByOthers = new Set(
       lines.filter(({ kind, edited }) => kind !== 'lane' || edited).flatMap(({ query }) => linesIn(query)),
     );
+    const additions = new Map(lanes.flatMap((lane) => [...addsQueries(lane, sent, edits)]));
     const effects = await inTurns(
       lines.filter(({ kind }) => kind === 'term'),
       async (line): Promise<[string, Counted][]> => {
         if (line.termId === null) return [];
-        const lane = lanes.find(({ id }) => id === line.laneId);
-        const term =
-          lane === undefined ? undefined : searchedTerms(lane).find(({ id }) => id === line.termId);
-        const adds = lane && term ? addsQuery(term, lane, sent, edits) : null;
+        const adds = additions.get(line.termId) ?? null;
         if (adds !== null && !usedByOthers.has(line.number)) {
           const { hits } = await this.counts.count(database, adds);
           if (hits === 0) return [[line.termId, counted]];

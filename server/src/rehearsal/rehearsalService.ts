@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import {
-  addsQuery,
+  addsQueries,
   describeLine,
   foundLine,
   joinParts,
@@ -163,11 +163,11 @@ export class RehearsalService {
     read: TermResolver,
     edits: Edits,
   ): Promise<Map<string, number | null>> {
-    const terms = lanes.flatMap((lane) => searchedTerms(lane).map((term) => ({ term, lane })));
-    const counted = await inTurns(terms, async ({ term, lane }): Promise<[string, number | null]> => {
-      const query = addsQuery(term, lane, read, edits);
-      return [term.id, query === null ? null : (await this.counts.count(database, query)).hits];
-    });
+    const additions = lanes.flatMap((lane) => [...addsQueries(lane, read, edits)]);
+    const counted = await inTurns(additions, async ([id, query]): Promise<[string, number | null]> => [
+      id,
+      query === null ? null : (await this.counts.count(database, query)).hits,
+    ]);
     return new Map(counted);
   }
 

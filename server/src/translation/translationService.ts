@@ -62,6 +62,7 @@ export class TranslationService {
     const { database, dialect, shown } = reading;
     const versions = await this.lineTexts.versions(reviewId, databaseId);
     const { lines, problems } = shown.intended;
+    const givenLines = new Map(reading.strategies.ofLanes.lines.map((line) => [lineKeyOf(line), line]));
     const { name, release, simulated } = database.description;
     return {
       database: database.id,
@@ -70,7 +71,7 @@ export class TranslationService {
       simulated,
       queryType: dialect?.id ?? 'cql',
       precedence: dialect?.precedence ?? null,
-      lines: await inTurns(lines, (line) => this.translateLine(reading, line, versions)),
+      lines: await inTurns(lines, (line) => this.translateLine(reading, line, versions, givenLines)),
       problems,
     };
   }
@@ -111,6 +112,7 @@ export class TranslationService {
     reading: CompiledStrategy,
     line: Line,
     versions: ReadonlyMap<string, number>,
+    givenLines: ReadonlyMap<string, Line>,
   ): Promise<TranslatedLine> {
     const { database, dialect, context, lanes, written } = reading;
     const { lines } = reading.shown.intended;
@@ -122,7 +124,7 @@ export class TranslationService {
       this.counts.countOwn(database, alone.text, dialect?.id ?? 'cql'),
       this.counts.count(database, whole),
       Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
-      this.ofLanes(reading, key),
+      this.ofLanes(reading, givenLines.get(key)),
     ]);
     const read = dialect?.parse(alone.text, context);
     return {
@@ -150,9 +152,8 @@ export class TranslationService {
   /** What the lanes give for a line, whatever was written for it or for others. */
   private async ofLanes(
     { database, dialect, context, strategies: { ofLanes } }: CompiledStrategy,
-    key: string,
+    line: Line | undefined,
   ): Promise<FromLanes | null> {
-    const line = ofLanes.lines.find((each) => lineKeyOf(each) === key);
     if (line === undefined) return null;
     const { alone } = translateLine(line, ofLanes.lines, dialect, context);
     const cql = printCql(standaloneQuery(line, ofLanes.lines), { vocabulary: context.vocabulary ?? '' });
