@@ -36,7 +36,7 @@ export async function withinAllowance<T>(
   calls: number,
   work: () => Promise<T>,
 ): Promise<{ result: T; uncounted: number }> {
-  const spending = { left: calls, until: Date.now() + TIMEOUT_MS, refused: 0 };
+  const spending = { left: calls, until: performance.now() + TIMEOUT_MS, refused: 0 };
   const result = await allowances.run(spending, work);
   return { result, uncounted: spending.refused };
 }
@@ -45,7 +45,8 @@ export async function withinAllowance<T>(
 export function takeCall(): boolean {
   const spending = allowances.getStore();
   if (spending === undefined) return true;
-  if (spending.left <= 0) {
+  // What is only begun when the time is over would not be in the answer either.
+  if (spending.left <= 0 || performance.now() >= spending.until) {
     spending.refused += 1;
     return false;
   }
@@ -58,7 +59,7 @@ export async function beforeTimeout<T>(answer: Promise<T>, otherwise: T): Promis
   const spending = allowances.getStore();
   if (spending === undefined) return answer;
   const late = {};
-  const answered = await withTimeout<T | typeof late>(Math.max(0, spending.until - Date.now()), answer, late);
+  const answered = await withTimeout<T | typeof late>(Math.max(0, spending.until - performance.now()), answer, late);
   if (answered !== late) return answered as T;
   spending.refused += 1;
   return otherwise;
