@@ -12,6 +12,7 @@ import {
   type Names,
 } from '@even-lantern/core';
 import Joi from 'joi';
+import type { FileEncoding } from './fileEncodings.js';
 import type { CallBudget } from './databases.js';
 
 export const SRU_VERSIONS = ['1.1', '1.2', '2.0'] as const;
@@ -205,6 +206,7 @@ export interface GivenRecords {
   total: number;
   /** what could not be read */
   troubles: { line: number; message: string }[];
+  encoding: FileEncoding;
 }
 
 /** What is known of a string in a database that is asked by hand. */

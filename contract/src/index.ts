@@ -13,6 +13,8 @@ export * from './records.js';
 export * from './runs.js';
 export * from './vocabularies.js';
 export * from './files.js';
+export * from './fileEncodings.js';
+export * from './fileQuery.js';
 export * from './lineTexts.js';
 export * from './limits.js';
 export * from './ownLines.js';

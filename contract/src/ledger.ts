@@ -8,6 +8,8 @@ import {
   type Seal,
 } from '@even-lantern/core';
 import Joi from 'joi';
+import type { FileEncoding } from './fileEncodings.js';
+import { encodingSchema, type FileQuery } from './fileQuery.js';
 import { timeZoneSchema } from './timeZone.js';
 import type { Run } from './runs.js';
 
@@ -115,11 +117,11 @@ export interface WaitingFile {
   /** of the first records */
   titles: string[];
   troubles: RecordTrouble[];
+  encoding: FileEncoding;
 }
 
-export interface WaitingFileQuery {
+export interface WaitingFileQuery extends FileQuery {
   name: string;
-  /** by which it can be watched and stopped */
   job: string;
 }
 
@@ -203,6 +205,7 @@ export const searchElsewhereSchema = Joi.object<SearchElsewhere>({
 export const waitingFileQuerySchema = Joi.object<WaitingFileQuery>({
   name: Joi.string().trim().max(300).required(),
   job: Joi.string().max(100).required(),
+  encoding: encodingSchema,
 });
 
 export const sealToVerifySchema = Joi.object<SealToVerify>({

@@ -5,10 +5,12 @@ import {
   askedStringSchema,
   enteredCountSchema,
   exploreServerSchema,
+  fileQuerySchema,
   newDatabaseSchema,
   type AskedString,
   type EnteredCount,
   type ExploreServer,
+  type FileQuery,
   type NewDatabase,
   type Person,
 } from '@even-lantern/contract';
@@ -112,9 +114,9 @@ export class AddedDatabasesController {
     @Param('id') id: string,
     @Param('answer') answer: string,
     @Req() request: Request,
-    @Query('job') job: string | undefined,
+    @Query(new Validated(fileQuerySchema)) { job = randomUUID(), encoding }: FileQuery,
     @Actor() _person: Person,
   ) {
-    return this.hand.give(id, answer, request, String(job ?? randomUUID()));
+    return this.hand.give(id, answer, request, { job, encoding });
   }
 }

@@ -119,6 +119,7 @@ test('is run and logged with the records of its files, each once', async () => {
     added: 2,
     total: 2,
     troubles: [],
+    encoding: { name: 'utf-8', how: 'utf8' },
   });
   expect(body<GivenRecords>(await give(answer, RIS('Two', 'Three')))).toMatchObject({
     read: 2,

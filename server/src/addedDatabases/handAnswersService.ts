@@ -8,7 +8,7 @@ import type { EnteredCount, GivenRecords, HandAnswer, Person } from '@even-lante
 import { In, type EntityManager } from 'typeorm';
 import { badInput, notFound } from '../http/problem.js';
 import { PeopleService } from '../people/people.js';
-import { IncomingFiles } from '../files/incomingFiles.js';
+import { IncomingFiles, type FileAsked } from '../files/incomingFiles.js';
 import { HandCountRow, HandRecordRow } from '../store/entities.js';
 import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
@@ -80,9 +80,9 @@ export class HandAnswersService {
    * Takes an exported file for a string. Several files add up; a record that is there already stays as it is.
    * @param meaning the id of the answer for the string
    */
-  async give(id: string, meaning: string, source: Readable, job: string): Promise<GivenRecords> {
+  async give(id: string, meaning: string, source: Readable, asked: FileAsked): Promise<GivenRecords> {
     if (!this.databases.has(id)) throw notFound(`The database “${id}” that is asked by hand`);
-    return this.files.records(source, job, async (path, { records, troubles }, kept, signal) => {
+    return this.files.records(source, asked, async (path, { records, troubles, encoding }, kept, signal) => {
       if (records === 0) {
         throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
       }
@@ -101,7 +101,7 @@ export class HandAnswersService {
         throw error;
       }
       const total = await this.store.read.countBy(HandRecordRow, { database: id, meaning });
-      return { read: records, added: added.length, total, troubles };
+      return { read: records, added: added.length, total, troubles, encoding };
     });
   }
 

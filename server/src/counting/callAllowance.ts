@@ -59,7 +59,11 @@ export async function beforeTimeout<T>(answer: Promise<T>, otherwise: T): Promis
   const spending = allowances.getStore();
   if (spending === undefined) return answer;
   const late = {};
-  const answered = await withTimeout<T | typeof late>(Math.max(0, spending.until - performance.now()), answer, late);
+  const answered = await withTimeout<T | typeof late>(
+    Math.max(0, spending.until - performance.now()),
+    answer,
+    late,
+  );
   if (answered !== late) return answered as T;
   spending.refused += 1;
   return otherwise;

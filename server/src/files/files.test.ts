@@ -1,6 +1,14 @@
 /** Files as large, and as odd, as people send them. */
 import { once } from 'node:events';
-import { createReadStream, createWriteStream, mkdtempSync, readdirSync, rmSync, statSync } from 'node:fs';
+import {
+  createReadStream,
+  createWriteStream,
+  mkdtempSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -258,3 +266,33 @@ test('a vocabulary of many headings is read in parts, and is the same when the s
   });
   again.close();
 }, 180_000);
+
+test('a file that is not in UTF-8 is read letter by letter; which encoding was taken is told, and can be another', async () => {
+  const { id } = (await server.post('/api/reviews', { title: 'Encodings' })).body as { id: string };
+  const path = join(folder, 'latin.ris');
+  const text = 'TY  - JOUR\r\nTI  - Schläfrigkeit nach der Nacht\r\nAU  - Größer, Jörg\r\nER  - \r\n';
+  writeFileSync(path, Buffer.from(text, 'latin1'));
+  const files = `/api/reviews/${id}/ledger/files?name=latin.ris&job=`;
+  expect(await send(`${files}e1`, path, 'text/plain')).toMatchObject({
+    status: 200,
+    body: {
+      titles: ['Schläfrigkeit nach der Nacht'],
+      encoding: { name: 'windows-1252', how: 'letters' },
+    },
+  });
+  expect(await send(`${files}e2&encoding=windows-1251`, path, 'text/plain')).toMatchObject({
+    status: 200,
+    body: { titles: ['Schlдfrigkeit nach der Nacht'], encoding: { name: 'windows-1251', how: 'person' } },
+  });
+  expect(await send(`${files}e3&encoding=morse`, path, 'text/plain')).toMatchObject({ status: 400 });
+  const turtle = join(folder, 'latin.ttl');
+  const skos = [
+    '@prefix skos: <http://www.w3.org/2004/02/skos/core#> .',
+    '<urn:v> a skos:ConceptScheme ; skos:prefLabel "Wörter"@de .',
+    '<urn:a> a skos:Concept ; skos:inScheme <urn:v> ; skos:prefLabel "Schläfrigkeit"@en .',
+  ].join('\n');
+  writeFileSync(turtle, Buffer.from(skos, 'latin1'));
+  const taken = await send('/api/vocabularies?file=latin.ttl&job=e4', turtle, 'text/turtle');
+  expect(JSON.stringify(taken.body)).toContain('The file is not in UTF-8; it was read as windows-1252.');
+  expect(JSON.stringify(taken.body)).not.toContain('\uFFFD');
+});

@@ -34,6 +34,12 @@ interface Job {
   stop: AbortController;
 }
 
+/** By what the reading is watched and stopped, and in which encoding the file is, where a person says so. */
+export interface FileAsked {
+  job: string;
+  encoding?: string | null | undefined;
+}
+
 @Injectable()
 export class IncomingFiles implements OnApplicationShutdown {
   private readonly jobs = new Map<string, Job>();
@@ -68,14 +74,21 @@ export class IncomingFiles implements OnApplicationShutdown {
   async vocabulary<T>(
     source: Readable,
     format: VocabularyFormat,
-    job: string,
+    { job, encoding = null }: FileAsked,
     use: (read: VocabularyRead, headings: string, signal: AbortSignal) => Promise<T>,
   ): Promise<T> {
     const byLines = format === 'text/turtle';
     return this.within(source, job, byLines, async (path, read, _progress, signal) => {
       const into = `${path}.headings`;
       try {
-        const answer = await read((port) => ({ kind: 'vocabulary', path, into, format, progress: port }));
+        const answer = await read((port) => ({
+          kind: 'vocabulary',
+          path,
+          into,
+          format,
+          encoding,
+          progress: port,
+        }));
         if (answer.kind !== 'vocabulary') throw new Error('another kind of file was read');
         return await use(answer.result, into, signal);
       } finally {
@@ -90,7 +103,7 @@ export class IncomingFiles implements OnApplicationShutdown {
    */
   async records<T>(
     source: Readable,
-    job: string,
+    { job, encoding = null }: FileAsked,
     use: (
       path: string,
       read: RecordsRead,
@@ -101,7 +114,7 @@ export class IncomingFiles implements OnApplicationShutdown {
     return this.within(source, job, false, async (path, read, progress, signal) => {
       const into = `${path}.records`;
       try {
-        const answer = await read((port) => ({ kind: 'records', path, into, progress: port }));
+        const answer = await read((port) => ({ kind: 'records', path, into, encoding, progress: port }));
         if (answer.kind !== 'records') throw new Error('another kind of file was read');
         const kept = (records: number) => progress.next({ ...progress.value, phase: 'keeping', records });
         return await use(into, answer, kept, signal);

@@ -42,11 +42,12 @@ export class WaitingFiles implements OnApplicationShutdown {
   read(
     reviewId: string,
     source: Readable,
-    { name, job }: WaitingFileQuery,
+    { name, job, encoding }: WaitingFileQuery,
     most: number,
     tooMany: string,
   ): Promise<WaitingFile> {
-    return this.files.records(source, job, async (path, { records, troubles, sha256, bytes }) => {
+    return this.files.records(source, { job, encoding }, async (path, read) => {
+      const { records, troubles, sha256, bytes } = read;
       if (records === 0) {
         throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
       }
@@ -54,7 +55,7 @@ export class WaitingFiles implements OnApplicationShutdown {
       const id = randomUUID();
       const kept = `${path}.${id}`;
       await rename(path, kept);
-      const file = { id, name, bytes, sha256, records, troubles };
+      const file = { id, name, bytes, sha256, records, troubles, encoding: read.encoding };
       this.waiting.set(id, { reviewId, path: kept, file, until: performance.now() + KEPT_MS });
       const gone = [...this.waiting].filter(
         ([, { until }], i) => until < performance.now() || i < this.waiting.size - MOST_WAITING,

@@ -59,6 +59,12 @@ export class VocabulariesController {
       const message = 'A vocabulary is read from SKOS in Turtle (.ttl) or JSON-LD (.jsonld).';
       throw badInput([{ path: 'content-type', message }]);
     }
-    return this.vocabularies.import(request, format, String(file ?? ''), String(job ?? randomUUID()), person);
+    return this.vocabularies.import(
+      request,
+      format,
+      String(file ?? ''),
+      { job: String(job ?? randomUUID()) },
+      person,
+    );
   }
 }

@@ -9,7 +9,7 @@ import { badInput, conflict, notFound } from '../http/problem.js';
 import { DatabasesService } from '../databases/databasesService.js';
 import { ImportedHeadingsRow, ImportedVocabularyRow, TermRow } from '../store/entities.js';
 import { PeopleService } from '../people/people.js';
-import { IncomingFiles } from '../files/incomingFiles.js';
+import { IncomingFiles, type FileAsked } from '../files/incomingFiles.js';
 import { headingLines, type VocabularyRead } from '../files/vocabularyInFile.js';
 import { inBatches } from '../store/inBatches.js';
 import { Store } from '../store/store.js';
@@ -94,16 +94,16 @@ export class VocabulariesService implements OnModuleInit {
    * Reads a vocabulary from a file. One of the same id takes the place of the earlier one, and headings that are
    * gone are told, with where they are still used.
    * @param fileName names a vocabulary that does not name itself
-   * @param job names the reading, for those who watch it
+   * @param asked by which job it is watched, and the encoding where a person says it
    */
   import(
     source: Readable,
     format: VocabularyFormat,
     fileName: string,
-    job: string,
+    asked: FileAsked,
     person: Person,
   ): Promise<VocabularySummary> {
-    return this.files.vocabulary(source, format, job, async (read, headings, signal) => {
+    return this.files.vocabulary(source, format, asked, async (read, headings, signal) => {
       if (!read.ok) {
         const path = read.line === null ? 'file' : `line ${read.line}`;
         throw badInput([{ path, message: read.message }]);

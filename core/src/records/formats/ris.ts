@@ -23,9 +23,10 @@ export function recordToRis(record: BibRecord, source: RecordSource): string {
     ['TY', risTypeOf(record)],
     ['ID', sourcedId(record, source)],
     ['TI', record.title],
-    ...record.authors.map(({ family, given }): [string, string] => [
+    // A comma at the end says that nothing is to be parted: the name is that of a body.
+    ...record.authors.map(({ family, given, corporate }): [string, string] => [
       'AU',
-      given === '' ? family : `${family}, ${given}`,
+      given !== '' ? `${family}, ${given}` : corporate === true ? `${family},` : family,
     ]),
     ['T2', record.journal],
     ['PY', record.year === 0 ? '' : String(record.year)],

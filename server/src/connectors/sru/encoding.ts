@@ -21,7 +21,8 @@ function decoderFor(label: string) {
   }
 }
 
-function markedEncoding([first, second, third]: Uint8Array): string | null {
+/** As a byte order mark tells it. */
+export function markedEncoding([first, second, third]: Uint8Array): string | null {
   if (first === 0xef && second === 0xbb && third === 0xbf) return 'utf-8';
   if (first === 0xff && second === 0xfe) return 'utf-16le';
   if (first === 0xfe && second === 0xff) return 'utf-16be';
@@ -32,7 +33,8 @@ function charsetIn(contentType: string): string | null {
   return /;\s*charset\s*=\s*"?([^\s";]+)/i.exec(contentType)?.[1] ?? null;
 }
 
-function declaredEncoding(bytes: Uint8Array): string | null {
+/** As an XML declaration tells it. */
+export function declaredEncoding(bytes: Uint8Array): string | null {
   const start = new TextDecoder('latin1').decode(bytes.subarray(0, DECLARATION_BYTES)).replaceAll('\0', '');
   return /^\s*<\?xml[^>]*\sencoding\s*=\s*["']([\w.:-]+)["']/.exec(start)?.[1] ?? null;
 }

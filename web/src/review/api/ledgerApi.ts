@@ -20,6 +20,7 @@ import type {
   SearchElsewhere,
   StartedRuns,
   WaitingFile,
+  FileEncodingName,
 } from '@even-lantern/contract';
 import { api, changes } from './api.js';
 
@@ -100,10 +101,13 @@ export const ledgerApi = api.injectEndpoints({
       query: ({ review, body }) => ({ url: `reviews/${review}/ledger/corrections`, method: 'POST', body }),
       invalidatesTags: changes('Ledger'),
     }),
-    readSearchFile: build.mutation<WaitingFile, { review: string; file: File; job: string }>({
-      query: ({ review, file, job }) => ({
+    readSearchFile: build.mutation<
+      WaitingFile,
+      { review: string; file: File; job: string; encoding?: FileEncodingName | undefined }
+    >({
+      query: ({ review, file, job, encoding }) => ({
         url: `reviews/${review}/ledger/files`,
-        params: { name: file.name, job },
+        params: { name: file.name, job, ...(encoding === undefined ? {} : { encoding }) },
         method: 'POST',
         body: file,
         headers: { 'Content-Type': 'text/plain' },

@@ -1,8 +1,9 @@
 import { counted } from '@even-lantern/core';
-import type { WaitingFile } from '@even-lantern/contract';
+import type { FileEncodingName, WaitingFile } from '@even-lantern/contract';
 import { FileUp, X } from 'lucide-react';
 import { problemOf } from '../../review/api/api.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
+import { FileEncodingNote } from '../../parts/FileEncodingNote.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../review/FileReading.js';
 import { FileRemarks } from '../../parts/FileRemarks.js';
@@ -17,8 +18,9 @@ interface SearchFileProps {
 /** The file of records that a search brought: what is in it is told before the search is entered. */
 export function SearchFile({ reviewId, file, onRead }: SearchFileProps) {
   const [read, { error, isLoading, originalArgs, reset }] = ledgerApi.useReadSearchFileMutation();
-  const pick = async (picked: File) => {
-    const { data } = await read({ review: reviewId, file: picked, job: crypto.randomUUID() });
+  const pick = async (picked: File, encoding?: FileEncodingName) => {
+    const job = crypto.randomUUID();
+    const { data } = await read({ review: reviewId, file: picked, job, encoding });
     // A file that cannot be read does not take the place of one that was.
     if (data !== undefined) onRead(data);
   };
@@ -59,6 +61,14 @@ export function SearchFile({ reviewId, file, onRead }: SearchFileProps) {
       </p>
       {isLoading && originalArgs !== undefined && (
         <FileReading job={originalArgs.job} name={originalArgs.file.name} />
+      )}
+      {file !== null && (
+        <FileEncodingNote
+          encoding={file.encoding}
+          {...(originalArgs === undefined
+            ? {}
+            : { onChoose: (encoding) => void pick(originalArgs.file, encoding) })}
+        />
       )}
       {file !== null && <FileRemarks troubles={file.troubles} />}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}

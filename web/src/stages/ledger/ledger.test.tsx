@@ -142,6 +142,7 @@ test('the file that a search brought is told before it is entered, and can be le
   const file = {
     id: 'f1', name: 'found.ris', bytes: 90, sha256: HASH, records: 2, titles: ['Dusk', 'Dawn'],
     troubles: [{ line: 7, message: 'A line that is no field.' }],
+    encoding: { name: 'windows-1252', how: 'letters' },
   }; // prettier-ignore
   let refused = true;
   const { user, ledger, asked } = await opened(
@@ -163,6 +164,12 @@ test('the file that a search brought is told before it is entered, and can be le
   await pick();
   expect(await form.findByText(/2 records, beginning with “Dusk”/)).toBeTruthy();
   expect(form.getByText(/Line 7: A line that is no field/)).toBeTruthy();
+  // Where letters look wrong, the same file is read in another encoding.
+  expect(form.getByText('Read as windows-1252, guessed from its letters.')).toBeTruthy();
+  await user.click(form.getByRole('combobox', { name: /Encoding of the file/ }));
+  await user.click(await form.findByRole('option', { name: 'macintosh' }));
+  await waitFor(() => expect(asked.filter(({ path }) => path.endsWith('ledger/files'))).toHaveLength(3));
+  await form.findByText(/2 records, beginning with “Dusk”/);
   expect((form.getByLabelText('How many were found') as HTMLInputElement).value).toBe('2');
   await user.click(form.getByRole('button', { name: 'Leave found.ris out' }));
   expect(form.queryByText(/beginning with/)).toBeNull();

@@ -8,6 +8,7 @@ import { problemOf } from '../../review/api/api.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../review/FileReading.js';
+import { FileEncodingNote } from '../../parts/FileEncodingNote.js';
 import { FileRemarks } from '../../parts/FileRemarks.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 
@@ -103,6 +104,9 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
       )}
       {giving.isLoading && giving.originalArgs !== undefined && (
         <FileReading job={giving.originalArgs.job} name={giving.originalArgs.file.name} />
+      )}
+      {giving.data !== undefined && giving.data.encoding.how !== 'utf8' && (
+        <FileEncodingNote encoding={giving.data.encoding} />
       )}
       {giving.data !== undefined && <FileRemarks troubles={giving.data.troubles} />}
       {giving.error !== undefined && <ProblemNote problem={problemOf(giving.error)} />}

@@ -244,7 +244,13 @@ test('where a person asks, the count is entered beside the string, and missing c
 
 test('where a person asks, exported files are given back, and fewer records than were counted are told', async () => {
   const { user, asked } = byHand({
-    'POST databases/db/answers/a1/records': () => ({ read: 2, added: 2, total: 40, troubles: [] }),
+    'POST databases/db/answers/a1/records': () => ({
+      read: 2,
+      added: 2,
+      total: 40,
+      troubles: [],
+      encoding: { name: 'utf-8', how: 'utf8' },
+    }),
   });
   expect(await screen.findByText('38 records given; 40 were counted.')).toBeTruthy();
   await user.upload(screen.getByLabelText('Exported file of records'), new File(['TY  - JOUR'], 'a.ris'));

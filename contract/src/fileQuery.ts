@@ -1,0 +1,19 @@
+/** What is said of a file of text that is sent. */
+import Joi from 'joi';
+import { FILE_ENCODINGS, type FileEncodingName } from './fileEncodings.js';
+
+export interface FileQuery {
+  /** by which the reading is watched and stopped */
+  job?: string;
+  /** in which encoding the file is; found where nobody says so */
+  encoding?: FileEncodingName | undefined;
+}
+
+export const encodingSchema = Joi.string()
+  .valid(...FILE_ENCODINGS)
+  .messages({ 'any.only': `There is no such encoding. There is: ${FILE_ENCODINGS.join(', ')}.` });
+
+export const fileQuerySchema = Joi.object<FileQuery>({
+  job: Joi.string().max(100),
+  encoding: encodingSchema,
+});
