@@ -3,11 +3,13 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, error, Key, WebElement, type WebDriver } from 'selenium-webdriver';
+import { Builder, By, error, Key, logging, WebElement, type WebDriver } from 'selenium-webdriver';
 import chrome from 'selenium-webdriver/chrome.js';
 
 const WAIT_MS = 30_000;
 const POLL_MS = 100;
+/** Answers that tests ask for, such as of a database that is away; browsers write each of them into the console. */
+const OF_THE_NETWORK = /Failed to load resource/;
 /** What is in the same place after that long stands still. */
 const STILL_MS = 250;
 
@@ -49,6 +51,7 @@ export interface Browser {
   screenshot(path: string): Promise<void>;
   /** serious and critical findings of axe on the page as it is */
   seriousFindings(): Promise<string[]>;
+  /** @throws Error where the page told of an error of its own in the console */
   close(): Promise<void>;
   /** ends it at once, as a power cut does */
   kill(): void;
@@ -89,6 +92,9 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
     'download.default_directory': downloads,
     'download.prompt_for_download': false,
   });
+  const logs = new logging.Preferences();
+  logs.setLevel(logging.Type.BROWSER, logging.Level.SEVERE);
+  options.setLoggingPrefs(logs);
   options.setChromeBinaryPath(process.env.CHROME_BINARY ?? '/usr/bin/chromium');
   const driver = (await new Builder()
     .forBrowser('chrome')
@@ -243,8 +249,11 @@ export async function openBrowser(width = 1280, height = 800): Promise<Browser> 
       `);
     },
     async close() {
+      const told = await driver.manage().logs().get(logging.Type.BROWSER);
       await driver.quit();
       rmSync(profile, { recursive: true, force: true });
+      const own = told.map(({ message }) => message).filter((message) => !OF_THE_NETWORK.test(message));
+      if (own.length > 0) throw new Error(`The console of the browser says: ${own.join('\n')}`);
     },
     kill() {
       // Its parts all name the profile.

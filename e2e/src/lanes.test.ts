@@ -117,3 +117,38 @@ test('a lane that ended is brought back with its terms', async () => {
   await lanesWhen(4);
   await browser.textWhen('section[aria-label^="Lane: sleepiness"]', (text) => text.includes('sleepi*'));
 });
+
+test('each screen is named; Tab leads past the header first; what closes gives the focus back', async () => {
+  const title = () => browser.driver.getTitle();
+  const named = (name: string) =>
+    browser.driver.wait(async () => (await title()).startsWith(`${name} · `), 30_000, `not named ${name}`);
+  const focused = () =>
+    browser.driver.executeScript<string>(
+      'return document.activeElement.id || document.activeElement.tagName + document.activeElement.getAttribute("aria-label")',
+    );
+  const focusComesBackTo = (element: string) =>
+    browser.driver.wait(async () => (await focused()) === element, 30_000, `no focus on ${element}`);
+  for (const [key, name] of [
+    ['1', 'Question'],
+    ['3', 'Searches'],
+    ['4', 'Limits'],
+    ['5', 'Records'],
+    ['2', 'Concepts'],
+  ] as const) {
+    await browser.press(Key.chord(Key.ALT, key));
+    await named(name);
+  }
+  const first = 'return document.querySelector("a[href], button, input").className';
+  expect(await browser.driver.executeScript(first)).toBe('skip-link');
+  await focus('.skip-link');
+  await (await browser.find('.skip-link:focus')).sendKeys(Key.ENTER);
+  await focusComesBackTo('stage');
+  for (const chord of [Key.chord(Key.CONTROL, 'k'), '?']) {
+    await focus('[aria-label^="More about the lane sleepiness"]');
+    const before = await focused();
+    await browser.press(chord);
+    await browser.driver.wait(async () => (await focused()) !== before, 30_000, 'nothing opened');
+    await browser.press(Key.ESCAPE);
+    await focusComesBackTo(before);
+  }
+});

@@ -18,6 +18,7 @@ import {
   SearchesStage,
   VocabulariesPage,
 } from './stages.js';
+import { Opening } from '../parts/Opening.js';
 import { UndoProvider } from '../review/undo.js';
 
 /** Where they cover nothing that is read: the corner below the stages, or, where the ledger is open there, the other one. */
@@ -51,7 +52,7 @@ export function App() {
           <Route
             path="/vocabularies"
             element={
-              <Suspense>
+              <Suspense fallback={<Opening what="vocabularies" />}>
                 <VocabulariesPage />
               </Suspense>
             }
@@ -61,7 +62,7 @@ export function App() {
               key={path}
               path={path}
               element={
-                <Suspense>
+                <Suspense fallback={<Opening what="the guide" />}>
                   <GuidePage />
                 </Suspense>
               }

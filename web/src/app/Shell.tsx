@@ -1,12 +1,16 @@
 import { questionSentence } from '@even-lantern/core';
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { CountSource } from '../parts/Count.js';
 import { useKey } from '../parts/keys/useKey.js';
 import { KeyHelp } from '../parts/keys/KeyHelp.js';
 import { MayFail } from '../parts/MayFail.js';
+import { Opening } from '../parts/Opening.js';
+import { SkipLink } from '../parts/SkipLink.js';
 import { StageIntro } from '../parts/StageIntro.js';
 import { ProblemNote } from '../parts/ProblemNote.js';
+import { useOpenable } from '../parts/useOpenable.js';
+import { usePageTitle } from '../parts/usePageTitle.js';
 import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
 import { problemOf } from '../review/api/api.js';
 import { reviewApi } from '../review/api/reviewApi.js';
@@ -16,6 +20,19 @@ import type { ReviewContext } from '../review/useReview.js';
 import { Header } from './Header.js';
 import { Rail } from './Rail.js';
 
+/** The id of the element that holds the stage. */
+const STAGE = 'stage';
+/** What each screen is called, by its part of the address. */
+const SCREENS: Readonly<Record<string, string>> = {
+  question: 'Question',
+  concepts: 'Concepts',
+  searches: 'Searches',
+  databases: 'Databases',
+  limits: 'Limits',
+  records: 'Records',
+  ledger: 'Ledger',
+};
+
 /** The frame: header, stage rail, stage area, ledger strip. */
 
 export function Shell() {
@@ -23,11 +40,11 @@ export function Shell() {
   const review = reviewApi.useReviewQuery(reviewId);
   const choice = useDatabaseChoice();
   const stage = useLocation().pathname.split('/')[3] ?? '';
-  const [commands, setCommands] = useState(false);
-  const [help, setHelp] = useState(false);
+  const commands = useOpenable(STAGE);
+  const help = useOpenable(STAGE);
   const navigate = useNavigate();
-  useKey('commands', () => setCommands(true));
-  useKey('help', () => setHelp(true));
+  useKey('commands', commands.open);
+  useKey('help', help.open);
   const goTo = (to: string) => () => void navigate(`/reviews/${reviewId}/${to}`);
   useKey('stage.1', goTo('question'));
   useKey('stage.2', goTo('concepts'));
@@ -35,10 +52,7 @@ export function Shell() {
   useKey('stage.4', goTo('limits'));
   useKey('stage.5', goTo('records'));
 
-  const title = review.data?.title;
-  useEffect(() => {
-    document.title = title === undefined ? 'Even Lantern' : `${title} · Even Lantern`;
-  }, [title]);
+  usePageTitle(SCREENS[stage], review.data?.title);
 
   if (review.error !== undefined && review.data === undefined) {
     return (
@@ -57,22 +71,27 @@ export function Shell() {
 
   return (
     <div className="flex h-full flex-col">
+      <SkipLink to={STAGE}>To the stage, past header and stages</SkipLink>
       <Header
         title={review.data.title}
         sentence={questionSentence(review.data.elements, review.data.framework)}
         reviewId={reviewId}
         choice={choice}
-        onCommands={() => setCommands(true)}
-        onHelp={() => setHelp(true)}
+        onCommands={commands.open}
+        onHelp={help.open}
       />
       <div className="flex min-h-0 flex-1 max-md:flex-col">
         <Rail context={context} />
         <div className="flex min-h-0 min-w-0 flex-1 flex-col">
           <StageIntro key={stage} stage={stage} />
-          <main className="relative min-h-0 min-w-0 flex-1 overflow-auto">
+          <main
+            id={STAGE}
+            tabIndex={-1}
+            className="relative min-h-0 min-w-0 flex-1 overflow-auto outline-none"
+          >
             <CountSource value={database?.id ?? null}>
               <MayFail resetKey={stage}>
-                <Suspense>
+                <Suspense fallback={<Opening what={SCREENS[stage]?.toLowerCase() ?? 'the page'} />}>
                   <Outlet context={context} />
                 </Suspense>
               </MayFail>
@@ -81,8 +100,13 @@ export function Shell() {
         </div>
       </div>
       <LedgerStrip reviewId={reviewId} />
-      <CommandSearch open={commands} onOpenChange={setCommands} reviewId={reviewId} choice={choice} />
-      <KeyHelp open={help} onClose={() => setHelp(false)} />
+      <CommandSearch
+        open={commands.isOpen}
+        onOpenChange={(open) => (open ? commands.open() : commands.close())}
+        reviewId={reviewId}
+        choice={choice}
+      />
+      <KeyHelp open={help.isOpen} onClose={help.close} />
     </div>
   );
 }

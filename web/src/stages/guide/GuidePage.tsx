@@ -3,6 +3,7 @@ import Markdown, { type Components } from 'react-markdown';
 import { Link, NavLink, useLocation, useNavigate, useParams } from 'react-router';
 import rehypeSlug from 'rehype-slug';
 import remarkGfm from 'remark-gfm';
+import { usePageTitle } from '../../parts/usePageTitle.js';
 import { Mark } from '../../parts/Mark.js';
 import { addressOfLink, START } from '../../parts/guide/guidePages.js';
 import { GUIDE } from '../../parts/guide/pages.js';
@@ -13,8 +14,8 @@ export function GuidePage() {
   const { hash } = useLocation();
   const navigate = useNavigate();
   const shown = GUIDE.find(({ id }) => id === page);
+  usePageTitle(shown?.title, 'Guide');
   useEffect(() => {
-    document.title = `${shown?.title ?? 'Guide'} · Even Lantern`;
     const target = hash === '' ? null : document.getElementById(decodeURIComponent(hash.slice(1)));
     if (target === null) document.querySelector('[data-guide]')?.scrollTo(0, 0);
     else target.scrollIntoView();

@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { reviewApi } from '../../review/api/reviewApi.js';
 import { PersonMenu } from '../../review/PersonMenu.js';
+import { usePageTitle } from '../../parts/usePageTitle.js';
 import { LineForm } from '../../parts/LineForm.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -12,6 +13,7 @@ import { TakePackage } from './TakePackage.js';
 
 /** All reviews and where each stands, and the way to begin another. */
 export function ReviewsPage() {
+  usePageTitle('Reviews');
   const { data: reviews, error } = reviewApi.useReviewsQuery(undefined, { refetchOnMountOrArgChange: true });
   const [addReview, adding] = reviewApi.useAddReviewMutation();
   const navigate = useNavigate();

@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { problemOf } from '../../review/api/api.js';
 import { vocabularyApi } from '../../review/api/vocabularyApi.js';
 import { PersonMenu } from '../../review/PersonMenu.js';
+import { usePageTitle } from '../../parts/usePageTitle.js';
 import { Mark } from '../../parts/Mark.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
 import { ReadVocabulary } from './ReadVocabulary.js';
@@ -13,6 +14,7 @@ import { Settled } from './Settled.js';
 
 /** All vocabularies, those of databases and those read from files, and what is settled between them. */
 export function VocabulariesPage() {
+  usePageTitle('Vocabularies');
   const { data, error } = vocabularyApi.useVocabulariesQuery(undefined, { refetchOnMountOrArgChange: true });
   return (
     <main className="h-full overflow-auto">
