@@ -6,7 +6,6 @@ import {
   joinParts,
   laneKey,
   laneParts,
-  searchedTerms,
   standaloneQuery,
   type Edits,
   type TermResolver,
