@@ -71,7 +71,7 @@ export function Shell() {
 
   return (
     <div className="flex h-full flex-col">
-      <SkipLink to={STAGE}>To the stage, past header and stages</SkipLink>
+      <SkipLink to={STAGE}>Skip to this stage</SkipLink>
       <Header
         title={review.data.title}
         sentence={questionSentence(review.data.elements, review.data.framework)}

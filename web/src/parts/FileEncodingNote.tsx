@@ -28,6 +28,7 @@ export function FileEncodingNote({ encoding: { name, how }, onChoose }: FileEnco
           label="Encoding of the file"
           text="Letters look wrong?"
           className="btn-xs"
+          up
           {...(chosen === undefined ? {} : { chosen })}
           choices={FILE_ENCODINGS.map((each) => ({ id: each, name: each }))}
           onChoose={(id) => {
