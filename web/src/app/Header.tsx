@@ -92,7 +92,7 @@ function CountsFrom({
           title={stateText(database) ?? undefined}
         >
           <StateSign state={database.state} />
-          {STATES[database.state]}
+          <span className="max-md:hidden">{STATES[database.state]}</span>
         </span>
       )}
       {databases.length > 0 && (
