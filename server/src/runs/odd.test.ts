@@ -108,6 +108,13 @@ test.each([
       throw new DatabaseError('First record position out of range', true, false, diagnostic);
     return { ...answer, hits: estimate - page.start, estimated: true };
   };
+  // What was fetched up to the bound is not taken for all.
+  const bound = estimate < 25 ? estimate : null;
+  if (bound !== null) {
+    const some = await finished(await start({ most: bound }));
+    expect(some).toMatchObject({ status: 'interrupted', fetched: bound });
+    expect(some.reason).toContain('may have more: its count is an estimate');
+  }
   const run = await finished(await start());
   const told = `The database estimates its counts; it estimated ${estimate} records here.`;
   expect(run).toMatchObject({ status: 'complete', hits: estimate, fetched: 25, remarks: [told] });

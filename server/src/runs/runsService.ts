@@ -270,6 +270,7 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
     }
     // Where the database estimates, it is asked until it gives no more.
     let estimated: boolean = false;
+    let ranOut = false;
     while (whole !== undefined && (estimated ? found.given < row.most : found.given < hits)) {
       const left: number = estimated ? row.most - found.given : hits - found.given;
       const page = { start: found.given + 1, size: Math.min(description.pageCap, left) };
@@ -298,8 +299,13 @@ export class RunsService implements OnApplicationBootstrap, BeforeApplicationShu
       row.fetched = found.size;
       await this.save(row, lines, progress);
       if (fresh.length === 0 && found.again > 0) throw repeatedPages(found, hits);
+      ranOut = estimated && found.given >= row.most;
     }
     if (found.again > 0) throw repeatedPages(found, hits);
+    if (ranOut) {
+      const message = `it gave ${counted(row.most, 'record')}, as many as it was asked for, and may have more: its count is an estimate`;
+      throw new DatabaseError(message, false);
+    }
   }
 
   private async keep(row: RunRow, records: readonly RankedRecord[]): Promise<void> {
