@@ -111,13 +111,3 @@ function byLetters(sample: Buffer): string {
 function named(encoding: string): string {
   return /^(iso-?8859-?1|latin-?1)$/.test(encoding) ? 'windows-1252' : encoding;
 }
-
-/** Shows each piece that goes through. */
-export function seen(look: (chunk: Buffer) => void): Transform {
-  return new Transform({
-    transform(chunk: Buffer, _encoding, done) {
-      look(chunk);
-      done(null, chunk);
-    },
-  });
-}

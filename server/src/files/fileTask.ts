@@ -1,10 +1,11 @@
 /** Reads a file from outside in a worker thread, piece by piece. Loaded by path, not imported. */
 import { createHash } from 'node:crypto';
 import { createReadStream } from 'node:fs';
+import { Transform } from 'node:stream';
 import type { MessagePort } from 'node:worker_threads';
 import type { RecordTrouble, SkosResult } from '@even-lantern/core';
 import type { FileEncoding, VocabularyFormat } from '@even-lantern/contract';
-import { asUtf8, findEncoding, seen } from './fileEncoding.js';
+import { asUtf8, findEncoding } from './fileEncoding.js';
 import { recordsInFile } from './recordsInFile.js';
 import { readSkosFile } from './skosFile.js';
 import { vocabularyInFile, type VocabularyRead } from './vocabularyInFile.js';
@@ -56,4 +57,14 @@ export default async function readFile(task: FileTask): Promise<FileRead> {
 function told(read: SkosResult, { name, how }: FileEncoding): SkosResult {
   if (!read.ok || how === 'utf8' || name === 'utf-8') return read;
   return { ...read, notes: [...read.notes, `The file is not in UTF-8; it was read as ${name}.`] };
+}
+
+/** Shows each piece that goes through. */
+function seen(look: (chunk: Buffer) => void): Transform {
+  return new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      look(chunk);
+      done(null, chunk);
+    },
+  });
 }

@@ -42,7 +42,7 @@ export async function* keptEntries(
   }
 }
 
-export const entryOf = ({ text, previousHash, hash }: KeptEntry): LedgerEntry => ({
+const entryOf = ({ text, previousHash, hash }: KeptEntry): LedgerEntry => ({
   content: JSON.parse(text) as LedgerContent,
   previousHash,
   hash,
