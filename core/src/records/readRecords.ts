@@ -1,22 +1,14 @@
 /** Reading a file of records, whatever open format it is in. */
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import { recordFromDublinCore } from './dublinCore.js';
 import type { BibRecord } from './model.js';
-import { recordFromMods } from './mods.js';
 import { RECORD_FORMATS, type ReadRecords, type RecordTrouble } from './formats/index.js';
-import { childrenNamed, parseXml, type XmlElement } from './xml.js';
+import { xmlRecords } from './xmlRecords.js';
 
 /** What a record is known by where nobody gave it a number: the same for the same title, year and authors. */
 export function accessionFor({ title, year, authors, doi }: BibRecord): string {
   const named = [doi ?? '', title.toLowerCase(), year, ...authors.map(({ family }) => family.toLowerCase())];
   return `x${bytesToHex(sha256(utf8ToBytes(JSON.stringify(named)))).slice(0, 16)}`;
-}
-
-/** A record of one of the schemas that SRU servers give, by the name of its element. */
-export function recordFromXml(element: XmlElement): BibRecord | null {
-  if (element.name === 'mods') return recordFromMods(element);
-  return element.name === 'dc' ? recordFromDublinCore(element) : null;
 }
 
 /** Gives every record of a file an accession, each only once, and tells of those that came twice. */
@@ -75,14 +67,8 @@ export function readRecords(text: string): ReadRecords {
 }
 
 function recordsFromXml(text: string): ReadRecords {
-  const xml = parseXml(text);
-  if (!xml.ok) return { records: [], troubles: [{ line: 1, message: xml.message }] };
-  const elements = ['mods', 'dc'].includes(xml.root.name)
-    ? [xml.root]
-    : [...childrenNamed(xml.root, 'mods'), ...childrenNamed(xml.root, 'dc')];
-  const read = elements.map(recordFromXml);
-  const records = read.filter((record) => record !== null);
-  const lost = read.length - records.length;
-  const message = `${lost} of ${read.length} records have no title and are not read.`;
-  return { records, troubles: lost === 0 ? [] : [{ line: 1, message }] };
+  const xml = xmlRecords();
+  const first = xml.write(text);
+  const { records, troubles } = xml.end();
+  return { records: [...first, ...records], troubles };
 }

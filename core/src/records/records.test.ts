@@ -89,7 +89,7 @@ test('CSL-JSON leaves out what a record does not have', () => {
     title: 'Light',
     issued: { 'date-parts': [[2019]] },
     volume: '4',
-    language: 'English',
+    language: 'en',
     source: 'Corvane Medical Index',
   });
 });

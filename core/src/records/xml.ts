@@ -11,6 +11,12 @@ export interface XmlElement {
   text: string;
 }
 
+/** An outermost element that was read. */
+export interface XmlTree extends XmlElement {
+  /** where it begins, from 1 */
+  line: number;
+}
+
 export type XmlResult = { ok: true; root: XmlElement } | { ok: false; message: string };
 
 export const MAX_XML_LENGTH = 50_000_000;
@@ -35,7 +41,7 @@ export interface XmlReader {
   /** @throws XmlRefusal where the document is not at its end */
   close(): void;
   /** the trees that were closed since this was asked last, also when what came after them is refused */
-  take(): XmlElement[];
+  take(): XmlTree[];
   /** the line that is being read, from 1 */
   readonly line: number;
 }
@@ -57,10 +63,11 @@ export function xmlReader(begins: (name: string) => boolean, bounds: XmlBounds =
       return Object.hasOwn(known, name) ? known[name] : `&${name};`;
     },
   });
-  const ready: XmlElement[] = [];
+  const ready: XmlTree[] = [];
   /** the elements that are open, outermost first */
   const open: XmlElement[] = [];
   let depth = 0;
+  let begun = 1;
   let elements = 0;
   parser.on('doctype', () => {
     throw new XmlRefusal('XML with a document type is refused.');
@@ -76,6 +83,7 @@ export function xmlReader(begins: (name: string) => boolean, bounds: XmlBounds =
     }
     const local = localName(name);
     if (open.length === 0 && !begins(local)) return;
+    if (open.length === 0) begun = parser.line;
     elements += 1;
     if (elements > bounds.elements) {
       throw new XmlRefusal(
@@ -98,7 +106,7 @@ export function xmlReader(begins: (name: string) => boolean, bounds: XmlBounds =
     const closed = open.pop();
     if (closed === undefined || open.length > 0) return;
     elements = 0;
-    ready.push(closed);
+    ready.push({ ...closed, line: begun });
   });
   return {
     write: (piece) => void parser.write(piece.replace(FORBIDDEN, ' ')),

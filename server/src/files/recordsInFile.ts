@@ -6,21 +6,15 @@ import { PassThrough, type Readable } from 'node:stream';
 import { finished } from 'node:stream/promises';
 import {
   NO_RECORDS,
-  recordFromXml,
   recordNumbering,
   risCollector,
   type BibRecord,
   type RecordTrouble,
-  XML_BOUNDS,
-  xmlReader,
-  XmlRefusal,
+  xmlRecords,
 } from '@even-lantern/core';
 
 /** Of those that came twice so many are listed. */
 const MOST_TROUBLES = 200;
-const RECORDS = new Set(['mods', 'dc']);
-/** What one record may have; a page of a hundred authors has some five hundred. */
-const BOUNDS = { ...XML_BOUNDS, elements: 20_000 };
 
 export async function recordsInFile(
   source: Readable,
@@ -83,30 +77,12 @@ async function readXml(
   source: Readable,
   keep: (record: BibRecord | null) => Promise<void>,
 ): Promise<RecordTrouble[]> {
-  const troubles: RecordTrouble[] = [];
-  const reader = xmlReader((name) => RECORDS.has(name), BOUNDS);
-  let untitled = 0;
-  const take = async () => {
-    for (const tree of reader.take()) {
-      const record = recordFromXml(tree);
-      if (record === null) untitled += 1;
-      else await keep(record);
-    }
-  };
+  const xml = xmlRecords();
   const decoder = new TextDecoder();
-  try {
-    for await (const chunk of source) {
-      reader.write(decoder.decode(chunk as Buffer, { stream: true }));
-      await take();
-    }
-    reader.close();
-    await take();
-  } catch (error) {
-    if (!(error instanceof XmlRefusal)) throw error;
-    await take();
-    troubles.push({ line: reader.line, message: error.message });
+  for await (const chunk of source) {
+    for (const record of xml.write(decoder.decode(chunk as Buffer, { stream: true }))) await keep(record);
   }
-  if (untitled > 0)
-    troubles.push({ line: 1, message: `${untitled} records have no title and are not read.` });
+  const { records, troubles } = xml.end();
+  for (const record of records) await keep(record);
   return troubles;
 }

@@ -1,6 +1,7 @@
 /** Records as CSL-JSON, the input of citation styles (Citation Style Language 1.0.2). */
 import type { BibRecord, PersonName } from '../model.js';
 import { plainText, sourcedId, type RecordFormat, type RecordSource } from './format.js';
+import { languageCode } from './languages.js';
 import { pageRange } from './pages.js';
 import { cslTypeOf } from './types.js';
 
@@ -51,7 +52,7 @@ export function recordToCsl(record: BibRecord, source: RecordSource): CslItem {
       record.abstract.map(({ label, text }) => (label ? `${label}: ${text}` : text)).join(' '),
     ),
     ...optional('keyword', record.keywords.join(', ')),
-    ...optional('language', record.language),
+    ...optional('language', languageCode(record.language) ?? record.language),
     ...optional('source', source.name),
   };
 }

@@ -1,6 +1,7 @@
 /** Records as RIS: two-letter tags, one value a line. */
-import type { BibRecord } from '../model.js';
+import type { BibRecord, PersonName } from '../model.js';
 import { pageRange } from './pages.js';
+import { isBody } from './names.js';
 import { plainText, sourcedId, type RecordFormat, type RecordSource } from './format.js';
 import { recordsFromRis } from './risReader.js';
 import { risTypeOf } from './types.js';
@@ -23,11 +24,7 @@ export function recordToRis(record: BibRecord, source: RecordSource): string {
     ['TY', risTypeOf(record)],
     ['ID', sourcedId(record, source)],
     ['TI', record.title],
-    // A comma at the end says that nothing is to be parted: the name is that of a body.
-    ...record.authors.map(({ family, given, corporate }): [string, string] => [
-      'AU',
-      given !== '' ? `${family}, ${given}` : corporate === true ? `${family},` : family,
-    ]),
+    ...record.authors.map((name): [string, string] => ['AU', risName(name)]),
     ['T2', record.journal],
     ['PY', record.year === 0 ? '' : String(record.year)],
     ['VL', record.volume],
@@ -53,4 +50,13 @@ export function recordToRis(record: BibRecord, source: RecordSource): string {
     .map(([tag, value]) => `${tag}  - ${value}\r\n`)
     .join('');
   return `${body}ER  - \r\n\r\n`;
+}
+
+/**
+ * A comma at the end says that nothing is to be parted, since the name is that of a body. Other programs show it, so
+ * it stands only where nothing else tells a body from a person.
+ */
+function risName({ family, given, corporate }: PersonName): string {
+  if (given !== '') return `${family}, ${given}`;
+  return corporate === true && (family.includes(',') || !isBody(family)) ? `${family},` : family;
 }
