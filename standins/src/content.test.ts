@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { indexVocabulary, pathsTo, textKey } from '@even-lantern/core';
+import { brokenConditions, indexVocabulary, pathsTo, textKey } from '@even-lantern/core';
 import { readContent } from './application.js';
 import { ContentError, parseTree, readVocabularies } from './content.js';
 
@@ -36,6 +36,10 @@ describe.each(vocabularies)('in the $name', (vocabulary) => {
       .flatMap(({ broader, related }) => [...broader, ...related])
       .filter((label) => !own.has(label));
     expect(dangling).toEqual([]);
+  });
+
+  test('it keeps the integrity conditions of SKOS', () => {
+    expect(brokenConditions(headings)).toEqual({ namedTwice: [], relatedAndAbove: [], complete: true });
   });
 
   test('no heading lies below itself', () => {

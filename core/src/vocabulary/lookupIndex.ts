@@ -1,7 +1,7 @@
 /** A vocabulary made ready for lookup: which names and notes hold which words. */
 import { spellWord } from '../spelling/index.js';
 import { isEmptyWord, lookupWords, noteWords, senseOf } from './lookupWords.js';
-import type { Heading, VocabularyTree } from './model.js';
+import { namesLeadingTo, type Heading, type VocabularyTree } from './model.js';
 import { SAYINGS } from './sayings.js';
 
 /** What a word that says nothing weighs in a name: pain is not all of “pain all over”. */
@@ -112,7 +112,7 @@ export function indexForLookup(tree: VocabularyTree): LookupIndex {
   headings.forEach((heading, place) => {
     firstNames[place] = names.length;
     addName(heading.label, 'label', place);
-    for (const term of heading.entryTerms) addName(term, 'entry term', place);
+    for (const term of namesLeadingTo(heading)) addName(term, 'entry term', place);
     for (const saying of sayingsOf(heading)) addName(saying, 'saying', place);
     for (const word of noteWords(heading.scopeNote)) {
       const { sense } = know(word);

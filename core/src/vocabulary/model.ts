@@ -1,3 +1,9 @@
+/** Properties of SKOS that are kept as they came, by their names there. The last two hold addresses. */
+export const FURTHER_PROPERTIES = [
+  'hiddenLabel', 'definition', 'note', 'example', 'changeNote', 'editorialNote', 'notation', 'exactMatch', 'closeMatch',
+] as const; // prettier-ignore
+export type FurtherProperty = (typeof FURTHER_PROPERTIES)[number];
+
 /** A controlled vocabulary, in the terms of ISO 25964. */
 export interface Heading {
   /** the preferred label; unique within the vocabulary */
@@ -14,6 +20,13 @@ export interface Heading {
   subheadings: string[];
   /** its address (an absolute IRI), where it came with one of its own */
   address?: string;
+  /** what else it came with; names that are hidden from readers lead to it as entry terms do */
+  further?: Partial<Record<FurtherProperty, string[]>>;
+}
+
+/** Names other than the label that lead to a heading, those for lookup alone included. */
+export function namesLeadingTo({ entryTerms, further }: Heading): readonly string[] {
+  return further?.hiddenLabel === undefined ? entryTerms : [...entryTerms, ...further.hiddenLabel];
 }
 
 export interface Vocabulary {

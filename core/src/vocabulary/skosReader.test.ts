@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { textKey } from '../text/index.js';
 import {
   allNarrower,
+  headingCalled,
   indexVocabulary,
   SKOS,
   skosCollector,
@@ -159,4 +160,53 @@ test.each([
   add(`${SKOS}prefLabel`, 'A', 'Literal');
   const read = collector.end();
   expect(read.ok && read.vocabulary.headings[0]?.address).toBeUndefined();
+});
+
+test('what else a concept came with is kept, found by, and written as what it was', async () => {
+  const first = vocabularyFromTurtle(`${PREFIX}
+    :a a skos:Concept ; skos:prefLabel "Lamps" ; skos:altLabel "Lights" ; skos:hiddenLabel "Lmaps" ;
+      skos:definition "What gives light." ; skos:notation "L7" ; skos:example "A lantern" ; skos:note "Not the sun." ;
+      skos:exactMatch <https://words.example/7>, "no address" .`);
+  if (!first.ok) throw new Error(first.message);
+  const [lamps] = first.vocabulary.headings;
+  expect(lamps).toMatchObject({
+    entryTerms: ['Lights'],
+    scopeNote: 'What gives light.',
+    further: {
+      hiddenLabel: ['Lmaps'],
+      definition: ['What gives light.'],
+      notation: ['L7'],
+      example: ['A lantern'],
+      note: ['Not the sun.'],
+      exactMatch: ['https://words.example/7'],
+    },
+  });
+  expect(headingCalled(indexVocabulary(first.vocabulary), 'lmaps')?.label).toBe('Lamps');
+  const turtle = await vocabularyToTurtle(first.vocabulary);
+  expect(turtle).not.toContain('scopeNote');
+  const again = vocabularyFromTurtle(turtle);
+  expect(again.ok && again.vocabulary).toEqual(first.vocabulary);
+  const [, inJson] = (JSON.parse(vocabularyToJsonLd(first.vocabulary)) as { '@graph': object[] })['@graph'];
+  expect(inJson).toMatchObject({
+    notation: ['L7'],
+    hiddenLabel: ['Lmaps'],
+    definition: ['What gives light.'],
+  });
+  expect(inJson).not.toHaveProperty('scopeNote');
+});
+
+test('breaches of the conditions of SKOS, and several schemes, are told', () => {
+  const { notes } = read(`
+    :s a skos:ConceptScheme . :t a skos:ConceptScheme .
+    :a a skos:Concept ; skos:prefLabel "Rest", "Repose" .
+    :b a skos:Concept ; skos:prefLabel "Naps" ; skos:altLabel "Naps" ; skos:broader :a .
+    :c a skos:Concept ; skos:prefLabel "Night naps" ; skos:broader :b ; skos:related :a .
+    :d a skos:Concept ; skos:prefLabel "Day naps" ; skos:broader :b .
+    :a skos:related :d .`);
+  expect(notes).toEqual([
+    '1 concept has several preferred labels in one language (SKOS S14); the first is taken: “Rest”.',
+    '1 heading has one name as preferred label and as another (SKOS S13): “Naps”.',
+    '2 pairs of headings are related although one lies below the other (SKOS S27): “Rest – Day naps”, “Night naps – Rest”.',
+    'The file has 2 concept schemes; all concepts are taken as one vocabulary, named after the first: “urn:x:t”.',
+  ]);
 });

@@ -1,8 +1,18 @@
 /** Reading vocabularies that others wrote. What is odd in them is told; the rest is kept. */
 import { Parser, type DataFactory, type Quad } from 'n3';
 import { textKey } from '../text/index.js';
-import type { Heading, Vocabulary } from './model.js';
-import { ALLOWED_SUBHEADING, DCT, ownAddress, RDF_TYPE, SKOS } from './skos.js';
+import { FURTHER_PROPERTIES, type FurtherProperty, type Heading, type Vocabulary } from './model.js';
+import {
+  ALLOWED_SUBHEADING,
+  DCT,
+  isAbsolute,
+  insteadOfScopeNote,
+  isAddress,
+  ownAddress,
+  RDF_TYPE,
+  SKOS,
+} from './skos.js';
+import { brokenConditions } from './skosConditions.js';
 
 export type SkosResult =
   | {
@@ -47,7 +57,6 @@ const PROPERTIES = {
   [`${SKOS}prefLabel`]: 'prefLabel',
   [`${SKOS}altLabel`]: 'altLabel',
   [`${SKOS}scopeNote`]: 'scopeNote',
-  [`${SKOS}definition`]: 'definition',
   [`${SKOS}historyNote`]: 'historyNote',
   [`${SKOS}broader`]: 'broader',
   [`${SKOS}narrower`]: 'narrower',
@@ -57,8 +66,11 @@ const PROPERTIES = {
   [`${DCT}title`]: 'title',
   [`${DCT}issued`]: 'issued',
 } as const;
-type Property = (typeof PROPERTIES)[keyof typeof PROPERTIES];
-const PROPERTY_OF: ReadonlyMap<string, Property> = new Map(Object.entries(PROPERTIES));
+type Property = (typeof PROPERTIES)[keyof typeof PROPERTIES] | FurtherProperty;
+const PROPERTY_OF: ReadonlyMap<string, Property> = new Map<string, Property>([
+  ...Object.entries(PROPERTIES),
+  ...FURTHER_PROPERTIES.map((property) => [SKOS + property, property] as const),
+]);
 
 /**
  * Reads a SKOS vocabulary from Turtle. Relations to concepts that are not in the file are left out.
@@ -164,23 +176,31 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
   const headings = concepts.flatMap(([address, properties]): Heading[] => {
     const label = labels.get(address);
     if (label === undefined) return [];
+    const further = furtherIn(properties);
     const related = all(properties.related).flatMap(({ value }) => labels.get(value) ?? []);
     return [
       {
         label,
         entryTerms: namesIn(properties.altLabel),
         // Many vocabularies define where others note the scope.
-        scopeNote: namesIn(properties.scopeNote)[0] ?? namesIn(properties.definition)[0] ?? '',
+        scopeNote: namesIn(properties.scopeNote)[0] ?? insteadOfScopeNote(further),
         broader: [...(broader.get(address) ?? [])].flatMap((above) => labels.get(above) ?? []),
         related: [...new Set(related)],
         historyNote: namesIn(properties.historyNote)[0] ?? null,
         subheadings: all(properties.subheading).map(({ value }) => value),
         ...ownAddress(address),
+        ...(further === undefined ? {} : { further }),
       },
     ];
   });
   noteCircles(headings, notes);
-  const [scheme] = ofType('ConceptScheme');
+  noteBreaches(headings, concepts, notes);
+  const [scheme, ...otherSchemes] = ofType('ConceptScheme');
+  if (otherSchemes.length > 0) {
+    notes.push(
+      `The file has ${otherSchemes.length + 1} concept schemes; all concepts are taken as one vocabulary, named after the first: ${some(otherSchemes.map(([address]) => address))}.`,
+    );
+  }
   const first = (name: 'identifier' | 'issued') => all(scheme?.[1][name])[0]?.value;
   const id = first('identifier') ?? scheme?.[0] ?? '';
   const vocabulary = {
@@ -191,6 +211,24 @@ function vocabularyFrom(subjects: ReadonlyMap<string, Properties>): SkosResult {
     ...ownAddress(scheme?.[0] ?? ''),
   };
   return { ok: true, vocabulary, notes };
+}
+
+/** Nothing where there is nothing, since there are very many headings. */
+function furtherIn(properties: Properties): Heading['further'] {
+  let further: Heading['further'];
+  for (const property of FURTHER_PROPERTIES) {
+    const values = properties[property];
+    if (values === undefined) continue;
+    const read = isAddress(property)
+      ? all(values)
+          .map(({ value }) => value)
+          .filter(isAbsolute)
+      : property === 'notation'
+        ? all(values).map(({ value }) => value)
+        : namesIn(values);
+    if (read.length > 0) (further ??= {})[property] = read;
+  }
+  return further;
 }
 
 /** A label for each concept that has one; labels are made unique, since queries name headings by them. */
@@ -271,6 +309,36 @@ function namesIn(terms: Value | Value[] | undefined): string[] {
 function isIn({ language }: Value, code: string): boolean {
   if (language === null || language === '' || code === '') return (language ?? '') === code;
   return language.startsWith(code) && (language.length === code.length || language[code.length] === '-');
+}
+
+/** Breaches of the integrity conditions of SKOS are kept as they are; whoever owns the file may want to mend them. */
+function noteBreaches(
+  headings: readonly Heading[],
+  concepts: readonly (readonly [string, Properties])[],
+  notes: string[],
+): void {
+  const several = concepts.flatMap(([, { prefLabel }]) => {
+    const languages = all(prefLabel).map(({ language }) => language);
+    return new Set(languages).size < languages.length ? (all(prefLabel)[0]?.value ?? []) : [];
+  });
+  if (several.length > 0) {
+    notes.push(
+      `${count(several.length, 'concept has', 'concepts have')} several preferred labels in one language (SKOS S14); the first is taken: ${some(several)}.`,
+    );
+  }
+  const { namedTwice, relatedAndAbove, complete } = brokenConditions(headings);
+  if (namedTwice.length > 0) {
+    notes.push(
+      `${count(namedTwice.length, 'heading has', 'headings have')} one name as preferred label and as another (SKOS S13): ${some(namedTwice)}.`,
+    );
+  }
+  if (relatedAndAbove.length > 0) {
+    const pairs = relatedAndAbove.map(([one, other]) => `${one} – ${other}`);
+    const rest = complete ? '' : ' Not all pairs were looked at, since there are very many.';
+    notes.push(
+      `${count(pairs.length, 'pair of headings is', 'pairs of headings are')} related although one lies below the other (SKOS S27): ${some(pairs)}.${rest}`,
+    );
+  }
 }
 
 /** Headings that lie below themselves are kept, since every walk goes round once; but somebody should know. */

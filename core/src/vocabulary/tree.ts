@@ -1,5 +1,5 @@
 import { textKey } from '../text/index.js';
-import type { Heading, Vocabulary, VocabularyTree } from './model.js';
+import { namesLeadingTo, type Heading, type Vocabulary, type VocabularyTree } from './model.js';
 
 /** Prepares a vocabulary for lookup and for walking up and down. */
 export function indexVocabulary(vocabulary: Vocabulary): VocabularyTree {
@@ -7,7 +7,7 @@ export function indexVocabulary(vocabulary: Vocabulary): VocabularyTree {
   const byEntryTerm = new Map<string, Heading[]>();
   const narrower = new Map<string, Heading[]>();
   for (const heading of vocabulary.headings) {
-    for (const term of heading.entryTerms) {
+    for (const term of namesLeadingTo(heading)) {
       const key = textKey(term);
       // A heading whose terms differ in capitals only is there once.
       if (byEntryTerm.get(key)?.at(-1) !== heading) push(byEntryTerm, key, heading);
