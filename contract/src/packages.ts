@@ -6,4 +6,8 @@ export interface PackageTaken {
   rows: number;
   /** how many schedules were active, and are paused here */
   paused: number;
+  /** of its ledger, to be compared with one that somebody kept */
+  seal: string;
+  /** what its ledger cannot vouch for, in sentences */
+  unvouched: string[];
 }

@@ -63,7 +63,7 @@ export interface EntryReference {
 }
 
 /** The form of entries that are written now. Entries of the first form carry none, and stay as they are. */
-export const LEDGER_FORM = 4;
+export const LEDGER_FORM = 5;
 
 interface AnyContent {
   entry: number;
@@ -99,6 +99,8 @@ export interface RunContent extends AnyContent {
   remarks?: string[];
   /** SHA-256 of the sorted accession ids, one per line */
   fingerprint: string;
+  /** as `recordsDigest` makes it: what the records said; from the fifth form on */
+  recordsDigest?: string;
   /** UTC, ISO 8601 */
   startedAt: string;
   durationMs: number;
@@ -169,7 +171,14 @@ export interface ElsewhereContent extends AnyContent {
   searchedOn: string;
   text: string;
   /** what it brought, as a file of records; null without one */
-  file: { name: string; bytes: number; sha256: string; records: number } | null;
+  file: {
+    name: string;
+    bytes: number;
+    sha256: string;
+    records: number;
+    /** as `recordsDigest` makes it; from the fifth form on */
+    recordsDigest?: string;
+  } | null;
   by: string;
   /** when it was entered; UTC, ISO 8601 */
   at: string;
@@ -197,6 +206,18 @@ export function isRun(content: LedgerContent): content is RunContent {
 export function resultFingerprint(accessions: readonly string[]): string {
   const sorted = [...new Set(accessions)].sort();
   return hashText(sorted.map((accession) => `${accession}\n`).join(''));
+}
+
+/** A record that was found, and the SHA-256 of what it said, as JSON. */
+export interface FoundDigest {
+  accession: string;
+  digest: string;
+}
+
+/** SHA-256 of lines of an accession id, a space and the digest of its record, sorted, each followed by a newline. */
+export function recordsDigest(found: readonly FoundDigest[]): string {
+  const lines = found.map(({ accession, digest }) => `${accession} ${digest}\n`);
+  return hashText(lines.sort().join(''));
 }
 
 /** Closes an entry: hashes its content together with the hash of the entry before it. */

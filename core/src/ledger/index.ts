@@ -1,5 +1,6 @@
 export {
   LEDGER_FORM,
+  recordsDigest,
   WAYS_ELSEWHERE,
   canonicalJson,
   entryHash,
@@ -9,6 +10,7 @@ export {
   sealEntry,
 } from './entry.js';
 export type {
+  FoundDigest,
   CorrectionContent,
   ElsewhereContent,
   EntryReference,

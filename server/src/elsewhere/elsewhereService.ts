@@ -2,7 +2,7 @@ import { createHash, randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
-import { formatCount, type BibRecord, type LedgerEntry, type NewContent } from '@even-lantern/core';
+import { formatCount, recordsDigest, type BibRecord, type LedgerEntry, type NewContent } from '@even-lantern/core';
 import {
   MOST_RECORDS_ELSEWHERE,
   type Person,
@@ -14,6 +14,7 @@ import type { EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../http/version.js';
 import { WaitingFiles } from '../files/waitingFiles.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
+import { foundDigests } from '../records/foundDigests.js';
 import { keepRecords } from '../records/keepRecords.js';
 import { ElsewhereSearchRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
@@ -67,7 +68,13 @@ export class ElsewhereService {
           manager,
           reviewId,
           { searchId: made.id },
-          content({ name, bytes, sha256, records }),
+          content({
+            name,
+            bytes,
+            sha256,
+            records,
+            recordsDigest: recordsDigest(await foundDigests(manager, { searchId: made.id })),
+          }),
         );
       }),
     );

@@ -79,14 +79,14 @@ test('one action runs several databases side by side, of one version; each has a
   expect(contents).toMatchObject([
     {
       kind: 'run',
-      form: 4,
+      form: 5,
       database: 'two',
       hits: 7,
       fetched: 7,
       purpose: 'first search',
       note: 'with light',
     },
-    { kind: 'run', form: 4, database: 'one', hits: 25, fetched: 25, repeats: null },
+    { kind: 'run', form: 5, database: 'one', hits: 25, fetched: 25, repeats: null },
   ]);
   const [a, b] = contents.map((content) => content as { together: string; version: { number: number } });
   expect(a?.together).toBe(b?.together);

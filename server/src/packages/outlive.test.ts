@@ -1,4 +1,5 @@
 /** Packages go from one installation to another, and outlive the release that wrote them. */
+import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -88,6 +89,7 @@ test('a review goes into another installation and is the same in every table, wi
   const own = await allRows(other);
   const taken = (await take(other, bytes).expect(201)).body as PackageTaken;
   expect(taken).toMatchObject({ id: reviewId, title: 'Light for “nights”', paused: 1 });
+  expect(taken.unvouched).toEqual([expect.stringMatching(/^Decisions, designs/)]);
   // What the other installation had stays; schedules are paused, so that not two of them tell of the same.
   // A feed is read at another address, which nobody but those here knows.
   const tokens = (rows: ObjectLiteral[] = []) => rows.map((row) => String(row['token']));
@@ -114,11 +116,14 @@ test('a review goes into another installation and is the same in every table, wi
   expect(twice.title).toBe('This review is here already: Light for “nights”.');
 });
 
-test('the guide tells of every table of a package', () => {
+test('the guide tells of every table of a package, and of each column as the table does', () => {
+  const script = join(__dirname, '..', '..', '..', 'scripts', 'columns.mjs');
+  const { status, stderr } = spawnSync('node', [script, '--check'], { encoding: 'utf8' });
+  expect([status, stderr]).toEqual([0, '']);
   const page = readFileSync(join(__dirname, '..', '..', '..', 'docs', 'guide', 'packages.md'), 'utf8');
-  const told = [...page.matchAll(/^\| (`[^|]+) \|/gm)].flatMap(([, names = '']) =>
-    [...names.matchAll(/`(\w+)`/g)].map(([, name = '']) => name),
-  );
+  const told = [
+    ...(/## The tables[\s\S]*?\n## /.exec(page)?.[0] ?? '').matchAll(/^\| (`[^|]+) \|/gm),
+  ].flatMap(([, names = '']) => [...names.matchAll(/`(\w+)`/g)].map(([, name = '']) => name));
   expect(told.sort()).toEqual(TABLES_OF_PACKAGES.map(({ name }) => name).sort());
 });
 
@@ -180,7 +185,8 @@ describe.each(readdirSync(KEPT))('the package %s of an earlier release', (file) 
 
   test('is taken in, works as it did, and leaves nothing behind when it is deleted', async () => {
     const server = await installation();
-    const { id } = (await take(server, readFileSync(path)).expect(201)).body as PackageTaken;
+    const { id, unvouched } = (await take(server, readFileSync(path)).expect(201)).body as PackageTaken;
+    expect(unvouched).toContainEqual(expect.stringMatching(/entries, from 1 on, say is not proved/));
     const get = async <T>(address: string) =>
       (await server.get(`/api/reviews/${id}${address}`).expect(200)).body as T;
     const rows = await allRows(server);

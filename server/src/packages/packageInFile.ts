@@ -6,14 +6,17 @@
 import { createHash } from 'node:crypto';
 import {
   CRATE_METADATA,
-  isRun,
   ledgerVerifier,
   readCrate,
+  readLedgerFile,
   readSeal,
-  resultFingerprint,
+  verifyLedger,
+  type AboutLedger,
   type Crate,
   type CrateFile,
   type LedgerContent,
+  type LedgerEntry,
+  type Seal,
 } from '@even-lantern/core';
 import yauzl from 'yauzl';
 import { listedOf } from '../ledger/ledgerSummary.js';
@@ -22,6 +25,7 @@ import { misfitIn, type TableDescription } from '../store/description.js';
 import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
 import type { RawRow } from '../store/rawRows.js';
 import { ScratchStore } from '../store/scratchStore.js';
+import { HeldToLedger, ledgerFiles, type EntryOf } from './heldToLedger.js';
 import type { TableShape } from './packageTables.js';
 
 export interface PackageTask {
@@ -42,11 +46,15 @@ export interface PackageRead {
   /** what does not fit, in sentences */
   troubles: string[];
   rows: number;
+  /** what its ledger cannot vouch for, in sentences */
+  unvouched: string[];
 }
 
 const MOST_TROUBLES = 20;
 const MOST_FILES = 100;
 const MOST_METADATA_BYTES = 1_000_000;
+const MOST_LEDGER_BYTES = 300_000_000;
+const LEDGER_JSON = 'ledger.json';
 type Row = Record<string, unknown>;
 
 class Trouble extends Error {}
@@ -56,12 +64,14 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
   let crate: Crate | null = null;
   let rows = 0;
   let upgraded = false;
+  let unvouched: string[] = [];
   try {
     const zip = await openZip(task.path);
     try {
       const read = await lookThrough(zip, task, troubles);
       crate = read.crate;
       rows = read.rows;
+      unvouched = read.unvouched;
       if (read.earlier !== null && troubles.length === 0) {
         upgraded = await broughtUp(read.earlier, task.path, troubles);
       }
@@ -83,6 +93,7 @@ export async function packageInFile(task: PackageTask): Promise<PackageRead> {
     upgraded,
     troubles: troubles.slice(0, MOST_TROUBLES),
     rows,
+    unvouched,
   };
 }
 
@@ -98,7 +109,7 @@ async function lookThrough(
   zip: yauzl.ZipFile,
   { shapes: present, versions, scratch }: PackageTask,
   troubles: string[],
-): Promise<{ crate: Crate; rows: number; earlier: Earlier | null }> {
+): Promise<{ crate: Crate; rows: number; earlier: Earlier | null; unvouched: string[] }> {
   const entries = await entriesIn(zip, MOST_FILES);
   const described = entries.get(CRATE_METADATA);
   if (described === undefined)
@@ -124,7 +135,7 @@ async function lookThrough(
     if (!files.has(path)) troubles.push(`The table ${path} is missing.`);
   }
   for (const path of files.keys()) if (!entries.has(path)) troubles.push(`The file ${path} is missing.`);
-  if (troubles.length > 0) return { crate, rows: 0, earlier };
+  if (troubles.length > 0) return { crate, rows: 0, earlier, unvouched: [] };
   const check = new Check(crate, troubles, store === null);
   let rows = 0;
   // In the order in which tables refer to others.
@@ -135,14 +146,26 @@ async function lookThrough(
     if (file === undefined || entry === undefined) continue;
     rows += await lookAtTable(zip, entry, file, name, shape, check);
     files.delete(path);
-    if (troubles.length > MOST_TROUBLES) return { crate, rows, earlier };
+    if (troubles.length > MOST_TROUBLES) return { crate, rows, earlier, unvouched: [] };
   }
+  const { ledger, unvouched } = check.end();
+  const due = ledger === null ? new Map<string, string>() : ledgerFiles(ledger, check.about());
   for (const file of files.values()) {
     const entry = entries.get(file.path);
-    if (entry !== undefined) await lookAtFile(zip, entry, file, troubles);
+    if (entry === undefined) continue;
+    await lookAtFile(zip, entry, file, troubles);
+    const sha256 = due.get(file.path);
+    if (sha256 === undefined || sha256 === file.sha256) continue;
+    // Another release may have put it in other words; the chain is told by its hashes all the same.
+    if (file.path !== LEDGER_JSON) {
+      unvouched.push(
+        `${file.path} is not what this release writes of the ledger, so read the ledger itself.`,
+      );
+    } else if (!isOfChain((await bytesOf(zip, entry, MOST_LEDGER_BYTES)).toString('utf8'), crate)) {
+      troubles.push(`${file.path} is not the ledger of the package.`);
+    }
   }
-  check.end();
-  return { crate, rows, earlier };
+  return { crate, rows, earlier, unvouched };
 }
 
 /** The tables of a package of an earlier version, and the store in which they are brought up. */
@@ -266,9 +289,9 @@ async function lookAtFile(
 class Check {
   private readonly ids = new Map<string, Set<string>>();
   private readonly verifier;
-  /** by run: what its entry says of the records found */
-  private readonly said = new Map<string, { fingerprint: string; entry: number }>();
-  private readonly found = new Map<string, string[]>();
+  private readonly seal: Seal;
+  private readonly held: HeldToLedger;
+  private title = '';
 
   constructor(
     private readonly crate: Crate,
@@ -278,7 +301,15 @@ class Check {
   ) {
     const seal = readSeal(crate.seal);
     if (!seal.ok) this.tell('It has no seal of the ledger.');
+    this.seal = seal.ok ? seal.seal : { entries: 0, hash: null };
     this.verifier = ledgerVerifier(seal.ok ? seal.seal : null, sha256);
+    this.held = new HeldToLedger((trouble) => this.tell(trouble));
+  }
+
+  /** What the files of the ledger tell of the whole. */
+  about(): AboutLedger {
+    const { id, exportedAt } = this.crate;
+    return { review: { id, title: this.title }, exportedAt, seal: this.seal };
   }
 
   tell(trouble: string): void {
@@ -312,12 +343,8 @@ class Check {
     }
     if (name === 'run' && row['status'] === 'running') this.tell(`${at}: the run had not ended.`);
     if (name === 'ledger_entry') this.entry(row, at);
-    if (name === 'run_record' || name === 'elsewhere_record') {
-      const source = String(row['runId'] ?? row['searchId']);
-      let found = this.found.get(source);
-      if (found === undefined) this.found.set(source, (found = []));
-      found.push(String(row['accession']));
-    }
+    if (name === 'review') this.title = String(row['title']);
+    this.held.row(name, row, at);
   }
 
   private readonly entries: { row: Row; at: string }[] = [];
@@ -326,12 +353,16 @@ class Check {
     this.entries.push({ row, at });
   }
 
-  /** What can be told only when all has been seen. */
-  end(): void {
+  /** What can be told only when all has been seen. @returns the entries of the chain; null where it does not hold */
+  end(): { ledger: LedgerEntry[] | null; unvouched: string[] } {
+    const chain: EntryOf[] = [];
     const inOrder = this.entries.sort((a, b) => Number(a.row['entry']) - Number(b.row['entry']));
     for (const { row, at } of inOrder) {
       const content = parsed(String(row['content'])) as LedgerContent | null;
-      if (content === null || !canBeListed(content)) return this.tell(`${at}: its content cannot be read.`);
+      if (content === null || !canBeListed(content)) {
+        this.tell(`${at}: its content cannot be read.`);
+        return { ledger: null, unvouched: [] };
+      }
       const { previousHash, hash, runId, searchId } = row as {
         previousHash: string | null;
         hash: string;
@@ -339,27 +370,26 @@ class Check {
         searchId?: string | null;
       };
       if (content.entry !== row['entry']) this.tell(`${at}: its content is that of another entry.`);
-      this.verifier.take({ content, previousHash, hash });
-      if (content.kind === 'elsewhere' && content.file !== null) {
-        const found = this.found.get(searchId ?? runId ?? '')?.length ?? 0;
-        if (found !== content.file.records) {
-          this.tell(`The records of entry ${content.entry} are not as many as its file held.`);
-        }
-      }
-      if (isRun(content) && runId !== null) {
-        this.said.set(runId, { fingerprint: content.fingerprint, entry: content.entry });
-      }
+      const entry = { content, previousHash, hash };
+      this.verifier.take(entry);
+      chain.push({ entry, runId, searchId: searchId ?? null });
     }
     const { broken, fit } = this.verifier.end();
     if (broken !== null) this.tell(`The ledger does not hold: entry ${broken.entry} does not fit the chain.`);
     else if (fit !== null && fit !== 'same')
       this.tell('The ledger does not end at the seal that the package tells.');
-    for (const [runId, { fingerprint, entry }] of this.said) {
-      if (resultFingerprint(this.found.get(runId) ?? []) !== fingerprint) {
-        this.tell(`The records of the run of entry ${entry} are not those that the entry tells of.`);
-      }
-    }
+    const unvouched = this.held.end(chain);
+    return { ledger: broken === null ? chain.map(({ entry }) => entry) : null, unvouched };
   }
+}
+
+/** Whether a file of the ledger has the chain that the package has. Hashes cover what entries say. */
+function isOfChain(text: string, { seal }: Crate): boolean {
+  const file = readLedgerFile(text);
+  const kept = readSeal(seal);
+  if (!file.ok || !kept.ok) return false;
+  const { broken, fit } = verifyLedger(file.entries, kept.seal);
+  return broken === null && fit === 'same';
 }
 
 /** What is wrong with the columns of a row; null where nothing is. @param table of this program; null where there is none */

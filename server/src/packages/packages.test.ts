@@ -15,7 +15,7 @@ import { RunsService } from '../runs/runsService.js';
 import { Store } from '../store/store.js';
 import { faultyConnector, type FaultyConnector } from '../testing/faultyConnector.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
-import { changeCrate, forge, METADATA, repacked, unpacked } from '../testing/packageFiles.js';
+import { changeCrate, forge, forgeFile, METADATA, repacked, unpacked } from '../testing/packageFiles.js';
 import { RecordRow } from '../store/entities.js';
 import { TABLES_OF_PACKAGES } from '../store/tables.js';
 
@@ -86,6 +86,10 @@ const without = (text: string, part: string) =>
     .split('\n')
     .filter((line) => line === '' || !line.includes(part))
     .join('\n');
+const retitled = (text: string) =>
+  text
+    .replaceAll(/\\"title\\":\\"[^"\\]+\\"/g, '\\"title\\":\\"Forged\\"')
+    .replaceAll(/"title":"[^"]+"/g, '"title":"Forged"');
 const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['a changed file', 'was changed: its SHA-256 is another', (files) => files.set('data/term.ndjson', Buffer.from(inTable(files, 'term').replace('light', 'night')))],
   ['a missing table', 'The file data/run.ndjson is missing', (files) => files.delete('data/run.ndjson')],
@@ -97,6 +101,12 @@ const FORGERIES: [string, string, (files: Map<string, Buffer>) => void][] = [
   ['an entry that was cut off', 'does not end at the seal', (files) => forge(files, 'ledger_entry', (text) => text.split('\n').filter((line) => !line.includes('"entry":3,')).join('\n'))],
   ['a record that was taken out', 'The records of the run of entry 1 are not those', (files) => forge(files, 'run_record', (text) => without(text, '"rank":20,'))],
   ['a record of a search elsewhere taken out', 'The records of entry 3 are not as many as its file held', (files) => forge(files, 'elsewhere_record', () => '')],
+  ['another title of a record', 'its title is not that of its record', (files) => forge(files, 'record', (text) => text.replace(/"title":"[^"]+"/, '"title":"Forged"'))],
+  ['a record that says something else', 'it says something else than when it was found', (files) => forge(files, 'record', retitled)],
+  ['records whose digests were made anew', 'The records of entry 1 do not say what they said', (files) => { forge(files, 'record', retitled); forge(files, 'run_record', (text) => text.replace(/"digest":"[^"]+"/g, (_all) => `"digest":"${'0'.repeat(64)}"`)); }],
+  ['another strategy of a version', 'its state is not that of its digest', (files) => forge(files, 'strategy_version', (text) => text.replace('light', 'night'))],
+  ['a version with a digest made anew', 'The strategy of entry 1 is not the version', (files) => forge(files, 'strategy_version', (text) => text.replaceAll(/"digest":"[^"]+"/g, `"digest":"${'0'.repeat(64)}"`))],
+  ['another ledger as JSON', 'ledger.json is not the ledger of the package', (files) => forgeFile(files, 'ledger.json', (text) => text.replace('"hits": 25', '"hits": 26'))],
   ['a row that is no row', 'term, row 1: it is no row', (files) => forge(files, 'term', (text) => `[]\n${text}`)],
   ['a column more', 'there is no column “evil”', (files) => forge(files, 'term', (text) => text.replace('{', '{"evil":1,'))],
   ['a column of another kind', 'its position should be a number', (files) => forge(files, 'term', (text) => text.replace(/"position":\d+/, '"position":"1; DROP TABLE term"'))],

@@ -35,6 +35,9 @@ const MOST_FILES = 100;
 /** Rows that are kept in one change, so that others are served in between. */
 const BATCH = 60;
 
+/** What was kept of a package. */
+type Kept = Omit<PackageTaken, 'seal' | 'unvouched'>;
+
 /** A whole review as one file, and back again. */
 @Injectable()
 export class PackagesService implements OnApplicationShutdown {
@@ -100,7 +103,7 @@ export class PackagesService implements OnApplicationShutdown {
     tell({ phase: 'reading', bytes: 0, total: null });
     const shapes = tableShapes(this.store.read);
     const task = { path, shapes, versions: TABLE_VERSIONS, scratch };
-    const { crate, troubles, upgraded } = await this.looked(task, signal);
+    const { crate, troubles, upgraded, unvouched } = await this.looked(task, signal);
     if (crate === null) {
       throw badInput(troubles.map((message) => ({ path: 'file', message })));
     }
@@ -113,7 +116,8 @@ export class PackagesService implements OnApplicationShutdown {
     }
     this.inHand.add(id);
     try {
-      return await this.takeReview({ id, path, scratch, upgraded }, tell, signal);
+      const taken = await this.takeReview({ id, path, scratch, upgraded }, tell, signal);
+      return { ...taken, seal: crate.seal, unvouched };
     } finally {
       this.inHand.delete(id);
     }
@@ -123,7 +127,7 @@ export class PackagesService implements OnApplicationShutdown {
     { id, path, scratch, upgraded }: { id: string; path: string; scratch: string; upgraded: boolean },
     tell: (progress: Partial<FileProgress>) => void,
     signal: AbortSignal,
-  ): Promise<PackageTaken> {
+  ): Promise<Kept> {
     const before = await this.store.read.findOneBy(ReviewRow, { id });
     if (before !== null) {
       throw conflict(
@@ -165,7 +169,7 @@ export class PackagesService implements OnApplicationShutdown {
     id: string,
     tell: (progress: Partial<FileProgress>) => void,
     signal: AbortSignal,
-  ): Promise<PackageTaken> {
+  ): Promise<Kept> {
     let rows = 0;
     let paused = 0;
     const shared = new Map<TableDescription, RawRow[]>();

@@ -42,7 +42,7 @@ test('a record that comes twice on a page is kept once, and told in the run and 
   const run = await finished(await start());
   const told = 'One record came more than once, and is kept once.';
   expect(run).toMatchObject({ status: 'complete', hits: 25, fetched: 24, remarks: [told] });
-  expect(await last()).toMatchObject({ form: 4, queryType: 'cql', hits: 25, fetched: 24, remarks: [told] });
+  expect(await last()).toMatchObject({ form: 5, queryType: 'cql', hits: 25, fetched: 24, remarks: [told] });
 });
 
 test('another record with the number of one that came before is kept, and known by what it says', async () => {

@@ -1,12 +1,12 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
-import { DIALECTS, resultFingerprint, type LedgerLimit, type LedgerLine } from '@even-lantern/core';
+import { DIALECTS, recordsDigest, resultFingerprint, type LedgerLimit, type LedgerLine } from '@even-lantern/core';
 import type { RunStatus } from '@even-lantern/contract';
-import type { EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../http/version.js';
-import { AddedDatabaseRow, PersonRow, RunRecordRow, RunRow } from '../store/entities.js';
+import { AddedDatabaseRow, PersonRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
+import { foundDigests } from '../records/foundDigests.js';
 import type { FoundRecords } from '../records/foundRecords.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { begunOf, linesOf } from './runState.js';
@@ -74,7 +74,8 @@ export class RunClosing implements BeforeApplicationShutdown {
     // Of a run that a crash cut off, the time until it was last heard of counts, not that until somebody came back.
     const endedAt = found === null ? Date.parse(row.lastAt) : Date.now();
     return this.store.write(async (manager) => {
-      const accessions = found?.accessions() ?? (await accessionsOf(manager, row.id));
+      const digests = await foundDigests(manager, { runId: row.id });
+      const accessions = found?.accessions() ?? digests.map(({ accession }) => accession);
       const person = await manager.findOneByOrFail(PersonRow, { id: row.ranBy });
       const added = await manager.findOneBy(AddedDatabaseRow, { id: row.database });
       const byHand = added !== null && added.content.how === 'hand';
@@ -97,6 +98,7 @@ export class RunClosing implements BeforeApplicationShutdown {
           fetched: accessions.length,
           remarks: row.remarks,
           fingerprint: resultFingerprint(accessions),
+          recordsDigest: recordsDigest(digests),
           startedAt: row.startedAt,
           timeZone: row.timeZone,
           durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
@@ -119,9 +121,4 @@ function limitsCounted(limits: readonly LedgerLimit[] | null, lines: readonly Le
   return (limits ?? []).map((limit) =>
     limit.line === null ? limit : { ...limit, before: hitsOf(limit.line - 1), after: hitsOf(limit.line) },
   );
-}
-
-async function accessionsOf(manager: EntityManager, runId: string): Promise<string[]> {
-  const rows = await manager.find(RunRecordRow, { where: { runId }, select: { accession: true } });
-  return rows.map(({ accession }) => accession);
 }

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
-import { crateToJson, readCrate, type Crate } from '@even-lantern/core';
+import { crateToJson, readCrate, type Crate, type CrateFile } from '@even-lantern/core';
 import { ZipFile } from 'yazl';
 import { bytesOf, entriesIn, openZip } from '../packages/zip.js';
 
@@ -28,21 +28,23 @@ export async function repacked(files: ReadonlyMap<string, Buffer>, compress = tr
 export const METADATA = 'ro-crate-metadata.json';
 /** Changes a table, and the metadata with it, as a forger would. */
 export function forge(files: Map<string, Buffer>, table: string, change: (text: string) => string): void {
-  const path = `data/${table}.ndjson`;
+  forgeFile(files, `data/${table}.ndjson`, change);
+}
+/** The same for any file. */
+export function forgeFile(files: Map<string, Buffer>, path: string, change: (text: string) => string): void {
   const bytes = Buffer.from(change(files.get(path)?.toString() ?? ''));
   files.set(path, bytes);
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  const rows = bytes.toString().split('\n').length - 1;
+  const changed = (file: CrateFile) => ({
+    ...file,
+    contentSize: bytes.length,
+    sha256,
+    rows: file.rows === null ? null : rows,
+  });
   changeCrate(files, (crate) => ({
     ...crate,
-    files: crate.files.map((file) =>
-      file.path === path
-        ? {
-            ...file,
-            contentSize: bytes.length,
-            sha256: createHash('sha256').update(bytes).digest('hex'),
-            rows: bytes.toString().split('\n').length - 1,
-          }
-        : file,
-    ),
+    files: crate.files.map((file) => (file.path === path ? changed(file) : file)),
   }));
 }
 export function changeCrate(files: Map<string, Buffer>, change: (crate: Crate) => Crate): void {

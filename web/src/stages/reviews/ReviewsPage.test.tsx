@@ -149,7 +149,14 @@ test('a review is saved as one file, and taken in from one; what does not fit is
     'GET reviews': () => [review],
     'POST packages': () =>
       fits
-        ? { id: 'r9', title: 'Taken in', rows: 12, paused: 1 }
+        ? {
+            id: 'r9',
+            title: 'Taken in',
+            rows: 12,
+            paused: 1,
+            seal: '1-ab',
+            unvouched: ['Decisions are not.'],
+          }
         : new Refusal(400, { title: 'The file data/run.ndjson is missing.' }),
   });
   const user = renderAt('/reviews', page());
@@ -165,4 +172,9 @@ test('a review is saved as one file, and taken in from one; what does not fit is
   await waitFor(() => expect(sent()).toHaveLength(2));
   await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
   expect(sent().at(-1)?.headers.get('content-type')).toBe('application/zip');
+  const open = await screen.findByRole('link', { name: 'Open the review' });
+  expect(open.getAttribute('href')).toBe('/reviews/r9');
+  for (const told of ['1-ab', 'Decisions are not.', /^1 schedule paused/]) {
+    expect(screen.getByText(told)).toBeTruthy();
+  }
 });

@@ -1,6 +1,7 @@
 import { PackageOpen } from 'lucide-react';
-import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { PackageTaken } from '@even-lantern/contract';
 import { counted } from '@even-lantern/core';
 import { problemOf } from '../../review/api/api.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
@@ -12,19 +13,11 @@ import { ProblemNote } from '../../parts/ProblemNote.js';
 /** Takes in a whole review from the file that another installation made of it. */
 export function TakePackage() {
   const [take, { error, isLoading, originalArgs }] = ledgerApi.useTakePackageMutation();
-  const navigate = useNavigate();
+  const [taken, setTaken] = useState<PackageTaken | null>(null);
   const pick = async (file: File) => {
+    setTaken(null);
     const { data } = await take({ file, job: crypto.randomUUID() });
-    if (data === undefined) return;
-    toast(
-      `“${data.title}” is here, with everything that belongs to it.`,
-      data.paused === 0
-        ? undefined
-        : {
-            description: `${counted(data.paused, 'schedule')} paused: go on with it here or there, not in both.`,
-          },
-    );
-    void navigate(`/reviews/${data.id}`);
+    if (data !== undefined) setTaken(data);
   };
   return (
     <section aria-label="A review from a file" className="flex flex-col gap-2">
@@ -47,6 +40,35 @@ export function TakePackage() {
         <FileReading job={originalArgs.job} name={originalArgs.file.name} />
       )}
       {error !== undefined && !isLoading && <ProblemNote problem={problemOf(error)} />}
+      {taken !== null && <Taken taken={taken} />}
     </section>
+  );
+}
+
+/** What came, and how far its ledger proves it. */
+function Taken({ taken: { id, title, paused, seal, unvouched } }: { taken: PackageTaken }) {
+  return (
+    <div role="status" className="rule rounded-box flex flex-col gap-2 border p-3 text-sm">
+      <p className="flex flex-wrap items-center gap-3">
+        “{title}” is here, with everything that belongs to it.
+        <Link to={`/reviews/${id}`} className="btn btn-sm btn-primary" autoFocus>
+          Open the review
+        </Link>
+      </p>
+      {paused > 0 && (
+        <p>{counted(paused, 'schedule')} paused: go on with it here or there, not in both installations.</p>
+      )}
+      <p>
+        Its ledger fits in itself, and ends at this seal. Compare the seal with one that you got in another
+        way: a ledger that somebody wrote anew fits in itself too.
+      </p>
+      <p className="break-all font-mono">{seal}</p>
+      <p>The ledger does not prove everything in the package:</p>
+      <ul className="list-disc pl-5">
+        {unvouched.map((each) => (
+          <li key={each}>{each}</li>
+        ))}
+      </ul>
+    </div>
   );
 }
