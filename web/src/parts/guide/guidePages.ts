@@ -29,6 +29,7 @@ const ORDER = [
   'records',
   'ledger',
   'packages',
+  'columns',
 ];
 const STAGES = ['question', 'concepts', 'searches', 'limits', 'records'];
 export const START = 'start';
