@@ -64,7 +64,7 @@ async function lookedThrough(path: string): Promise<{ head: Buffer; sample: Buff
 }
 
 /** @param bytes null at the end of the file */
-function goesOn(decoder: TextDecoder, bytes: Buffer | null): boolean {
+function goesOn(decoder: InstanceType<typeof TextDecoder>, bytes: Buffer | null): boolean {
   try {
     if (bytes === null) decoder.decode();
     else decoder.decode(bytes, { stream: true });
