@@ -151,4 +151,49 @@ test('each screen is named; Tab leads past the header first; what closes gives t
     await browser.press(Key.ESCAPE);
     await focusComesBackTo(before);
   }
+  await browser.press(Key.chord(Key.ALT, '3'));
+  await browser.sees('Run and log');
+  for (const [open, shown] of [
+    [Key.chord(Key.SHIFT, 'r'), 'section[aria-label^="Run in several"]'],
+    ['e', '.cm-content'],
+  ] as const) {
+    await focus('#stage');
+    await browser.press(open);
+    await browser.find(`${shown}:focus, ${shown} :focus`);
+    await browser.press(Key.ESCAPE);
+    await focusComesBackTo('stage');
+  }
+});
+
+test('enlarged to 200 %, and on a telephone, each screen can be read: lanes show their terms, nothing goes beyond the screen', async () => {
+  // 1280×800 enlarged twice is what a screen of half that is.
+  for (const [width, height] of [
+    [640, 400],
+    [400, 800],
+  ] as const) {
+    await browser.resize(width, height);
+    for (const stage of ['1', '2', '3', '4', '5']) {
+      await browser.press(Key.chord(Key.ALT, stage));
+      await browser.find('#stage h1');
+      const beyond = await browser.driver.executeScript<number>(
+        'const stage = document.getElementById("stage"); return stage.scrollWidth - stage.clientWidth',
+      );
+      expect([width, stage, beyond]).toEqual([width, stage, 0]);
+    }
+    await browser.press(Key.chord(Key.ALT, '2'));
+    const lane = await browser.find('section[aria-label^="Lane: "]');
+    // A box of no height has its rows beyond it.
+    const shown = await browser.driver.executeScript<boolean[]>(
+      `return [...arguments[0].querySelectorAll('li')].map((row) => {
+        row.scrollIntoView({ block: 'center' });
+        const { left, top, width, height } = row.getBoundingClientRect();
+        return row.contains(document.elementFromPoint(left + width / 4, top + height / 2));
+      })`,
+      lane,
+    );
+    expect(shown.length).toBeGreaterThan(1);
+    expect(shown).not.toContain(false);
+    expect(await browser.seriousFindings()).toEqual([]);
+  }
+  await browser.resize(1280, 800);
 });

@@ -21,7 +21,7 @@ interface HeaderProps {
 
 export function Header({ title, sentence, reviewId, choice, onCommands, onHelp }: HeaderProps) {
   return (
-    <header className="rule flex h-[46px] shrink-0 items-center gap-4 border-b px-4">
+    <header className="rule flex h-[2.875rem] shrink-0 items-center gap-4 border-b px-4">
       <Link to="/reviews" aria-label="Even Lantern, all reviews">
         <Mark compact />
       </Link>

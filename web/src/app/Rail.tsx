@@ -64,7 +64,7 @@ export function Rail({ context: { review, database } }: { context: ReviewContext
   return (
     <nav
       aria-label="Stages"
-      className={`rule bg-base-300 flex shrink-0 flex-col border-r py-2 max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0 ${narrow ? 'md:w-12' : 'md:w-[172px]'}`}
+      className={`rule bg-base-300 flex shrink-0 flex-col border-r py-2 max-md:flex-row max-md:border-r-0 max-md:border-b max-md:py-0 ${narrow ? 'md:w-12' : 'md:w-[10.75rem]'}`}
     >
       {stages.map(({ to, label, number, icon: Icon }) => (
         <NavLink

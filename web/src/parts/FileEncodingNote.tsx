@@ -19,7 +19,7 @@ interface FileEncodingNoteProps {
 export function FileEncodingNote({ encoding: { name, how }, onChoose }: FileEncodingNoteProps) {
   const chosen = FILE_ENCODINGS.find((each) => each === name);
   return (
-    <p className="quiet flex flex-wrap items-center gap-2 text-sm">
+    <div className="quiet flex flex-wrap items-center gap-2 text-sm">
       <span>
         Read as {name}, {HOW[how]}.
       </span>
@@ -37,6 +37,6 @@ export function FileEncodingNote({ encoding: { name, how }, onChoose }: FileEnco
           }}
         />
       )}
-    </p>
+    </div>
   );
 }

@@ -8,7 +8,7 @@ export function MayFail({ resetKey, children }: { resetKey: string; children: Re
       resetKeys={[resetKey]}
       fallbackRender={({ error, resetErrorBoundary }) => (
         <div role="alert" className="flex flex-col items-start gap-3 p-6">
-          <h1 className="text-[17px] font-bold">This page has failed</h1>
+          <h1 className="text-[1.0625rem] font-bold">This page has failed</h1>
           <p>
             Everything you saved is kept. The program failed while showing this:{' '}
             <span className="font-mono text-xs">

@@ -24,7 +24,7 @@ export function StageIntro({ stage }: { stage: string }) {
       aria-label="New here?"
       className="rule bg-base-100 flex shrink-0 items-start gap-3 border-b px-4 py-2 text-sm"
     >
-      <p className="max-w-[70rem] flex-1">
+      <p className="max-w-[70rem] flex-1 cramped:line-clamp-2">
         <b>New here?</b> {text} <GuideLink to={stage}>The guide tells more</GuideLink>
       </p>
       <button

@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
-const NARROW = '(max-width: 767px)';
+/** In the size of text that a person chose, as the styles have it. */
+const NARROW = '(max-width: 47.999rem)';
 
 function subscribe(changed: () => void): () => void {
   const narrow = matchMedia(NARROW);

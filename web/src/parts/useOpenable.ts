@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { giveBack } from './useFocusBack.js';
 
 /**
  * Something that is opened over the screen. When it closes, the focus goes back to where it was, or else to what stands
@@ -13,12 +14,7 @@ export function useOpenable(otherwise: string): { isOpen: boolean; open: () => v
     if (isOpen || had === null) return;
     before.current = null;
     // When what was open has gone, with whatever it does about the focus itself.
-    const timer = setTimeout(() => {
-      const { activeElement, body } = document;
-      if (activeElement !== null && activeElement !== body) return;
-      const back = had instanceof HTMLElement && had.isConnected && had !== body ? had : null;
-      (back ?? document.getElementById(otherwise))?.focus();
-    });
+    const timer = setTimeout(() => giveBack(had, otherwise));
     return () => clearTimeout(timer);
   }, [isOpen, otherwise]);
   return {

@@ -1,6 +1,6 @@
 import { formatCount } from '@even-lantern/core';
 import type { DatabaseProfile, Problem, Run } from '@even-lantern/contract';
-import { CircleCheck, TriangleAlert } from 'lucide-react';
+import { CircleCheck, TriangleAlert, X } from 'lucide-react';
 import { Link } from 'react-router';
 import { ProblemNote } from '../parts/ProblemNote.js';
 import type { RunsState } from './useRuns.js';
@@ -17,8 +17,11 @@ export function RunProgress({
   onOpen?: (database: string) => void;
 }) {
   const { runs: followed, refused, problem } = runs;
+  const logged = followed.filter(({ status }) => status === 'complete');
+  const others = followed.filter(({ status }) => status !== 'complete');
+  const told = refused.length + logged.length + others.filter(({ status }) => status !== 'running').length;
   return (
-    <>
+    <div className="flex flex-col gap-2 empty:hidden">
       {problem !== null && <ProblemNote problem={problem} />}
       {refused.map(({ database, problem: why }) => (
         <NotRun
@@ -28,10 +31,16 @@ export function RunProgress({
           {...(onOpen === undefined ? {} : { onOpen: () => onOpen(database) })}
         />
       ))}
-      {followed.map((run) => (
+      {others.map((run) => (
         <OneRun key={run.id} run={run} runs={runs} />
       ))}
-    </>
+      {logged.length > 0 && <Logged runs={logged} />}
+      {(told > 0 || problem !== null) && (
+        <button className="btn btn-quiet btn-xs self-start" onClick={runs.clear}>
+          <X className="h-3.5 w-3.5" aria-hidden="true" /> Clear these messages
+        </button>
+      )}
+    </div>
   );
 }
 
@@ -57,43 +66,51 @@ function NotRun({ name, why, onOpen }: { name: string; why: Problem; onOpen?: ()
 
 function OneRun({ run, runs }: { run: Run; runs: RunsState }) {
   if (run.status === 'running') return <Going run={run} stop={() => runs.stop(run.id)} />;
-  if (run.status === 'interrupted') {
-    return (
-      <div role="alert" className="problem flex gap-2">
-        <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-label="Interrupted" />
-        <div className="flex flex-col items-start gap-1">
-          <p>
-            <b>The run in {run.databaseName} was interrupted:</b> {sentence(run.reason ?? '')} What it had is
-            kept: {run.linesCounted} of {run.linesTotal} lines counted, {formatCount(run.fetched)} records
-            fetched. It is in the ledger, marked as interrupted.{' '}
-            {run.tooMany === null && 'Run it again when the database answers.'}
-          </p>
-          {run.tooMany !== null && (
-            <button
-              className="btn btn-sm"
-              onClick={() => void runs.start({ database: run.database, most: run.tooMany ?? 0 })}
-            >
-              Run again and fetch all {formatCount(run.tooMany)}
-            </button>
-          )}
-          <Remarks remarks={run.remarks} />
-        </div>
-      </div>
-    );
-  }
   return (
-    <div className="flex flex-col gap-1">
-      <p role="status" className="text-success flex items-center gap-2">
-        <CircleCheck className="h-4 w-4 shrink-0" aria-hidden="true" />
-        <span>
-          Logged, {run.databaseName}: {formatCount(run.hits ?? 0)} hits, {formatCount(run.fetched)} records
-          fetched.{' '}
-          <Link className="link" to="../records" relative="path">
-            Read them
-          </Link>
-        </span>
-      </p>
-      <Remarks remarks={run.remarks} />
+    <div role="alert" className="problem flex gap-2">
+      <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-label="Interrupted" />
+      <div className="flex flex-col items-start gap-1">
+        <p>
+          <b>The run in {run.databaseName} was interrupted:</b> {sentence(run.reason ?? '')} What it had is
+          kept: {run.linesCounted} of {run.linesTotal} lines counted, {formatCount(run.fetched)} records
+          fetched. It is in the ledger, marked as interrupted.{' '}
+          {run.tooMany === null && 'Run it again when the database answers.'}
+        </p>
+        {run.tooMany !== null && (
+          <button
+            className="btn btn-sm"
+            onClick={() => void runs.start({ database: run.database, most: run.tooMany ?? 0 })}
+          >
+            Run again and fetch all {formatCount(run.tooMany)}
+          </button>
+        )}
+        <Remarks remarks={run.remarks} />
+      </div>
+    </div>
+  );
+}
+
+/** The runs that ended well, in one list. */
+function Logged({ runs }: { runs: readonly Run[] }) {
+  return (
+    <div role="status" className="flex gap-2">
+      <CircleCheck className="text-success mt-0.5 h-4 w-4 shrink-0" aria-hidden="true" />
+      <div className="flex flex-col gap-1">
+        <ul>
+          {runs.map((run) => (
+            <li key={run.id}>
+              <span className="text-success">
+                Logged, {run.databaseName}: {formatCount(run.hits ?? 0)} hits, {formatCount(run.fetched)}{' '}
+                records fetched.
+              </span>
+              <Remarks remarks={run.remarks} />
+            </li>
+          ))}
+        </ul>
+        <Link className="link self-start" to="../records" relative="path">
+          Read them
+        </Link>
+      </div>
     </div>
   );
 }

@@ -16,6 +16,7 @@ const progress = (runs: Partial<Run>[], parts: Partial<RunsState> = {}, onOpen =
     startTogether: jest.fn(),
     follow: jest.fn(),
     stop: jest.fn(),
+    clear: jest.fn(),
     ...parts,
   };
   const rendered = renderInReview(reviewWith([]), () => (
@@ -72,4 +73,21 @@ test('what was not run says the first reason, how many more there are, and leads
   expect(told.textContent).not.toContain('b is not settled');
   await user.click(screen.getByRole('button', { name: 'Open its sheet' }));
   expect(onOpen).toHaveBeenCalledWith('db');
+});
+
+test('runs that ended well are one list with one way to the records, and all messages are cleared at once', async () => {
+  const { user, state } = progress([
+    { status: 'complete', databaseName: 'One', hits: 7, fetched: 7 },
+    { status: 'complete', databaseName: 'Another', hits: 5, fetched: 5 },
+  ]);
+  expect(screen.getAllByRole('status')).toHaveLength(1);
+  expect(screen.getAllByRole('listitem')).toHaveLength(2);
+  expect(screen.getAllByRole('link', { name: 'Read them' })).toHaveLength(1);
+  await user.click(screen.getByRole('button', { name: 'Clear these messages' }));
+  expect(state.clear).toHaveBeenCalled();
+});
+
+test('while all go on there is nothing to clear', () => {
+  progress([{ status: 'running' }]);
+  expect(screen.queryByRole('button', { name: 'Clear these messages' })).toBeNull();
 });

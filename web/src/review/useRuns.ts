@@ -20,6 +20,8 @@ export interface RunsState {
   /** Follows a run that was started elsewhere. */
   follow(run: Run): void;
   stop(id: string): void;
+  /** Takes away what is told of runs that ended, or were not started. */
+  clear(): void;
 }
 
 const NONE: readonly Run[] = [];
@@ -115,5 +117,11 @@ export function useRuns(reviewId: string): RunsState {
     },
     follow: (run) => begin([run], []),
     stop: (id) => void stopRun(id),
+    clear() {
+      setNotified((before) => new Map([...before].filter(([, { status }]) => status === 'running')));
+      setRefused(NO_REFUSALS);
+      starting.reset();
+      startingMany.reset();
+    },
   };
 }

@@ -48,7 +48,7 @@ export function ConceptsStage() {
   if (lanes.length === 0) {
     return (
       <div className="flex flex-col items-start gap-3 p-6">
-        <h1 className="text-[17px] font-bold">Concepts</h1>
+        <h1 className="text-[1.0625rem] font-bold">Concepts</h1>
         <p>You do not search on any element yet. Each element that you search on has its lanes here.</p>
         <div className="flex gap-2">
           <Link className="btn btn-primary" to="../question" relative="path">
@@ -61,11 +61,11 @@ export function ConceptsStage() {
   }
   return (
     <RoominessContext value={roominess}>
-      <div className="flex h-full min-h-0">
+      <div className="flex h-full min-h-0 cramped:h-auto cramped:min-h-full">
         <div className="flex min-w-0 flex-1 flex-col gap-2 px-4 py-3">
-          <div className="flex items-center justify-between gap-3 max-md:flex-wrap max-md:justify-start max-md:gap-y-1">
+          <div className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 max-md:justify-start">
             <div className="flex min-w-0 flex-1 items-baseline gap-3 max-md:basis-full">
-              <h1 className="text-[17px] font-bold">Concepts</h1>
+              <h1 className="text-[1.0625rem] font-bold">Concepts</h1>
               <p className="quiet truncate max-md:hidden">
                 In a lane OR, between lanes AND. Bars: <BarSign color="var(--bar-adds)" /> only this term,{' '}
                 <BarSign color="var(--bar-hits)" /> others too.
@@ -83,7 +83,7 @@ export function ConceptsStage() {
             <p aria-live="polite" className="whitespace-nowrap">
               {isFetching && <span className="quiet pr-2 text-xs">counting …</span>}
               Together{' '}
-              <b className="text-[19px]" data-testid="whole">
+              <b className="text-[1.1875rem]" data-testid="whole">
                 <Count hits={counts?.whole.hits ?? null} />
               </b>{' '}
               records
@@ -111,7 +111,7 @@ export function ConceptsStage() {
           {across !== undefined && <LaneAcross lane={across} onClose={() => select(null)} />}
           {across === undefined && (
             <TermDrag lanes={lanes} onHold={(id) => select(id, 'term', true)}>
-              <div className="flex min-h-0 flex-1 overflow-x-auto pb-1">
+              <div className="relative flex min-h-0 flex-1 overflow-x-auto pb-1 cramped:min-h-fit">
                 {lanes.map((lane, i) => {
                   const bridge = counts?.bridges.find(({ afterLaneId }) => afterLaneId === lane.id);
                   return (
@@ -126,7 +126,7 @@ export function ConceptsStage() {
                       />
                       {i < lanes.length - 1 && (
                         <div
-                          className="flex w-11 shrink-0 flex-col items-center pt-32 text-[13px]"
+                          className="flex w-11 shrink-0 flex-col items-center pt-32 text-[0.8125rem]"
                           aria-label="Lanes so far, together"
                         >
                           <span

@@ -102,7 +102,7 @@ function CutChoice({ cuts, last, more, onCut, onSpellOut }: CutChoiceProps) {
         {[...cuts].reverse().map((each) => (
           <label
             key={each.stem}
-            className={`rule cursor-pointer rounded border px-1.5 font-mono text-[12px] ${each.stem === stem ? 'bg-base-content text-base-100' : ''}`}
+            className={`rule cursor-pointer rounded border px-1.5 font-mono text-[0.75rem] ${each.stem === stem ? 'bg-base-content text-base-100' : ''}`}
           >
             <input
               type="radio"
@@ -134,7 +134,7 @@ function CutChoice({ cuts, last, more, onCut, onSpellOut }: CutChoiceProps) {
       </p>
       <ul className="max-h-48 overflow-y-auto" tabIndex={0} aria-label="Words that the cut brings in">
         {[...strangers, ...kin].slice(0, SHOWN).map(({ word, hits, kin: sameStem }) => (
-          <li key={word} className="flex justify-between gap-2 font-mono text-[12px]">
+          <li key={word} className="flex justify-between gap-2 font-mono text-[0.75rem]">
             <span className={sameStem ? '' : 'problem'}>
               {sameStem ? '' : '? '}
               {word}

@@ -87,7 +87,7 @@ export function LaneAcross({ lane, onClose }: { lane: ReviewLane; onClose: () =>
             ))}
             {words.map((term) => (
               <tr key={term.id} className="rule border-b align-top">
-                <th scope="row" className="p-2 text-left font-mono text-[12.5px] font-normal break-words">
+                <th scope="row" className="p-2 text-left font-mono text-[0.78125rem] font-normal break-words">
                   {describeTerm(term.content).text}
                 </th>
                 {columns.map((column) => (

@@ -150,7 +150,7 @@ function SplitLane({ lane, onSelect }: { lane: ReviewLane; onSelect: (id: string
                 checked={chosen.has(id)}
                 onChange={() => choose(id)}
               />
-              <span className={content.kind === 'words' ? 'font-mono text-[12.5px]' : ''}>
+              <span className={content.kind === 'words' ? 'font-mono text-[0.78125rem]' : ''}>
                 {describeTerm(content).text}
               </span>
             </label>

@@ -23,7 +23,7 @@ export function LaneBar({ counts }: { counts: LaneCounts }) {
           ))}
       </div>
       <dl
-        className="flex justify-between gap-x-1 pt-1 max-md:text-xs @max-[190px]:text-[11px]"
+        className="flex justify-between gap-x-1 pt-1 max-md:text-xs @max-[190px]:text-[0.6875rem]"
         aria-label="Found by headings only, by both, and by words only"
       >
         {parts.map(({ name, title, hits, color }) => (

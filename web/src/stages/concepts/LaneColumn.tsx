@@ -35,7 +35,7 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
     <section
       ref={setNodeRef}
       aria-label={`Lane: ${lane.name}`}
-      className={`${isOver ? 'outline-2' : ''} rule rounded-box bg-base-100 ${roomy ? 'min-w-[220px]' : 'min-w-[152px]'} @container flex min-h-0 flex-1 flex-col border max-md:min-w-[260px] md:max-w-[420px]`}
+      className={`${isOver ? 'outline-2' : ''} rule rounded-box bg-base-100 ${roomy ? 'min-w-[13.75rem]' : 'min-w-[9.5rem]'} @container flex min-h-0 flex-1 flex-col border max-md:min-w-[16.25rem] md:max-w-[26.25rem]`}
     >
       <h2 className="flex items-center gap-1.5 px-3 pt-3 leading-tight font-bold">
         <ElementTile element={lane.element?.key ?? null} />
@@ -53,7 +53,7 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
         </button>
       </h2>
       <LaneInput lane={lane} />
-      <div className="min-h-0 flex-1 overflow-y-auto px-3">
+      <div className="min-h-0 flex-1 overflow-y-auto px-3 cramped:min-h-fit cramped:overflow-visible">
         {lane.terms.length === 0 && (
           <p className="quiet py-4">
             This lane is empty. Type a word you know to see the heading it leads to and what the word itself
@@ -96,7 +96,7 @@ export function LaneColumn({ lane, counts, stale, selectedTerm, onSelect, onSele
           <LaneBar counts={total} />
         </div>
       )}
-      <div className="rule mx-3 flex items-baseline justify-between gap-2 border-t py-3 text-[15px] font-bold">
+      <div className="rule mx-3 flex items-baseline justify-between gap-2 border-t py-3 text-[0.9375rem] font-bold">
         <span className="min-w-0 leading-tight">Any of these</span>
         {lane.terms.length === 0 ? (
           <span className="quiet text-sm font-normal">nothing yet</span>

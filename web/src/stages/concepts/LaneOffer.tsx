@@ -55,7 +55,7 @@ export function WordsOffer({ text, count }: { text: string; count: TermCount | u
   return (
     <>
       <span className="flex items-baseline justify-between gap-2">
-        <span className="font-mono text-[12.5px] break-all">{text}</span>
+        <span className="font-mono text-[0.78125rem] break-all">{text}</span>
         <Numbers count={count} />
       </span>
       <span className="quiet block text-xs">Words in title, abstract, keywords</span>

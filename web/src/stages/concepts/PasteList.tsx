@@ -72,7 +72,7 @@ export function PasteList({ lane }: { lane: ReviewLane }) {
       <label className="flex flex-col gap-1">
         <span className="small-head">A list, or a piece of a published strategy</span>
         <textarea
-          className="textarea w-full font-mono text-[12.5px]"
+          className="textarea w-full font-mono text-[0.78125rem]"
           rows={5}
           autoFocus
           value={text}

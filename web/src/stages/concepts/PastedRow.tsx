@@ -44,7 +44,7 @@ function RowText({ content }: { content: TermContent }) {
   }
   return (
     <>
-      <span className="font-mono text-[12.5px] break-words">{content.text}</span>
+      <span className="font-mono text-[0.78125rem] break-words">{content.text}</span>
       {content.near !== null && <span className="quiet text-xs"> within {content.near} words</span>}
     </>
   );

@@ -57,7 +57,7 @@ export function TermRow({ term, count, laneHits, stale, selected, onSelect }: Te
       >
         <span className="flex items-baseline justify-between gap-2">
           <span
-            className={`min-w-0 flex-1 break-words ${roomy ? '' : 'leading-snug'} ${term.heldBack === null ? '' : 'quiet'} ${term.content.kind === 'words' ? 'font-mono text-[12.5px] @max-[190px]:text-[11.5px]' : ''}`}
+            className={`min-w-0 flex-1 break-words ${roomy ? '' : 'leading-snug'} ${term.heldBack === null ? '' : 'quiet'} ${term.content.kind === 'words' ? 'font-mono text-[0.78125rem] @max-[190px]:text-[0.71875rem]' : ''}`}
           >
             <span className={term.heldBack === null ? '' : 'line-through'}>{text}</span>
             {!roomy && <span className="quiet font-sans text-xs"> {details.join(', ')}</span>}

@@ -62,7 +62,7 @@ export function Variants({
         {(all ? shown : found).map(({ variant, content: other, count }) => (
           <li key={keyOf(variant.text, variant.near)} className="flex items-center gap-2 py-0.5">
             <span className="min-w-0 flex-1">
-              <span className="font-mono text-[12.5px] break-words">{variant.text}</span>
+              <span className="font-mono text-[0.78125rem] break-words">{variant.text}</span>
               <span className="quiet block text-xs">
                 {variant.near === null ? variant.reason : `within ${variant.near} words of each other`}
               </span>

@@ -43,7 +43,7 @@ export function WordsOptions({
       <label className="flex flex-col gap-1">
         <span className="small-head">Words</span>
         <input
-          className="input w-full font-mono text-[13px]"
+          className="input w-full font-mono text-[0.8125rem]"
           value={text}
           aria-invalid={!phrase.ok}
           onChange={(event) => setText(event.target.value)}

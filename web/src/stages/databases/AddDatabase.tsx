@@ -28,7 +28,7 @@ export function AddDatabase() {
         <Link className="link text-sm" to=".." relative="path">
           Where to search
         </Link>
-        <h1 className="text-[17px] font-bold">Add a database</h1>
+        <h1 className="text-[1.0625rem] font-bold">Add a database</h1>
       </div>
       <fieldset className="flex flex-wrap gap-x-8 gap-y-2">
         <legend className="sr-only">How it is reached</legend>

@@ -20,7 +20,7 @@ export function ChangeDatabase() {
         <Link className="link text-sm" to="../.." relative="path">
           Where to search
         </Link>
-        <h1 className="text-[17px] font-bold">
+        <h1 className="text-[1.0625rem] font-bold">
           {data === undefined ? 'What is said of it' : `What is said of ${data.name}`}
         </h1>
         <p className="quiet">

@@ -41,7 +41,7 @@ export function DatabasesStage() {
     <div className="flex max-w-5xl flex-col gap-4 px-5 py-3">
       <div>
         <div className="flex flex-wrap items-baseline justify-between gap-3">
-          <h1 className="text-[17px] font-bold">Where to search</h1>
+          <h1 className="text-[1.0625rem] font-bold">Where to search</h1>
           <Link className="btn btn-sm btn-quiet" to="add">
             <Plus className="h-4 w-4" aria-hidden="true" /> Add a database
           </Link>

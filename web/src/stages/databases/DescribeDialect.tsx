@@ -156,7 +156,7 @@ export function DescribeDialect({ dialect, indexes, hasVocabulary, onChange }: D
           <h3 className="small-head">So an example reads there</h3>
           <pre
             data-testid="example"
-            className="rule bg-base-100 rounded-box border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
+            className="rule bg-base-100 rounded-box border p-3 font-mono text-[0.78125rem] leading-6 break-words whitespace-pre-wrap"
           >
             <OwnString text={text} losses={losses} />
           </pre>

@@ -41,7 +41,9 @@ export function Description({ database, overlap, linked = false }: DescriptionPr
   ];
   return (
     <div className="flex min-w-0 flex-col gap-1">
-      <Heading className={`flex flex-wrap items-baseline gap-x-3 font-bold ${linked ? '' : 'text-[17px]'}`}>
+      <Heading
+        className={`flex flex-wrap items-baseline gap-x-3 font-bold ${linked ? '' : 'text-[1.0625rem]'}`}
+      >
         {linked ? (
           <Link className="link" to={`/reviews/${review.id}/databases/${database.id}`}>
             {database.name}

@@ -36,7 +36,7 @@ export function AboutEntry({ entry, about }: { entry: LedgerEntry; about: readon
       )}
       <ul>
         {about.map(({ content, hash }) => (
-          <li key={hash} className="rule border-t py-1 text-[13px]">
+          <li key={hash} className="rule border-t py-1 text-[0.8125rem]">
             {content.kind === 'correction' && (
               <p>
                 <b>{content.what}:</b> <del className="quiet">{content.was}</del>{' '}

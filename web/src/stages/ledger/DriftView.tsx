@@ -122,7 +122,7 @@ function Counts({ drift: { counts }, filter, onChoose }: CountsProps) {
   const sides = SIDES.filter(([side]) => sum(counts[side]) > 0);
   if (sides.length === 0) return null;
   return (
-    <table className="w-fit text-[13px]">
+    <table className="w-fit text-[0.8125rem]">
       <tbody>
         {sides.map(([side, name]) => (
           <tr key={side} className="rule border-t align-baseline">
@@ -160,7 +160,7 @@ function Counts({ drift: { counts }, filter, onChoose }: CountsProps) {
 function Records({ drift: { records }, busy }: { drift: Drift; busy: boolean }) {
   if (records.length === 0) return null;
   return (
-    <table className="w-full text-[13px]" aria-busy={busy}>
+    <table className="w-full text-[0.8125rem]" aria-busy={busy}>
       <thead className="small-head text-left">
         <tr>
           <th className="w-40">Why</th>

@@ -65,7 +65,7 @@ function Whole({ detail, broken }: { detail: LedgerEntryDetail; broken: boolean 
     <article className="flex flex-col gap-4">
       <div>
         <p className="small-head">Entry {content.entry} of the ledger</p>
-        <h1 className="text-[17px] font-bold">{titleOf(detail.entry)}</h1>
+        <h1 className="text-[1.0625rem] font-bold">{titleOf(detail.entry)}</h1>
         {isRun(content) && content.outcome === 'interrupted' && (
           <p className="problem flex gap-2">
             <TriangleAlert className="mt-0.5 h-4 w-4 shrink-0" aria-hidden="true" />

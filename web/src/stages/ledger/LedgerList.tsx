@@ -49,7 +49,7 @@ export function LedgerList({
   return (
     <section aria-label="Ledger" tabIndex={0} className="rule max-h-[60vh] overflow-auto border-b px-4 py-3">
       <div className="flex flex-wrap items-center gap-2 pb-2">
-        <h2 className="pr-2 text-[17px] font-bold">Ledger</h2>
+        <h2 className="pr-2 text-[1.0625rem] font-bold">Ledger</h2>
         <LedgerFilter filter={filter} onChange={setFilter} />
         <span className="ml-auto flex flex-wrap gap-2">
           <button

@@ -44,7 +44,7 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
         <LedgerList reviewId={reviewId} ledger={ledger} schedules={schedules} onClose={() => show(false)} />
       )}
       <button
-        className="flex w-full cursor-pointer items-center gap-4 px-4 py-1.5 text-left text-[13px]"
+        className="flex w-full cursor-pointer items-center gap-4 px-4 py-1.5 text-left text-[0.8125rem]"
         aria-expanded={open}
         onClick={() => show(!open)}
       >

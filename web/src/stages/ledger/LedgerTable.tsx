@@ -16,7 +16,7 @@ interface LedgerTableProps {
 /** Entries of the ledger, a row each. */
 export function LedgerTable({ reviewId, entries, busy, onOpen }: LedgerTableProps) {
   return (
-    <table className="w-full text-[13px]" aria-busy={busy}>
+    <table className="w-full text-[0.8125rem]" aria-busy={busy}>
       <thead className="small-head text-left">
         <tr>
           <th className="count w-12 pr-3">Entry</th>

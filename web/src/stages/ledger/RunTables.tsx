@@ -5,7 +5,7 @@ import { format } from 'date-fns';
 export function RunTables({ content }: { content: RunContent }) {
   return (
     <>
-      <table className="w-full text-[13px]">
+      <table className="w-full text-[0.8125rem]">
         <thead className="small-head text-left">
           <tr>
             <th className="w-10">Line</th>
@@ -55,7 +55,7 @@ type Item = readonly [what: string, how: string, by: string, at: string];
 function Listed({ title, items }: { title: string; items: readonly Item[] }) {
   if (items.length === 0) return null;
   return (
-    <section aria-label={title} className="text-[13px]">
+    <section aria-label={title} className="text-[0.8125rem]">
       <h2 className="small-head">{title}</h2>
       <ul>
         {items.map(([what, how, by, at], i) => (
@@ -76,7 +76,7 @@ function Limits({ limits }: { limits: readonly LedgerLimit[] }) {
   if (limits.length === 0) return null;
   const hits = (count: number | null) => (count === null ? 'not counted' : formatCount(count));
   return (
-    <table className="w-full text-[13px]">
+    <table className="w-full text-[0.8125rem]">
       <thead className="small-head text-left">
         <tr>
           <th className="w-2/5">Limit</th>

@@ -140,7 +140,7 @@ export function LimitRow({
         </p>
       </div>
       <div className="flex w-24 shrink-0 flex-col items-end">
-        <span className={`text-[15px] font-bold ${stale ? 'quiet' : ''}`}>
+        <span className={`text-[0.9375rem] font-bold ${stale ? 'quiet' : ''}`}>
           <Count hits={step?.remains.hits ?? null} error={step?.remains.error ?? null} />
         </span>
         <span className="quiet count text-xs">{lossText(step?.lost ?? null)}</span>

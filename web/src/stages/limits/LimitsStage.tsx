@@ -46,7 +46,7 @@ export function LimitsStage() {
       <div className="flex min-w-0 flex-1 flex-col gap-2 overflow-y-auto px-5 py-3">
         <div className="flex flex-wrap items-center justify-between gap-3">
           <div className="flex items-baseline gap-3">
-            <h1 className="text-[17px] font-bold">Limits</h1>
+            <h1 className="text-[1.0625rem] font-bold">Limits</h1>
             <p className="quiet">What each one takes away, and why it is there.</p>
           </div>
           <div className="flex flex-wrap items-center gap-2">

@@ -27,7 +27,7 @@ export function Profile({ inHand, profile, stale }: ProfileProps) {
         <p className="min-w-0 flex-1">
           <b>All concepts</b> <span className="quiet">before any limit</span>
         </p>
-        <span className="w-24 text-right text-[15px] font-bold">
+        <span className="w-24 text-right text-[0.9375rem] font-bold">
           <Count hits={profile?.before.hits ?? null} error={profile?.before.error ?? null} />
         </span>
         <span className="w-8" />
@@ -62,7 +62,7 @@ export function Profile({ inHand, profile, stale }: ProfileProps) {
             {reasonsText(review.limits)}
           </span>
         </p>
-        <b className="w-24 text-right text-[19px]" aria-live="polite" data-testid="remains">
+        <b className="w-24 text-right text-[1.1875rem]" aria-live="polite" data-testid="remains">
           <Count hits={profile?.remains.hits ?? null} error={profile?.remains.error ?? null} />
         </b>
         <span className="w-8" />

@@ -140,7 +140,7 @@ function Term({
           onChange={onTurn}
         />
         <span className={`min-w-0 flex-1 break-words ${chosen ? '' : 'quiet line-through'}`}>
-          <span className={isHeading ? '' : 'font-mono text-[12.5px]'}>{text}</span>
+          <span className={isHeading ? '' : 'font-mono text-[0.78125rem]'}>{text}</span>
           {isHeading && <span className="quiet text-xs"> with narrower</span>}
           {reason !== null && <span className="quiet block text-xs">{reason}</span>}
         </span>

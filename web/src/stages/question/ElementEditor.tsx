@@ -55,7 +55,7 @@ export function ElementEditor({
       </span>
       <div className="flex min-w-0 flex-col gap-1">
         <textarea
-          className="textarea field-sizing-content min-h-8 w-full resize-none px-2 py-1 text-[15px]"
+          className="textarea field-sizing-content min-h-8 w-full resize-none px-2 py-1 text-[0.9375rem]"
           rows={1}
           maxLength={2000}
           aria-label={shape.asks}

@@ -40,7 +40,7 @@ export function QuestionStage() {
       )}
       <div className="flex min-w-0 flex-1 flex-col gap-3 px-6 py-3">
         <div className="flex flex-wrap items-baseline gap-x-3">
-          <h1 className="text-[17px] font-bold">Question</h1>
+          <h1 className="text-[1.0625rem] font-bold">Question</h1>
           <p className="quiet flex-1 max-md:hidden">
             Write what you know; leave the rest open. It is saved as you write.
           </p>

@@ -12,7 +12,7 @@ export function FoundBy({ id }: { id: string }) {
   return (
     <section aria-label="Found by">
       <h3 className="small-head">Found by</h3>
-      <ul className="text-[13px]">
+      <ul className="text-[0.8125rem]">
         {currentData.map(({ entry, release, at, rank, lines, elsewhere }) => (
           <li key={entry}>
             <Link className="link" to={`/reviews/${review.id}/ledger/${entry}`}>

@@ -11,9 +11,9 @@ export function Narrowing({ desk, all }: { desk: Desk; all: number }) {
   return (
     <aside
       aria-label="Narrow"
-      className="rule flex w-[168px] shrink-0 flex-col gap-3 overflow-y-auto border-r px-3 py-3 max-md:w-auto max-md:flex-row max-md:border-r-0 max-md:border-b"
+      className="rule flex w-[10.5rem] shrink-0 flex-col gap-3 overflow-y-auto border-r px-3 py-3 max-md:w-auto max-md:flex-row max-md:flex-wrap max-md:border-r-0 max-md:border-b"
     >
-      <fieldset>
+      <fieldset className="max-md:flex max-md:max-w-xs max-md:flex-wrap max-md:content-start max-md:gap-x-3">
         <legend className="small-head pb-1">Decision</legend>
         {(['any', ...DECISIONS] as const).map((each) => (
           <Radio

@@ -42,8 +42,8 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
       aria-label="Record"
       className="bg-base-100 relative flex h-full flex-col gap-3 overflow-y-auto px-6 py-4"
     >
-      <p className="quiet text-[13px]">{sourceOf(record)}</p>
-      <h2 className="font-serif text-[21px] leading-[1.25] font-semibold">
+      <p className="quiet text-[0.8125rem]">{sourceOf(record)}</p>
+      <h2 className="font-serif text-[1.3125rem] leading-[1.25] font-semibold">
         <Highlighted text={record.title} layers={layersFor(lanes, 'title', 0)} />
       </h2>
       <p className="quiet">{record.authors.map(({ family, given }) => `${family} ${given}`).join(', ')}</p>
@@ -58,7 +58,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
             {label} <kbd className="font-mono text-xs font-normal">{key}</kbd>
           </button>
         ))}
-        <span className="quiet ml-auto text-[13px]">
+        <span className="quiet ml-auto text-[0.8125rem]">
           {[record.publicationTypes.join(', '), record.accession].filter((part) => part !== '').join(' · ')}
         </span>
       </div>
@@ -87,7 +87,7 @@ export function ReadingPane({ id, onDecide }: { id: string; onDecide: (decision:
               <li
                 key={label}
                 title={matched.has(label) ? 'A heading of this search found it' : undefined}
-                className={`rule rounded border px-2 py-0.5 text-[13px] ${central ? 'font-bold' : ''} ${matched.has(label) ? 'bg-base-300' : ''}`}
+                className={`rule rounded border px-2 py-0.5 text-[0.8125rem] ${central ? 'font-bold' : ''} ${matched.has(label) ? 'bg-base-300' : ''}`}
               >
                 {[label, ...subheadings].join(', ')}
                 {central && <span className="sr-only"> (central)</span>}
@@ -117,7 +117,7 @@ function Abstract({
   const sections = sectionsOf(record, 'abstract');
   let at = -1;
   return (
-    <div className="flex flex-col gap-2 font-serif text-[15.5px] leading-[1.45]">
+    <div className="flex flex-col gap-2 font-serif text-[0.96875rem] leading-[1.45]">
       {record.abstract.map(({ label, text }) => {
         const labelAt = label === null ? null : (at += 1);
         const textAt = (at += 1);

@@ -2,12 +2,14 @@ import { emptyRecord } from '@even-lantern/core';
 import type { Decision, RecordRow } from '@even-lantern/contract';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { Check, CircleHelp, X } from 'lucide-react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Highlighted } from './Highlighted.js';
 import { layersFor, useRecordHighlights } from './useLaneHighlights.js';
 import type { RecordPages } from './useRecordPages.js';
 
-const ROW_HEIGHT = 77;
+/** Two lines of title and one below, in the size of text that a person chose. */
+const ROW_REM = 4.8125;
+const NORMAL_TEXT_PX = 16;
 
 const BLANK = emptyRecord();
 
@@ -22,10 +24,11 @@ interface RecordListProps {
 export function RecordList({ pages, openId, position, onOpen }: RecordListProps) {
   const box = useRef<HTMLDivElement>(null);
   const highlightsOf = useRecordHighlights();
+  const [rowHeight] = useState(() => ROW_REM * rootTextSize());
   const list = useVirtualizer({
     count: pages.total,
     getScrollElement: () => box.current,
-    estimateSize: () => ROW_HEIGHT,
+    estimateSize: () => rowHeight,
     overscan: 8,
   });
   const items = list.getVirtualItems();
@@ -47,6 +50,7 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
       tabIndex={0}
       role="listbox"
       aria-label="Records"
+      aria-activedescendant={openId === null ? undefined : optionId(openId)}
     >
       <div style={{ height: list.getTotalSize(), position: 'relative' }}>
         {items.map(({ index, start }) => {
@@ -55,13 +59,14 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
           return (
             <div
               key={row?.id ?? index}
+              id={row && optionId(row.id)}
               role="option"
               aria-selected={open}
               aria-setsize={pages.total}
               aria-posinset={index + 1}
               onClick={() => row && onOpen(row.id)}
               className={`rule absolute inset-x-0 flex cursor-pointer gap-2 border-b border-l-[3px] px-3 py-2 ${open ? 'bg-base-100 border-l-base-content' : 'border-l-transparent'}`}
-              style={{ height: ROW_HEIGHT, transform: `translateY(${start}px)` }}
+              style={{ height: rowHeight, transform: `translateY(${start}px)` }}
             >
               {row === undefined ? (
                 <span className="quiet">…</span>
@@ -71,7 +76,7 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
                     <DecisionMark decision={row.decision} />
                   </span>
                   <span className="min-w-0">
-                    <span className="line-clamp-2 pb-[3px] font-serif text-[15px] leading-[1.3]">
+                    <span className="line-clamp-2 pb-[3px] font-serif text-[0.9375rem] leading-[1.3]">
                       <Highlighted
                         text={row.title}
                         layers={layersFor(
@@ -97,6 +102,13 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
       </div>
     </div>
   );
+}
+
+const optionId = (recordId: string) => `record-${recordId}`;
+
+/** In pixels. */
+function rootTextSize(): number {
+  return parseFloat(getComputedStyle(document.documentElement).fontSize) || NORMAL_TEXT_PX;
 }
 
 /** The design, unless it is what the database calls it anyway. */

@@ -15,6 +15,7 @@ export function RecordsStage() {
   const desk = useDesk();
   const { pages, design, openId, position } = desk;
   const narrow = useNarrowScreen();
+  const opened = position === null ? undefined : pages.row(position);
 
   if (pages.error !== undefined) {
     return (
@@ -28,7 +29,7 @@ export function RecordsStage() {
   if (all === 0) {
     return (
       <div className="flex flex-col items-start gap-3 p-6">
-        <h1 className="text-[17px] font-bold">Records</h1>
+        <h1 className="text-[1.0625rem] font-bold">Records</h1>
         <p>No records yet. They arrive when you run and log a strategy.</p>
         <Link className="btn btn-primary" to="../searches" relative="path">
           Go to Searches
@@ -37,19 +38,29 @@ export function RecordsStage() {
     );
   }
   return (
-    <div className="flex h-full min-h-0 max-md:flex-col">
+    <div className="flex h-full min-h-0 max-md:flex-col cramped:h-auto">
       <Narrowing desk={desk} all={all} />
-      <Group key={String(narrow)} orientation={narrow ? 'vertical' : 'horizontal'} className="min-h-0 flex-1">
+      <Group
+        key={String(narrow)}
+        orientation={narrow ? 'vertical' : 'horizontal'}
+        className="min-h-0 flex-1 cramped:!h-[40rem] cramped:flex-none"
+      >
         <Panel defaultSize="44%" minSize="25%">
           <div className="flex h-full min-h-0 flex-col">
             <div className="flex items-baseline gap-3 px-4 pt-3 pb-2">
-              <h1 className="text-[17px] font-bold">Records</h1>
+              <h1 className="text-[1.0625rem] font-bold">Records</h1>
               <p className="quiet count" data-testid="position">
                 {position === null
                   ? formatCount(pages.total)
                   : `${formatCount(position + 1)} of ${formatCount(pages.total)}`}
               </p>
             </div>
+            {/* The keys go on wherever the focus is, so it is told here which record is open. */}
+            <p className="sr-only" aria-live="polite" data-testid="told">
+              {position !== null &&
+                opened !== undefined &&
+                `${position + 1} of ${pages.total}: ${opened.title}`}
+            </p>
             {pages.total === 0 ? (
               <p className="quiet px-4">
                 {design === null ? 'No record has this decision.' : 'No record has this decision and design.'}

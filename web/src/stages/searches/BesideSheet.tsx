@@ -28,7 +28,7 @@ export function BesideSheet({ sheet, database, chosen, panes, onCopy }: BesideSh
   const mend = useMend();
   const numberOf = (key: LineKey) => names.numberOf(rowOf(key));
   return (
-    <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-7rem)] lg:self-start lg:overflow-auto lg:p-1">
+    <div className="flex flex-col gap-4 lg:sticky lg:top-3 lg:max-h-[calc(100vh-7rem)] lg:self-start lg:overflow-auto lg:p-1 quiet-scroll">
       {panes.inVersions && (
         <VersionsPane database={database} names={names} onClose={() => panes.showPane('versions', false)} />
       )}

@@ -78,7 +78,7 @@ export function LinePane(props: LinePaneProps) {
           <pre
             tabIndex={0}
             aria-label="The string"
-            className="rule bg-base-100 rounded-box max-h-[40vh] shrink-0 overflow-auto border p-3 font-mono text-[12.5px] leading-6 break-words whitespace-pre-wrap"
+            className="rule bg-base-100 rounded-box shrink-0 overflow-auto max-lg:max-h-[40vh] border p-3 font-mono text-[0.78125rem] leading-6 break-words whitespace-pre-wrap"
             data-testid="string"
           >
             <OwnString text={translated.sent} losses={translated.losses} />

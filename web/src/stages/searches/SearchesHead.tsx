@@ -29,13 +29,32 @@ export function SearchesHead({ sheet, chosen, running, panes, others, beside }: 
   return (
     <div className="flex flex-wrap items-center justify-between gap-3">
       <div className="flex items-baseline gap-3">
-        <h1 className="text-[17px] font-bold">Searches</h1>
+        <h1 className="text-[1.0625rem] font-bold">Searches</h1>
         <p className="quiet">{sheet.rehearsing.isFetching && 'Counting …'}</p>
         <Link className="link" to="../databases" relative="path">
           Where to search
         </Link>
       </div>
       <div className="flex flex-wrap items-center gap-2">
+        <button
+          className="btn btn-primary"
+          onClick={running.start}
+          disabled={running.busy || database === null || noLines}
+        >
+          <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
+          <kbd className="font-mono text-xs font-normal">R</kbd>
+        </button>
+        {others.length > 0 && (
+          <button
+            className="btn btn-quiet btn-sm"
+            aria-expanded={running.inSeveral}
+            onClick={running.toggleSeveral}
+            disabled={noLines}
+            title="Run and log in several databases, side by side"
+          >
+            In several <kbd className="font-mono text-xs font-normal">Shift R</kbd>
+          </button>
+        )}
         <button
           className="btn btn-quiet btn-sm"
           onClick={() => void chosen.addLine()}
@@ -102,25 +121,6 @@ export function SearchesHead({ sheet, chosen, running, panes, others, beside }: 
             }))}
             onChoose={running.chooseRelease}
           />
-        )}
-        <button
-          className="btn btn-primary"
-          onClick={running.start}
-          disabled={running.busy || database === null || noLines}
-        >
-          <Play className="h-4 w-4" aria-hidden="true" /> Run and log{' '}
-          <kbd className="font-mono text-xs font-normal">R</kbd>
-        </button>
-        {others.length > 0 && (
-          <button
-            className="btn btn-quiet btn-sm"
-            aria-expanded={running.inSeveral}
-            onClick={running.toggleSeveral}
-            disabled={noLines}
-            title="Run and log in several databases, side by side"
-          >
-            In several <kbd className="font-mono text-xs font-normal">Shift R</kbd>
-          </button>
         )}
       </div>
     </div>

@@ -98,7 +98,7 @@ function Cell({
     <td className="p-2">
       <div className="flex items-baseline gap-2">
         <span className="quiet w-8 shrink-0 font-mono text-xs">L{line.number}</span>
-        <code className="min-w-0 flex-1 font-mono text-[12.5px] leading-5 break-words">
+        <code className="min-w-0 flex-1 font-mono text-[0.78125rem] leading-5 break-words">
           {line.kind === 'term' ? <OwnString text={line.sent} losses={line.losses} /> : line.text}
         </code>
         <Count hits={line.hits} error={line.error} />

@@ -10,9 +10,9 @@ export function Occurrences({ reviewId, schedule }: { reviewId: string; schedule
   return (
     <>
       {occurrences.length === 0 ? (
-        <p className="quiet text-[13px]">It has not been due yet.</p>
+        <p className="quiet text-[0.8125rem]">It has not been due yet.</p>
       ) : (
-        <ul className="text-[13px]">
+        <ul className="text-[0.8125rem]">
           {occurrences.map((occurrence) => (
             <li key={occurrence.dueAt} className="flex flex-wrap items-baseline gap-x-3">
               <span className="quiet w-36">{format(occurrence.dueAt, 'd MMM yyyy HH:mm')}</span>

@@ -124,7 +124,7 @@ function Drawn({ measured: { measuredOn, figures }, chosen }: { measured: Measur
   return (
     <>
       <FiguresChart points={points} chosen={chosen} />
-      <table className="w-full text-[11px] [&_td]:whitespace-nowrap">
+      <table className="w-full text-[0.6875rem] [&_td]:whitespace-nowrap">
         <thead className="text-left">
           <tr className="quiet">
             <th scope="col" className="font-normal">

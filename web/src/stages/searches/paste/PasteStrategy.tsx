@@ -39,7 +39,7 @@ export function PasteStrategy({
           <label className="flex flex-col gap-1">
             <span className="small-head">Paste all of it, line by line</span>
             <textarea
-              className="textarea h-[46vh] w-full resize-y font-mono text-[12.5px] leading-6"
+              className="textarea h-[46vh] w-full resize-y font-mono text-[0.78125rem] leading-6"
               autoFocus
               spellCheck={false}
               maxLength={LONGEST_PASTED}

@@ -3,6 +3,7 @@ import type { DatabaseProfile, StrategyTotal } from '@even-lantern/contract';
 import { Play, X } from 'lucide-react';
 import { useId, useState, type FormEvent } from 'react';
 import { releaseText } from '../../../parts/release.js';
+import { useFocusBack } from '../../../parts/useFocusBack.js';
 import { databaseApi } from '../../../review/api/databaseApi.js';
 import type { RunsState } from '../../../review/useRuns.js';
 
@@ -40,6 +41,7 @@ export function RunInSeveral({
   const [purpose, setPurpose] = useState('');
   const [note, setNote] = useState('');
   const listId = useId();
+  useFocusBack('stage');
   const chosen = databases.filter(({ id }) => kept.includes(id));
   const start = async (event: FormEvent) => {
     event.preventDefault();

@@ -34,7 +34,7 @@ export function What({
     return text === '' ? (
       <i className="quiet">empty</i>
     ) : (
-      <span className={`font-mono text-[13px] ${line === null ? 'quiet' : ''}`}>{text}</span>
+      <span className={`font-mono text-[0.8125rem] ${line === null ? 'quiet' : ''}`}>{text}</span>
     );
   }
   const term = review.lanes.flatMap(({ terms }) => terms).find(({ id }) => id === line?.termId);
@@ -50,7 +50,7 @@ export function What({
   }
   return (
     <>
-      <span className="font-mono text-[13px]">{text}</span>{' '}
+      <span className="font-mono text-[0.8125rem]">{text}</span>{' '}
       <span className="quiet">{unusualMarks(content).join(', ')}</span>
     </>
   );
@@ -86,7 +86,7 @@ export function Adds({
       <span className="count w-10 shrink-0 text-right">{formatCount(adds)}</span>
       <span
         aria-hidden="true"
-        className="h-2 rounded-sm bg-[var(--bar-headings)]"
+        className="h-2 shrink-0 rounded-sm bg-[var(--bar-headings)]"
         style={{ width: `${Math.max(3, (48 * adds) / most)}px` }}
       />
       {nearlyAll && <span className="text-warning font-bold">nearly all</span>}

@@ -5,6 +5,7 @@ import { problemOf } from '../../../review/api/api.js';
 import { strategyApi } from '../../../review/api/strategyApi.js';
 import { useVocabulary } from '../../../review/useVocabulary.js';
 import { EditConflict } from '../../../parts/EditConflict.js';
+import { useFocusBack } from '../../../parts/useFocusBack.js';
 import { ProblemNote } from '../../../parts/ProblemNote.js';
 import { WhatItMeans, WhatLanesGive } from './AboutLine.js';
 import { readerFor, readText } from './readText.js';
@@ -23,6 +24,7 @@ interface EditLineProps {
 
 /** A line written by hand: the text, what it means, and what the lanes would give. */
 export function EditLine({ reviewId, database, line, onDone }: EditLineProps) {
+  useFocusBack('stage');
   const tree = useVocabulary(database.vocabulary?.id ?? '');
   const [language, setLanguage] = useState(line.written?.language ?? 'own');
   const [text, setText] = useState(line.written?.text ?? line.sent);
