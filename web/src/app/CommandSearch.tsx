@@ -7,6 +7,9 @@ import { switchTheme } from './theme.js';
 import { useUndo } from '../review/undo.js';
 import type { DatabaseChoice } from '../review/useDatabaseChoice.js';
 
+/** A page whose sections are no places that anybody looks for. */
+const LISTS = 'columns';
+
 /** Pages and sections of the guide, which come when they are first wanted. */
 function GuideItems({
   open,
@@ -27,7 +30,7 @@ function GuideItems({
   return (
     <Command.Group heading="Guide" className={headingClass}>
       {pages.flatMap(({ id, title, sections }) =>
-        [{ id: '', title }, ...sections].map((section) => (
+        [{ id: '', title }, ...(id === LISTS ? [] : sections)].map((section) => (
           <Command.Item
             key={`${id}#${section.id}`}
             value={`Guide ${title} ${section.title} ${section.id}`}

@@ -1,9 +1,8 @@
 import { questionSentence } from '@even-lantern/core';
-import { Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { CountSource } from '../parts/Count.js';
 import { useKey } from '../parts/keys/useKey.js';
-import { KeyHelp } from '../parts/keys/KeyHelp.js';
 import { MayFail } from '../parts/MayFail.js';
 import { Opening } from '../parts/Opening.js';
 import { SkipLink } from '../parts/SkipLink.js';
@@ -14,11 +13,19 @@ import { usePageTitle } from '../parts/usePageTitle.js';
 import { LedgerStrip } from '../stages/ledger/LedgerStrip.js';
 import { problemOf } from '../review/api/api.js';
 import { reviewApi } from '../review/api/reviewApi.js';
-import { CommandSearch } from './CommandSearch.js';
 import { useDatabaseChoice } from '../review/useDatabaseChoice.js';
 import type { ReviewContext } from '../review/useReview.js';
 import { Header } from './Header.js';
 import { Rail } from './Rail.js';
+
+/** What opens over the screen comes behind the screen itself. */
+const later = {
+  commands: async () => ({ default: (await import('./CommandSearch.js')).CommandSearch }),
+  help: async () => ({ default: (await import('../parts/keys/KeyHelp.js')).KeyHelp }),
+};
+const CommandSearch = lazy(later.commands);
+const KeyHelp = lazy(later.help);
+const LATER_MS = 1000;
 
 /** The id of the element that holds the stage. */
 const STAGE = 'stage';
@@ -51,6 +58,11 @@ export function Shell() {
   useKey('stage.3', goTo('searches'));
   useKey('stage.4', goTo('limits'));
   useKey('stage.5', goTo('records'));
+
+  useEffect(() => {
+    const timer = setTimeout(() => void Promise.all([later.commands(), later.help()]), LATER_MS);
+    return () => clearTimeout(timer);
+  }, []);
 
   usePageTitle(SCREENS[stage], review.data?.title);
 
@@ -100,13 +112,17 @@ export function Shell() {
         </div>
       </div>
       <LedgerStrip reviewId={reviewId} />
-      <CommandSearch
-        open={commands.isOpen}
-        onOpenChange={(open) => (open ? commands.open() : commands.close())}
-        reviewId={reviewId}
-        choice={choice}
-      />
-      <KeyHelp open={help.isOpen} onClose={help.close} />
+      <Suspense fallback={null}>
+        {commands.isOpen && (
+          <CommandSearch
+            open
+            onOpenChange={(open) => (open ? commands.open() : commands.close())}
+            reviewId={reviewId}
+            choice={choice}
+          />
+        )}
+        {help.isOpen && <KeyHelp open onClose={help.close} />}
+      </Suspense>
     </div>
   );
 }

@@ -53,8 +53,14 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
   return (
     <div className="flex flex-col gap-2">
       <p className="flex items-baseline justify-between gap-3">
-        <span className="quiet">{nothing ? 'There is nothing to search yet.' : 'The strategy finds'}</span>
-        {!nothing && (
+        <span className="quiet">
+          {rehearsal === undefined
+            ? 'Counting what the strategy finds …'
+            : nothing
+              ? 'There is nothing to search yet.'
+              : 'The strategy finds'}
+        </span>
+        {rehearsal !== undefined && !nothing && (
           <span className="text-lg font-bold">
             <Count hits={hits} error={rehearsal?.whole.error ?? null} />
           </span>

@@ -8,7 +8,10 @@ import { reviewApi } from '../../review/api/reviewApi.js';
 import { databaseApi } from '../../review/api/databaseApi.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
 import { scheduleApi } from '../../review/api/scheduleApi.js';
-import { LedgerList } from './LedgerList.js';
+import { lazy, Suspense } from 'react';
+
+/** With its forms, which nobody needs before it is opened. */
+const LedgerList = lazy(async () => ({ default: (await import('./LedgerList.js')).LedgerList }));
 
 const AND_AGAIN = { pollingInterval: 30_000, skipPollingIfUnfocused: true };
 const NONE: Schedule[] = [];
@@ -41,7 +44,9 @@ export function LedgerStrip({ reviewId }: { reviewId: string }) {
   return (
     <footer className="rule bg-base-300 shrink-0 border-t">
       {open && ledger !== undefined && (
-        <LedgerList reviewId={reviewId} ledger={ledger} schedules={schedules} onClose={() => show(false)} />
+        <Suspense fallback={<p className="quiet px-4 py-2">Opening the ledger …</p>}>
+          <LedgerList reviewId={reviewId} ledger={ledger} schedules={schedules} onClose={() => show(false)} />
+        </Suspense>
       )}
       <button
         className="flex w-full cursor-pointer items-center gap-4 px-4 py-1.5 text-left text-[0.8125rem]"
