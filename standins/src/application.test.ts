@@ -106,9 +106,10 @@ test('a page larger than the cap is cut and says so', async () => {
   expect(diagnostic(root)).toBe('info:srw/diagnostic/1/60');
 });
 
-test('the query comes back as it was understood', async () => {
+test('the query comes back as it was sent, and as it was understood', async () => {
   const root = await ask({ query: 'light and night-shift', maximumRecords: '0' });
-  expect(textAt(root, 'echoedSearchRetrieveRequest', 'query')).toBe(
+  expect(textAt(root, 'echoedSearchRetrieveRequest', 'query')).toBe('light and night-shift');
+  expect(textAt(root, 'extraResponseData', 'profile', 'understood')).toBe(
     'el.words = "light" and el.words = "night shift"',
   );
 });

@@ -35,6 +35,8 @@ export interface SearchAnswer {
   /** records as XML, or as escaped text */
   escaping: 'xml' | 'string';
   echoed: Readonly<Record<string, string>>;
+  /** the query as the database took it, as CQL: one of our own additions */
+  understood: string;
   facets: readonly Facet[];
   diagnostics: readonly Diagnostic[];
 }
@@ -58,7 +60,7 @@ export function searchAnswer(database: StandInDatabase, answer: SearchAnswer): s
       .map(([name, value]) => element(name, value))
       .join('')}</echoedSearchRetrieveRequest>`,
     diagnosticsElement(answer.diagnostics),
-    releaseElement(database),
+    releaseElement(database, answer.understood),
     facetsElement(answer.facets, database),
     '</searchRetrieveResponse>',
   ].join('');
@@ -75,6 +77,11 @@ export function refusal(database: StandInDatabase, diagnostic: Diagnostic): stri
     releaseElement(database),
     '</searchRetrieveResponse>',
   ].join('');
+}
+
+/** The same for a scan. */
+export function scanRefusal(diagnostic: Diagnostic): string {
+  return `${HEAD}<scanResponse xmlns="${SCAN}">${element('version', '2.0')}${diagnosticsElement([diagnostic])}</scanResponse>`;
 }
 
 export function scanAnswer(terms: readonly { value: string; numberOfRecords: number }[]): string {
@@ -213,6 +220,7 @@ function diagnosticsElement(diagnostics: readonly Diagnostic[]): string {
   return `<diagnostics>${each.join('')}</diagnostics>`;
 }
 
-function releaseElement(database: StandInDatabase): string {
-  return `<extraResponseData><profile xmlns="${PROFILE}" simulated="true">${element('release', database.release)}</profile></extraResponseData>`;
+function releaseElement(database: StandInDatabase, understood = ''): string {
+  const how = understood === '' ? '' : element('understood', understood);
+  return `<extraResponseData><profile xmlns="${PROFILE}" simulated="true">${element('release', database.release)}${how}</profile></extraResponseData>`;
 }

@@ -100,7 +100,8 @@ describe('the response to a search', () => {
       '3',
       '2',
     ]);
-    expect(echoed && textAt(echoed, 'query')).toContain('light');
+    expect(echoed && textAt(echoed, 'query')).toBe('light or naps');
+    expect(echoed && names(echoed)).toEqual(['query', 'startRecord', 'maximumRecords', 'facetLimit']);
   });
 
   test('an extension parameter that is not known is ignored', () => {
@@ -270,4 +271,14 @@ test('explain: server, database, indexes with their context sets, schemas and th
   expect(schemas.map(({ attributes }) => attributes.name)).toEqual(['mods', 'dc']);
   const [setting] = childrenNamed(childAt(explain, 'configInfo') as XmlElement, 'setting');
   expect([setting?.attributes.type, setting?.text]).toEqual(['maximumRecords', '10']);
+});
+
+test.each([
+  [{ operation: 'scan' }, '7'],
+  [{ scanClause: 'el.nothing = a' }, '16'],
+  [{ scanClause: 'el.title = a', maximumTerms: '201' }, '121'],
+  [{ scanClause: 'el.title = a', maximumTerms: '2', responsePosition: '4' }, '120'],
+])('a scan of %j is refused as a scan, with diagnostic %s', (parameters, number) => {
+  const root = ask(parameters);
+  expect([root.name, diagnostic(root)]).toEqual(['scanResponse', number]);
 });

@@ -18,7 +18,15 @@ import {
   type EvaluationContext,
   type Query,
 } from '@even-lantern/core';
-import { explainAnswer, refusal, scanAnswer, searchAnswer, SCHEMAS, MODS_SCHEMA } from './answers.js';
+import {
+  explainAnswer,
+  refusal,
+  scanAnswer,
+  scanRefusal,
+  searchAnswer,
+  SCHEMAS,
+  MODS_SCHEMA,
+} from './answers.js';
 import { queryTypesOf, type StandInDatabase } from './database.js';
 import { facetsOf, readFacetLimit } from './facets.js';
 import { refuse, SruStop, type Diagnostic } from './diagnostics.js';
@@ -31,7 +39,14 @@ const KNOWN_PARAMETERS = new Set([
   'facetLimit', 'facetSort', 'responseType', 'scanClause', 'maximumTerms', 'responsePosition', 'release',
 ]); // prettier-ignore
 
+/** What a request is echoed with, as it was sent, in the order of the schema. */
+const ECHOED = [
+  'query', 'queryType', 'startRecord', 'maximumRecords', 'recordXMLEscaping', 'recordPacking', 'recordSchema',
+  'resultSetTTL', 'sortKeys', 'stylesheet', 'renderedBy', 'httpAccept', 'facetLimit', 'facetSort', 'responseType',
+] as const; // prettier-ignore
+
 const DEFAULT_PAGE = 10;
+const MOST_TERMS = 200;
 const REMEMBERED_RESULTS = 40;
 /** What a database may hold of what words found: some 400 frequent words of a million records. */
 const REMEMBERED_PARTS_BYTES = 64 * 2 ** 20;
@@ -134,14 +149,10 @@ export function sruService(database: StandInDatabase): SruService {
       records,
       schema,
       escaping,
-      echoed: {
-        query: understood,
-        queryType,
-        startRecord: String(startRecord),
-        maximumRecords: String(requested),
-        recordSchema: schema,
-        ...(parameters.sortKeys === undefined ? {} : { sortKeys: parameters.sortKeys }),
-      },
+      echoed: Object.fromEntries(
+        ECHOED.flatMap((name) => (parameters[name] === undefined ? [] : [[name, parameters[name]]])),
+      ),
+      understood,
       facets,
       diagnostics,
     });
@@ -179,12 +190,17 @@ export function sruService(database: StandInDatabase): SruService {
   };
 
   const scan = (parameters: SruParameters): string => {
-    const clause = parameters.scanClause ?? '';
+    const clause = parameters.scanClause;
+    if (clause === undefined || clause.trim() === '') refuse(7, 'scanClause', 'The scan clause is missing.');
     const match = /^\s*(?:el\.)?([a-z]+)\s*(?:==?|scr|all|any)\s*"?([^"]*)"?\s*$/i.exec(clause);
     const name = match?.[1]?.toLowerCase() ?? '';
     const from = match?.[2] ?? clause.replaceAll('"', '');
-    const count = Math.min(wholeNumber(parameters, 'maximumTerms', 20, 1), 200);
-    const before = Math.min(wholeNumber(parameters, 'responsePosition', 1, 0), count + 1) - 1;
+    const count = wholeNumber(parameters, 'maximumTerms', 20, 1);
+    if (count > MOST_TERMS) refuse(121, String(count), `At most ${MOST_TERMS} terms come in one answer.`);
+    const position = wholeNumber(parameters, 'responsePosition', 1, 0);
+    if (position > count + 1)
+      refuse(120, String(position), `The term asked from stands at 0 to ${count + 1}.`);
+    const before = position - 1;
     if (name === 'heading') return scanAnswer(scanHeadings(from, count));
     const field = match === null ? 'words' : SEARCH_FIELDS.find((each) => each === name);
     if (field === undefined) refuse(16, name, `The index “${name}” cannot be scanned.`);
@@ -232,7 +248,9 @@ export function sruService(database: StandInDatabase): SruService {
         if (operation === 'searchRetrieve' || parameters.query !== undefined) return search(parameters);
         return explainAnswer(database, host, port);
       } catch (stop) {
-        if (stop instanceof SruStop) return refusal(database, stop.diagnostic);
+        const isScan = parameters.operation === 'scan' || parameters.scanClause !== undefined;
+        if (stop instanceof SruStop)
+          return isScan ? scanRefusal(stop.diagnostic) : refusal(database, stop.diagnostic);
         const message = stop instanceof Error ? stop.message : String(stop);
         return refusal(database, { number: 1, details: '', message: `The database failed: ${message}` });
       }

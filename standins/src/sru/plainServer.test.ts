@@ -72,8 +72,23 @@ test.each([
   [{ query: 'light', recordSchema: 'mods' }, '66'],
   [{ query: 'light', startRecord: '9' }, '61'],
   [{ query: 'light', maximumRecords: 'many' }, '6'],
-  [{ operation: 'scan', scanClause: 'dc.title = a' }, '51'],
+  [{ operation: 'scan', scanClause: 'dc.title = a' }, '16'],
+  [{ operation: 'scan', scanClause: 'light' }, '10'],
+  [{ operation: 'scan' }, '7'],
   [{ operation: 'destroy' }, '4'],
 ])('%j is answered with diagnostic %s', (parameters, number) => {
   expect(diagnostic(parameters)).toBe(number);
+});
+
+test('no records are a count alone, and the request is echoed as it was sent', () => {
+  const query = 'dc.title =  "light*"';
+  const { root, text, hits } = ask({ query, maximumRecords: '0' });
+  expect(hits).toBe(2);
+  expect(text).not.toContain('<records>');
+  expect(textAt(root, 'echoedSearchRetrieveRequest', 'query')).toBe(query);
+  expect(textAt(root, 'echoedSearchRetrieveRequest', 'maximumRecords')).toBe('0');
+});
+
+test('a scan that is refused is answered as a scan', () => {
+  expect(ask({ operation: 'scan', scanClause: 'dc.title = a' }).root.name).toBe('scanResponse');
 });

@@ -54,6 +54,11 @@ const LIMITS: Readonly<Record<string, string>> = { 'dc.language': 'language', 'd
 
 const element = (name: string, text: string | number) => `<${name}>${escapeXml(String(text))}</${name}>`;
 
+/** What a request may say, in the order of the standard; it is told again as it was sent. */
+const ECHOED = [
+  'version', 'query', 'startRecord', 'maximumRecords', 'recordPacking', 'recordSchema', 'sortKeys',
+] as const; // prettier-ignore
+
 /** Answers a request with XML, whatever it holds. */
 export type PlainServer = (parameters: SruParameters, host: string, port: number) => string;
 
@@ -68,8 +73,8 @@ export function plainServer(records: readonly BibRecord[]): PlainServer {
     const schema = parameters.recordSchema;
     if (schema !== undefined && schema !== 'dc' && schema !== DC)
       refuse(66, schema, 'There is Dublin Core only.');
-    const start = wholeNumber(parameters, 'startRecord', 1);
-    const most = Math.min(wholeNumber(parameters, 'maximumRecords', CAP), CAP);
+    const start = wholeNumber(parameters, 'startRecord', 1, 1);
+    const most = Math.min(wholeNumber(parameters, 'maximumRecords', CAP, 0), CAP);
     const read = DIALECT.parse(text, context);
     if (!read.ok) {
       const near = /\bprox\b/i.test(text);
@@ -85,22 +90,30 @@ export function plainServer(records: readonly BibRecord[]): PlainServer {
     const found = evaluate(query, index, { narrowerOf: () => [] });
     if (!found.ok) refuse(48, '', found.error.message);
     const docs = [...docsOf(found.documents)];
-    if (start > Math.max(docs.length, 1)) refuse(61, String(start), 'The first record is beyond the last.');
+    if (most > 0 && start > Math.max(docs.length, 1))
+      refuse(61, String(start), 'The first record is beyond the last.');
     const page = docs.slice(start - 1, start - 1 + most).flatMap((doc) => records[doc] ?? []);
     return answer('searchRetrieveResponse', version, [
       element('numberOfRecords', docs.length),
-      '<records>',
+      // The standard has no empty list of records.
+      ...(page.length === 0 ? [] : ['<records>']),
       ...page.map((record, i) => recordElement(record, start + i, parameters.recordPacking === 'string')),
-      '</records>',
+      ...(page.length === 0 ? [] : ['</records>']),
+      `<echoedSearchRetrieveRequest>${ECHOED.flatMap((name) => {
+        const sent = name === 'version' ? version : parameters[name];
+        return sent === undefined ? [] : element(name, sent);
+      }).join('')}</echoedSearchRetrieveRequest>`,
     ]);
   };
 
   const scan = (parameters: SruParameters, version: string): string => {
     const clause = /^\s*(\S+)\s*(?:=|exact)\s*"?([^"]*)"?\s*$/.exec(parameters.scanClause ?? '');
-    if (clause === null || clause[1]?.toLowerCase() !== 'cql.anywhere') {
-      refuse(51, parameters.scanClause ?? '', 'Words are listed of cql.anywhere.');
+    if (parameters.scanClause === undefined) refuse(7, 'scanClause', 'The scan clause is missing.');
+    if (clause === null) refuse(10, parameters.scanClause, 'A scan clause is an index, “=” and a word.');
+    if (clause[1]?.toLowerCase() !== 'cql.anywhere') {
+      refuse(16, clause[1] ?? '', 'Words are listed of cql.anywhere.');
     }
-    const most = Math.min(wholeNumber(parameters, 'maximumTerms', CAP), 200);
+    const most = Math.min(wholeNumber(parameters, 'maximumTerms', CAP, 1), 200);
     const terms = listWords(index, 'words', clause[2] ?? '', most);
     return answer('scanResponse', version, [
       '<terms>',
@@ -129,10 +142,12 @@ export function plainServer(records: readonly BibRecord[]): PlainServer {
       }
     } catch (stop) {
       if (!(stop instanceof SruStop)) throw stop;
-      return answer('searchRetrieveResponse', spoken, [
-        element('numberOfRecords', 0),
-        diagnostics(stop.diagnostic),
-      ]);
+      return operation === 'scan'
+        ? answer('scanResponse', spoken, [diagnostics(stop.diagnostic)])
+        : answer('searchRetrieveResponse', spoken, [
+            element('numberOfRecords', 0),
+            diagnostics(stop.diagnostic),
+          ]);
     }
   };
 }
@@ -176,9 +191,10 @@ function diagnostics({ number, details, message }: Diagnostic): string {
   return `<diagnostics><diagnostic xmlns="${DIAGNOSTIC}">${element('uri', `info:srw/diagnostic/1/${number}`)}${element('details', details)}${element('message', message)}</diagnostic></diagnostics>`;
 }
 
-function wholeNumber(parameters: SruParameters, name: string, standard: number): number {
+function wholeNumber(parameters: SruParameters, name: string, standard: number, lowest: number): number {
   const text = parameters[name];
   if (text === undefined || text === '') return standard;
-  if (!/^[1-9]\d*$/.test(text)) refuse(6, name, `${name} is a whole number from 1 up.`);
-  return Number(text);
+  const value = Number(text);
+  if (!/^\d+$/.test(text) || value < lowest) refuse(6, name, `${name} is a whole number from ${lowest} up.`);
+  return value;
 }

@@ -123,3 +123,35 @@ test('a chain of ten thousand operands is read without deep recursion', () => {
   const result = parseCql(text, options);
   expect(result.ok && result.query.kind === 'or' && result.query.operands.length).toBe(10_000);
 });
+
+test.each([
+  ['> t = "info:srw/cql-context-set/1/dc-v1.1" t.title = light', 'dc.title = light'],
+  ['> "info:srw/cql-context-set/1/dc-v1.1" title = light', 'dc.title = light'],
+  [
+    '(> x = "urn:even-lantern:context-set" x.words = light) and dc.title = naps',
+    'el.words = light and dc.title = naps',
+  ],
+  [
+    '> a="info:srw/cql-context-set/1/dc-v1.1" > b="urn:even-lantern:context-set" a.title=x or b.words=y',
+    'dc.title=x or el.words=y',
+  ],
+])('the prefixes of %s stand for their context sets', (mapped, plain) => {
+  const [a, b] = [parseCql(mapped, options), parseCql(plain, options)];
+  expect(a.ok && b.ok && printCql(a.query, options) === printCql(b.query, options)).toBe(true);
+});
+
+test('a prefix holds within its parentheses only, and a context set that is not known is told with its place', () => {
+  expect(
+    parseCql('(> x = "urn:even-lantern:context-set" x.words = a) and x.words = b', options),
+  ).toMatchObject({
+    ok: false,
+    error: { diagnostic: 15 },
+  });
+  expect(parseCql('> x = "urn:lamps" x.title = a', options)).toMatchObject({
+    ok: false,
+    error: { diagnostic: 15, at: 6 },
+  });
+  for (const cut of ['>', '> x', '> x =', '> x = "urn:even-lantern:context-set"']) {
+    expect(parseCql(cut, options).ok).toBe(false);
+  }
+});

@@ -127,10 +127,21 @@ const BOOLEANS = new Set(['and', 'or', 'not', 'prox']);
 /** Relations that are words. Others with a context set (`el.narrower`) are recognised by their dot. */
 const NAMED_RELATIONS = new Set(['any', 'all', 'adj', 'within', 'encloses', 'exact', 'scr']);
 
+/** The context sets that are known, with the prefixes that they have here. */
+const CONTEXT_SETS: ReadonlyMap<string, string> = new Map([
+  ['urn:even-lantern:context-set', 'el'],
+  ['info:srw/cql-context-set/1/cql-v1.1', 'cql'],
+  ['info:srw/cql-context-set/1/cql-v1.2', 'cql'],
+  ['info:srw/cql-context-set/1/dc-v1.1', 'dc'],
+  ['info:srw/cql-context-set/2/rec-1.1', 'rec'],
+]);
+
 class Parser {
   private position = 0;
   private depth = 0;
   private nots = 0;
+  /** by prefix; the empty one stands for none */
+  private prefixes: ReadonlyMap<string, string> = new Map();
   private readonly mixed: MixedOperators[] = [];
 
   constructor(private readonly lexemes: readonly Lexeme[]) {}
@@ -157,6 +168,8 @@ class Parser {
     this.depth += 1;
     if (this.depth > MAX_DEPTH)
       this.fail('fewer nested parentheses', 13, 'Parentheses are nested too deeply.');
+    const outside = this.prefixes;
+    this.prefixMaps();
     let left = this.operand();
     const met = new Map<string, number>();
     for (;;) {
@@ -180,7 +193,47 @@ class Parser {
     }
     if (met.size > 1) this.mixed.push(met);
     this.depth -= 1;
+    this.prefixes = outside;
     return left;
+  }
+
+  /** Prefix maps stand before a query: `> short = "context set"`, or `> "context set"` for indexes without a prefix. */
+  private prefixMaps(): void {
+    while (this.peek().kind === 'symbol' && this.peek().text === '>') {
+      this.position += 1;
+      const first = this.text('a prefix or a context set');
+      const named = this.peek().kind === 'symbol' && this.peek().text === '=';
+      if (named) this.position += 1;
+      const set = named ? this.text('the identifier of a context set, in quotes') : first;
+      const identifier = unescapeQuoted(set.text);
+      const own = CONTEXT_SETS.get(identifier);
+      if (own === undefined) {
+        const message = `The context set “${identifier}” is not known.`;
+        throw new Stop({
+          diagnostic: 15,
+          message,
+          at: set.at,
+          found: set.text,
+          expected: 'a known context set',
+        });
+      }
+      this.prefixes = new Map(this.prefixes).set(named ? first.text.toLowerCase() : '', own);
+    }
+  }
+
+  /** A word or a text in quotes. */
+  private text(expected: string): Lexeme {
+    const { kind } = this.peek();
+    if (kind !== 'word' && kind !== 'quoted') this.fail(expected);
+    return this.next();
+  }
+
+  /** A name with the prefix that its context set has here. */
+  private resolved(name: string): string {
+    if (this.prefixes.size === 0) return name;
+    const dot = name.indexOf('.');
+    const own = this.prefixes.get(dot < 0 ? '' : name.slice(0, dot).toLowerCase());
+    return own === undefined ? name : `${own}.${name.slice(dot + 1)}`;
   }
 
   private operand(): CqlNode {
@@ -223,7 +276,7 @@ class Parser {
     this.position += 1;
     return {
       kind: 'clause',
-      index: first.text,
+      index: this.resolved(first.text),
       relation: relation.text.toLowerCase(),
       modifiers,
       term: this.term(term),

@@ -39,7 +39,9 @@ export function searchAnswerIn(root: XmlElement, withRecords: boolean): SearchAn
     hits: textAt(root, 'numberOfRecords'),
     estimated: isEstimate(textAt(root, 'resultCountPrecision')),
     release: textAt(root, 'extraResponseData', 'profile', 'release'),
-    understood: textAt(root, 'echoedSearchRetrieveRequest', 'query'),
+    understood:
+      textAt(root, 'extraResponseData', 'profile', 'understood') ||
+      textAt(root, 'echoedSearchRetrieveRequest', 'query'),
     diagnostic: diagnostic && { uri: textAt(diagnostic, 'uri'), message: textAt(diagnostic, 'message') },
     ...(withRecords ? recordsIn(root) : { records: [], unreadable: null }),
   };
