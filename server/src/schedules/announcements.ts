@@ -3,6 +3,7 @@ import { formatCount } from '@even-lantern/core';
 import type { Schedule } from '@even-lantern/contract';
 import { Feed } from 'feed';
 import { createTransport } from 'nodemailer';
+import { v5 as uuidOfName } from 'uuid';
 import type { FreshRecord } from '../store/entities.js';
 
 /** What one database brought at one time. */
@@ -21,6 +22,7 @@ export interface Announcement {
   brought: Brought[];
 }
 
+const SENDER = { name: 'Even Lantern', address: 'even-lantern@localhost' };
 /** Records that are named; more are told as a number. */
 const NAMED = 200;
 
@@ -45,9 +47,10 @@ export function feedOf(
     feedLinks: { atom: `${origin}${schedule.feed}` },
     author: { name: 'Even Lantern' },
   });
-  for (const announcement of announcements) {
+  for (const announcement of announcements.filter(tellsSomething)) {
     feed.addItem({
-      id: `urn:uuid:${schedule.id}:${announcement.dueAt}`,
+      // The same however often it is told, and a UUID of its own (RFC 9562, version 5).
+      id: `urn:uuid:${uuidOfName(announcement.dueAt, schedule.id)}`,
       title: plain(headline(announcement)),
       link: linkOf(announcement, review),
       date: new Date(announcement.dueAt),
@@ -61,12 +64,19 @@ export function feedOf(
 export async function mailOf(title: string, announcement: Announcement, review: string): Promise<string> {
   const written = createTransport({ streamTransport: true, buffer: true, newline: 'windows' });
   const { message } = await written.sendMail({
+    // Whoever opens it sends it under a name of their own; a mail without a sender is none (RFC 5322, 3.6).
+    from: SENDER,
     subject: plain(`${headline(announcement)}: ${title}`),
     text: plain(`${title}\n\n${textOf(announcement, review)}`),
     headers: { 'X-Unsent': '1' },
     date: new Date(announcement.dueAt),
   });
   return String(message);
+}
+
+/** Nothing new is no news; that something could not be searched is. */
+function tellsSomething({ brought }: Announcement): boolean {
+  return brought.some(({ entry, fresh }) => entry === null || fresh.length > 0);
 }
 
 function headline({ brought }: Announcement): string {

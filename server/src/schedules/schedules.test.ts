@@ -1,3 +1,4 @@
+import { parseFeed } from '@rowanmanning/feed-parser';
 import type { NewSchedule, Problem, Review, Run, Schedule } from '@even-lantern/contract';
 import { DatabaseError } from '../connectors/databaseConnector.js';
 import { RunsService } from '../runs/runsService.js';
@@ -94,6 +95,11 @@ test('a schedule runs its entry again when it is due, once, and tells what is ne
   const { text } = mail;
   expect(text).toContain('Subject: 3 new records: Light\r\n');
   expect(text).toContain('X-Unsent: 1\r\n');
+  expect(text).toContain('From: Even Lantern <even-lantern@localhost>\r\n');
+  const read = parseFeed(atom.text);
+  const uuid = /^urn:uuid:[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+  expect(read.meta.type).toBe('atom');
+  expect(read.items.map(({ id, title }) => [uuid.test(id ?? ''), title])).toEqual([[true, '3 new records']]);
   const [seen] = (await server.post(`/api/schedules/${told.id}/seen`, {}).expect(200)).body as Schedule[];
   expect(seen?.unseen).toBe(0);
 });
