@@ -91,3 +91,13 @@ test('a database has a field for words', () => {
     'Name a field for words: all text, titles, abstracts or keywords.',
   );
 });
+
+test('no pattern that is published needs more than the plainest of regular expressions', () => {
+  const patterns = schemas.flatMap(([, schema]) => [
+    ...JSON.stringify(schema['~standard'].jsonSchema.input({ target: 'draft-2020-12' })).matchAll(
+      /"pattern":"([^"]*)"/g,
+    ),
+  ]);
+  expect(patterns.length).toBeGreaterThan(0);
+  expect(patterns.filter(([, pattern = '']) => /\\\\[pP]\{|\(\?<?[=!]/.test(pattern))).toEqual([]);
+});

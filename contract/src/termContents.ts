@@ -8,9 +8,10 @@ const headingContent = Joi.object({
   label: Joi.string()
     .min(1)
     .max(500)
-    .pattern(/[\p{L}\p{N}]/u)
+    // No pattern, since published schemas have it and validators in other languages cannot read classes of letters.
+    .custom((label: string, { error }) => (/[\p{L}\p{N}]/u.test(label) ? label : error('label.bare')))
     .required()
-    .messages({ 'string.pattern.base': 'A heading has at least one letter or digit.' }),
+    .messages({ 'label.bare': 'A heading has at least one letter or digit.' }),
   narrower: Joi.alternatives(
     Joi.boolean(),
     Joi.array().items(Joi.string().min(1).max(500)).max(1000).unique(),

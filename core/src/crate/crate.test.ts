@@ -9,7 +9,7 @@ const CONTEXT = {
     [
       'name', 'description', 'identifier', 'datePublished', 'license', 'version', 'creator', 'hasPart', 'about',
       'additionalProperty', 'softwareVersion', 'value', 'encodingFormat', 'contentSize', 'size', 'sha256', 'Dataset',
-      'CreativeWork', 'SoftwareApplication', 'PropertyValue',
+      'CreativeWork', 'SoftwareApplication', 'PropertyValue', 'Person', 'author',
     ].map((name) => [name, SCHEMA + name]),
   ),
   File: `${SCHEMA}MediaObject`,
@@ -26,6 +26,10 @@ const crates: fc.Arbitrary<Crate> = fc.record({
   application: fc.constant('0.1.0'),
   seal: fc.constant('0-none'),
   tablesAsOf: fc.string(),
+  people: fc.uniqueArray(fc.record({ id: fc.uuid(), name: fc.string({ minLength: 1 }) }), {
+    selector: ({ id }) => id,
+    maxLength: 3,
+  }),
   files: fc.uniqueArray(
     fc.record({
       path: fc.integer({ min: 1, max: 99 }).map((n) => `data/t${n}.ndjson`),
@@ -73,6 +77,10 @@ test('every name is one of the context, and the descriptor and the files are tie
   }
   const parts = crate.files.length === 0 ? [] : idsOf(root?.[`${SCHEMA}hasPart`]);
   expect(parts).toEqual(crate.files.map(({ path }) => `https://example.org/crate/${path}`));
+  const [licence] = idsOf(root?.[`${SCHEMA}license`]);
+  expect(nodes.get(licence ?? '')?.['@type']).toEqual([`${SCHEMA}CreativeWork`]);
+  const authors = crate.people.length === 0 ? [] : idsOf(root?.[`${SCHEMA}author`]);
+  expect(authors.map((id) => nodes.get(id)?.['@type'])).toEqual(crate.people.map(() => [`${SCHEMA}Person`]));
   for (const part of parts) expect(nodes.get(part)?.['@type']).toEqual([`${SCHEMA}MediaObject`]);
 });
 
@@ -106,6 +114,7 @@ test.each([
     application: '',
     seal: '',
     tablesAsOf: '',
+    people: [],
     files: [file],
   };
   const text = crateToJson(crate);

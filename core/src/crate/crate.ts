@@ -35,10 +35,26 @@ export interface Crate {
   seal: string;
   /** the last step of the store’s tables that the rows are as of */
   tablesAsOf: string;
+  /** those who are named in the review */
+  people: CratePerson[];
   files: CrateFile[];
 }
 
-export function crateToJson({ id, title, exportedAt, application, seal, tablesAsOf, files }: Crate): string {
+export interface CratePerson {
+  id: string;
+  name: string;
+}
+
+export function crateToJson({
+  id,
+  title,
+  exportedAt,
+  application,
+  seal,
+  tablesAsOf,
+  people,
+  files,
+}: Crate): string {
   const graph = [
     {
       '@id': CRATE_METADATA,
@@ -53,7 +69,8 @@ export function crateToJson({ id, title, exportedAt, application, seal, tablesAs
       name: title === '' ? 'A review' : title,
       description: 'An evidence review: its question, strategies, ledger, records and decisions.',
       datePublished: exportedAt,
-      license: 'Not told: ask those whose review it is.',
+      license: { '@id': '#licence' },
+      author: people.map((person) => ({ '@id': personNode(person) })),
       version: String(FORM),
       conformsTo: { '@id': CONFORMS },
       creator: { '@id': '#application' },
@@ -66,6 +83,18 @@ export function crateToJson({ id, title, exportedAt, application, seal, tablesAs
       name: 'Even Lantern',
       softwareVersion: application,
     },
+    {
+      '@id': '#licence',
+      '@type': 'CreativeWork',
+      name: 'No licence told',
+      description: 'Ask those whose review it is before you use it.',
+    },
+    ...people.map((person) => ({
+      '@id': personNode(person),
+      '@type': 'Person',
+      identifier: person.id,
+      name: person.name === '' ? 'Somebody' : person.name,
+    })),
     { '@id': '#seal', '@type': 'PropertyValue', name: 'seal of the ledger', value: seal },
     { '@id': '#tables', '@type': 'PropertyValue', name: 'tables as of', value: tablesAsOf },
     ...files.map(({ path, description, encodingFormat, contentSize, sha256, rows }) => ({
@@ -121,9 +150,22 @@ export function readCrate(text: string): CrateResult {
       application: textOf(byId.get('#application')?.['softwareVersion']),
       seal: valueOf('#seal'),
       tablesAsOf: valueOf('#tables'),
+      people: peopleOf(root['author'], byId),
       files,
     },
   };
+}
+
+/** Those whom the metadata names; packages of earlier releases name nobody there. */
+function peopleOf(authors: unknown, byId: ReadonlyMap<unknown, Record<string, unknown>>): CratePerson[] {
+  return (Array.isArray(authors) ? authors : []).flatMap((author) => {
+    const node = byId.get(idOf(author));
+    return node === undefined ? [] : [{ id: textOf(node['identifier']), name: textOf(node['name']) }];
+  });
+}
+
+function personNode({ id }: CratePerson): string {
+  return `#person-${encodeURIComponent(id)}`;
 }
 
 function fileOf(node: Record<string, unknown>): CrateFile | null {

@@ -113,6 +113,7 @@ export function packageOf(
   addLedger(MARKDOWN_LEDGER, 'The ledger, to be read.');
   zip.addReadStreamLazy(CRATE_METADATA, { compress: true }, (give) => {
     async function* metadata(): AsyncIterable<Buffer> {
+      const named = await manager.find(PersonRow, { where: { id: In([...people]) }, order: { id: 'ASC' } });
       const crate = {
         id: reviewId,
         title: await title(),
@@ -120,6 +121,7 @@ export function packageOf(
         application: APPLICATION_VERSION,
         seal: sealText(await seal),
         tablesAsOf: TABLES_AS_OF,
+        people: named.map(({ id, name }) => ({ id, name })),
         files,
       };
       yield Buffer.from(crateToJson(crate));

@@ -275,5 +275,9 @@ test('the schema in the guide is the one that files of lanes are checked with', 
     join(__dirname, '..', '..', '..', 'docs', 'guide', 'lanes.schema.json'),
     'utf8',
   );
-  expect(JSON.parse(written)).toEqual((bodyOf(lanesSchema) as { schema: unknown }).schema);
+  expect(JSON.parse(written)).toEqual({
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: 'urn:even-lantern:schema:lanes:2',
+    ...(bodyOf(lanesSchema) as { schema: object }).schema,
+  });
 });

@@ -134,5 +134,9 @@ test('sheets go out as CSV with formulas defused, as Markdown, and as strings to
 test('the schema in the guide is the one that files of strategies are checked with', () => {
   const path = join(__dirname, '..', '..', '..', 'docs', 'guide', 'strategy.schema.json');
   const written = JSON.parse(readFileSync(path, 'utf8')) as unknown;
-  expect(written).toEqual((bodyOf(strategySchema) as { schema: unknown }).schema);
+  expect(written).toEqual({
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: 'urn:even-lantern:schema:strategy:1',
+    ...(bodyOf(strategySchema) as { schema: object }).schema,
+  });
 });
