@@ -1,15 +1,15 @@
 /** Puts the server together. */
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
-import { NestFactory } from '@nestjs/core';
+import { ModulesContainer, NestFactory } from '@nestjs/core';
 import { ExpressAdapter, type NestExpressApplication } from '@nestjs/platform-express';
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import compression from 'compression';
 import helmet from 'helmet';
 import { LoggerModule } from 'nestjs-pino';
-import type { Settings } from '../configuration/configuration.js';
+import { Configuration, type Settings } from '../configuration/configuration.js';
 import { ConfigurationModule } from '../configuration/configurationModule.js';
 import { AddedDatabasesModule } from '../addedDatabases/addedDatabasesModule.js';
 import { ChecksModule } from '../checks/checksModule.js';
@@ -21,6 +21,7 @@ import { DesignsModule } from '../designs/designsModule.js';
 import { DriftModule } from '../drift/driftModule.js';
 import { ElsewhereModule } from '../elsewhere/elsewhereModule.js';
 import { FilesModule } from '../files/filesModule.js';
+import { describedApi, type Answers, type ControllerClass } from '../http/describedApi.js';
 import { HealthModule } from '../health/healthModule.js';
 import { LanesModule } from '../lanes/lanesModule.js';
 import { LedgerModule } from '../ledger/ledgerModule.js';
@@ -28,6 +29,7 @@ import { LimitsModule } from '../limits/limitsModule.js';
 import { OwnLinesModule } from '../ownLines/ownLinesModule.js';
 import { PackagesModule } from '../packages/packagesModule.js';
 import { PeerReviewsModule } from '../peerReviews/peerReviewsModule.js';
+import { PersonPipe } from '../people/people.js';
 import { PeopleModule } from '../people/peopleModule.js';
 import { RecordsModule } from '../records/recordsModule.js';
 import { RehearsalModule } from '../rehearsal/rehearsalModule.js';
@@ -140,10 +142,28 @@ export async function createApplication(settings: Settings): Promise<NestExpress
   application.setGlobalPrefix('api');
   application.useGlobalFilters(new ProblemFilter());
   application.enableShutdownHooks();
-  const description = new DocumentBuilder().setTitle('Even Lantern').setVersion(APPLICATION_VERSION).build();
-  SwaggerModule.setup('api/docs', application, () => SwaggerModule.createDocument(application, description));
+  SwaggerModule.setup('api/docs', application, () => documentOf(application), {
+    jsonDocumentUrl: 'api/openapi.json',
+  });
   if (webFolder !== null && existsSync(webFolder)) serveInterface(application, webFolder);
   return application;
+}
+
+/** The API as OpenAPI 3.1. */
+function documentOf(application: NestExpressApplication): OpenAPIObject {
+  const about = new DocumentBuilder()
+    .setTitle('Even Lantern')
+    .setDescription('Everything that the interface does, it does through this.')
+    .setLicense('MIT', 'https://spdx.org/licenses/MIT.html')
+    .setVersion(APPLICATION_VERSION)
+    .setOpenAPIVersion('3.1.0')
+    .build();
+  const controllers = [...application.get(ModulesContainer).values()].flatMap((module) =>
+    [...module.controllers.values()].map(({ metatype }) => metatype as ControllerClass),
+  );
+  const file = application.get(Configuration).answersFile;
+  const answers = JSON.parse(readFileSync(file, 'utf8')) as Answers;
+  return describedApi(SwaggerModule.createDocument(application, about), controllers, PersonPipe, answers);
 }
 
 /** Files of the interface; every other address outside /api opens it, so that addresses can be kept. */

@@ -49,6 +49,11 @@ export class Configuration {
     return join(this.settings.programs, '..', '..', 'core', 'content');
   }
 
+  /** What the handlers answer with, as JSON Schema; made by `npm run answers`. */
+  get answersFile(): string {
+    return join(this.settings.programs, '..', 'answers.schema.json');
+  }
+
   /** The path of a program for worker threads. @param name its path within the server, without an ending */
   program(name: string): string {
     return join(this.settings.programs, `${name}.js`);

@@ -10,7 +10,7 @@ import { badInput, versionMissing } from './problem.js';
 
 /** Checks input against a schema of the contract. Unknown keys are refused. */
 export class Validated<T> implements PipeTransform<unknown, T> {
-  constructor(private readonly schema: ObjectSchema<T>) {}
+  constructor(readonly schema: ObjectSchema<T>) {}
 
   transform(value: unknown, _metadata: ArgumentMetadata): T {
     const input = value ?? {};
@@ -63,7 +63,7 @@ function nodesIn(input: unknown, most: number): number {
 }
 
 /** The version that a change was made on, from If-Match. */
-class MatchedVersion implements PipeTransform<string | undefined, number> {
+export class MatchedVersion implements PipeTransform<string | undefined, number> {
   transform(value: string | undefined): number {
     const match = /^"?(\d{1,15})"?$/.exec(value ?? '');
     if (match !== null) return Number(match[1]);

@@ -30,6 +30,7 @@ const ORDER = [
   'ledger',
   'packages',
   'columns',
+  'api',
 ];
 const STAGES = ['question', 'concepts', 'searches', 'limits', 'records'];
 export const START = 'start';
