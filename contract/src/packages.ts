@@ -8,6 +8,8 @@ export interface PackageTaken {
   paused: number;
   /** of its ledger, to be compared with one that somebody kept */
   seal: string;
+  /** what this installation says otherwise, and stands, in sentences */
+  standing: string[];
   /** what its ledger cannot vouch for, in sentences */
   unvouched: string[];
 }

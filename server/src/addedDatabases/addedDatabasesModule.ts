@@ -12,5 +12,6 @@ import { HandAnswersService } from './handAnswersService.js';
   imports: [DatabasesModule, FilesModule, PeopleModule, StoreModule, VocabulariesModule],
   controllers: [AddedDatabasesController],
   providers: [AddedDatabasesService, HandAnswersService],
+  exports: [AddedDatabasesService],
 })
 export class AddedDatabasesModule {}

@@ -39,13 +39,18 @@ export class AddedDatabasesService implements OnModuleInit {
     private readonly configuration: Configuration,
   ) {}
 
-  async onModuleInit(): Promise<void> {
+  onModuleInit(): Promise<void> {
+    return this.connectNew();
+  }
+
+  /** Lets databases be asked that are kept and not known yet: at the start, and when a package brought them. */
+  async connectNew(): Promise<void> {
     const rows = await this.store.read.getRepository(AddedDatabaseRow).find({
       where: { removedAt: IsNull() },
       order: { addedAt: 'ASC' },
       select: { id: true },
     });
-    for (const row of rows) {
+    for (const row of rows.filter(({ id }) => !this.databases.knows(id))) {
       try {
         this.connect(row.id, await this.kept(row.id));
       } catch (error) {

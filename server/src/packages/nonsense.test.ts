@@ -54,7 +54,7 @@ beforeAll(async () => {
       );
     });
   files = await unpacked(answer.body as Buffer);
-  const { paths } = (await server.get('/api/docs-json').expect(200)).body as {
+  const { paths } = (await server.get('/api/openapi.json').expect(200)).body as {
     paths: Record<string, { get?: object }>;
   };
   views = Object.entries(paths)

@@ -7,6 +7,7 @@ import { buffer } from 'node:stream/consumers';
 import { readCrate } from '@even-lantern/core';
 import {
   PERSON_HEADER,
+  type DatabaseList,
   type FoundBy,
   type Ledger,
   type LedgerVerified,
@@ -16,12 +17,14 @@ import {
   type RecordPage,
   type Review,
   type Schedule,
+  type SettledStep,
 } from '@even-lantern/contract';
 import request from 'supertest';
 import type { ObjectLiteral } from 'typeorm';
 import { RecordDesignsService } from '../records/recordDesignsService.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
 import { Scheduler } from '../schedules/scheduler.js';
+import { HandCountRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { TABLES_OF_PACKAGES, TABLES_OF_REVIEWS } from '../store/tables.js';
 import { databasesOfFullReview, fullReview } from '../testing/fullReview.js';
@@ -114,6 +117,40 @@ test('a review goes into another installation and is the same in every table, wi
   expect([yonder.seal, yonder.brokenAt]).toEqual([here.seal, null]);
   const twice = (await take(other, bytes).expect(409)).body as Problem;
   expect(twice.title).toBe('This review is here already: Light for “nights”.');
+});
+
+test('what another installation settled and counted stands, is told, and a database that comes along is asked at once', async () => {
+  const { server, reviewId } = await original();
+  const bytes = (await server.get(`/api/reviews/${reviewId}/package.zip`).buffer(true).parse(asBuffer))
+    .body as Buffer;
+  const [settled] = (await server.get('/api/crosswalk')).body as SettledStep[];
+  if (settled === undefined) throw new Error('nothing is settled');
+  const text = 'words("light")';
+  const fresh = await installation();
+  expect((await take(fresh, bytes).expect(201)).body).toMatchObject({ standing: [] });
+  const { databases } = (await fresh.get('/api/databases')).body as DatabaseList;
+  expect(databases.map(({ name }) => name)).toContain('Ferrow Index');
+
+  const other = await installation();
+  const hand = { how: 'hand', name: 'Ferrow Index', description: 'Ours', release: '', vocabulary: null, dialect: { kind: 'corvane', names: {}, lacks: [] } }; // prettier-ignore
+  await other.post('/api/databases', hand).expect(201);
+  const own = { text, hits: 9 };
+  await other.put('/api/databases/ferrow-index/answers', own).expect(200);
+  const { vocabulary, label, target, targetLabel } = settled;
+  const verdict = 'open';
+  await other.post('/api/crosswalk', { vocabulary, label, target, targetLabel, verdict }).expect(200);
+  const before = (await other.get('/api/crosswalk')).body as SettledStep[];
+  const { standing } = (await take(other, bytes).expect(201)).body as PackageTaken;
+  expect(standing.sort()).toEqual([
+    expect.stringMatching(/^1 of its headings is settled otherwise here: “Light”/),
+    expect.stringMatching(/^1 of its strings was counted otherwise/),
+    'The database “ferrow-index” is described otherwise here. The description here stays.',
+  ]);
+  expect((await other.get('/api/crosswalk')).body).toEqual(before);
+  const counted = await other.application
+    .get(Store)
+    .read.find(HandCountRow, { where: { database: 'ferrow-index' }, order: { position: 'DESC' } });
+  expect(counted.map(({ hits }) => hits)).toEqual([9, 1]);
 });
 
 test('the guide tells of every table of a package, and of each column as the table does', () => {

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { AddedDatabasesModule } from '../addedDatabases/addedDatabasesModule.js';
 import { FilesModule } from '../files/filesModule.js';
 import { PeopleModule } from '../people/peopleModule.js';
 import { ReviewsModule } from '../reviews/reviewsModule.js';
@@ -7,7 +8,7 @@ import { PackagesController } from './packagesController.js';
 import { PackagesService } from './packagesService.js';
 
 @Module({
-  imports: [FilesModule, PeopleModule, ReviewsModule, StoreModule],
+  imports: [AddedDatabasesModule, FilesModule, PeopleModule, ReviewsModule, StoreModule],
   controllers: [PackagesController],
   providers: [PackagesService],
 })

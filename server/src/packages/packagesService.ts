@@ -5,7 +5,7 @@ import type { LedgerContent } from '@even-lantern/core';
 import { listedOf } from '../ledger/ledgerSummary.js';
 import { newFeedToken } from '../schedules/feedToken.js';
 import type { FileProgress, PackageTaken } from '@even-lantern/contract';
-import { In, type EntityManager, type ObjectLiteral } from 'typeorm';
+import { AddedDatabasesService } from '../addedDatabases/addedDatabasesService.js';
 import { Configuration } from '../configuration/configuration.js';
 import { badInput, conflict } from '../http/problem.js';
 import { IncomingFiles } from '../files/incomingFiles.js';
@@ -28,12 +28,11 @@ import { OutOfMemory, WorkerPool } from '../workers/workerPool.js';
 import { pathOf, type PackageRead, type PackageTask } from './packageInFile.js';
 import { TABLE_VERSIONS, tableShapes } from './packageTables.js';
 import { packageOf } from './packageWriting.js';
+import { BATCH, batchesOf, newOnes } from './sharedRows.js';
 import { entriesIn, linesIn, openZip } from './zip.js';
 
 const MOST_MEMORY_MB = 900;
 const MOST_FILES = 100;
-/** Rows that are kept in one change, so that others are served in between. */
-const BATCH = 60;
 
 /** What was kept of a package. */
 type Kept = Omit<PackageTaken, 'seal' | 'unvouched'>;
@@ -51,6 +50,7 @@ export class PackagesService implements OnApplicationShutdown {
     private readonly reviews: ReviewsService,
     private readonly reviewEnd: ReviewEndService,
     private readonly files: IncomingFiles,
+    private readonly added: AddedDatabasesService,
   ) {
     this.pool = new WorkerPool(configuration.program('packages/packageTask'), { memoryMb: MOST_MEMORY_MB });
   }
@@ -181,7 +181,7 @@ export class PackagesService implements OnApplicationShutdown {
         batch = [];
         if (some.length === 0) return;
         await this.store.write(async (manager) =>
-          insertRaw(manager, table.entity, isOwn ? some : await newOnes(manager, table, some)),
+          insertRaw(manager, table.entity, isOwn ? some : (await newOnes(manager, table, some)).rows),
         );
         rows += some.length;
         tell({ phase: 'keeping', records: rows });
@@ -201,9 +201,12 @@ export class PackagesService implements OnApplicationShutdown {
       }
       await flush();
     }
-    return this.store.write(async (manager) => {
+    const standing: string[] = [];
+    const taken = await this.store.write(async (manager) => {
       for (const [table, some] of shared) {
-        for (const batch of batchesOf(await newOnes(manager, table, some))) {
+        const fresh = await newOnes(manager, table, some);
+        standing.push(...fresh.standing);
+        for (const batch of batchesOf(fresh.rows)) {
           await insertRaw(manager, table.entity, batch);
           // Whoever reads is answered meanwhile.
           await othersFirst();
@@ -214,8 +217,10 @@ export class PackagesService implements OnApplicationShutdown {
       const shown = `UPDATE review SET "deletedAt" = NULL WHERE id = ${driver.createParameter('id', 0)}`;
       await manager.query(shown, [id]);
       const { title } = await this.reviews.get(id, manager);
-      return { id, title, rows, paused };
+      return { id, title, rows, paused, standing };
     });
+    await this.added.connectNew();
+    return taken;
   }
 }
 
@@ -269,48 +274,4 @@ async function rowsInPackage(path: string): Promise<RowSource> {
 async function rowsInScratch(path: string): Promise<RowSource> {
   const store = await ScratchStore.reopen(path);
   return { rows: (table) => store.rows(tableNamed(table)), close: () => store.close() };
-}
-
-/** Of rows that are not of the review alone, those that are not there; numbered behind those that are. */
-async function newOnes(
-  manager: EntityManager,
-  { entity }: TableDescription,
-  rows: readonly RawRow[],
-): Promise<RawRow[]> {
-  const there = new Set<unknown>();
-  for (const batch of batchesOf(rows)) {
-    const found = await manager.find<ObjectLiteral>(entity, {
-      where: { id: In(batch.map(({ id }) => id)) },
-      select: { id: true },
-    });
-    for (const row of found) there.add(row['id']);
-  }
-  /** the last number that is taken, by database */
-  const last = new Map<unknown, number>();
-  const numbered: RawRow[] = [];
-  for (const row of rows) {
-    if (there.has(row['id'])) continue;
-    if (!('position' in row)) {
-      numbered.push(row);
-      continue;
-    }
-    const { database } = row;
-    const before =
-      last.get(database) ??
-      (await manager.maximum<ObjectLiteral>(
-        entity,
-        'position' as never,
-        database === undefined ? {} : { database },
-      )) ??
-      0;
-    last.set(database, before + 1);
-    numbered.push({ ...row, position: before + 1 });
-  }
-  return numbered;
-}
-
-function batchesOf(rows: readonly RawRow[]): RawRow[][] {
-  return Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
-    rows.slice(i * BATCH, (i + 1) * BATCH),
-  );
 }

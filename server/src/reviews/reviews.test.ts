@@ -137,7 +137,7 @@ test('broken JSON and unknown addresses are answered as problems', async () => {
 });
 
 test('OpenAPI describes the bodies by the schemas that check them', async () => {
-  const { body } = await server.get('/api/docs-json').expect(200);
+  const { body } = await server.get('/api/openapi.json').expect(200);
   expect(JSON.stringify(body)).toContain('"searched"');
 });
 

@@ -155,6 +155,7 @@ test('a review is saved as one file, and taken in from one; what does not fit is
             rows: 12,
             paused: 1,
             seal: '1-ab',
+            standing: ['One heading is settled otherwise here.'],
             unvouched: ['Decisions are not.'],
           }
         : new Refusal(400, { title: 'The file data/run.ndjson is missing.' }),
@@ -174,7 +175,12 @@ test('a review is saved as one file, and taken in from one; what does not fit is
   expect(sent().at(-1)?.headers.get('content-type')).toBe('application/zip');
   const open = await screen.findByRole('link', { name: 'Open the review' });
   expect(open.getAttribute('href')).toBe('/reviews/r9');
-  for (const told of ['1-ab', 'Decisions are not.', /^1 schedule paused/]) {
+  for (const told of [
+    '1-ab',
+    'One heading is settled otherwise here.',
+    'Decisions are not.',
+    /^1 schedule paused/,
+  ]) {
     expect(screen.getByText(told)).toBeTruthy();
   }
 });

@@ -46,7 +46,7 @@ export function TakePackage() {
 }
 
 /** What came, and how far its ledger proves it. */
-function Taken({ taken: { id, title, paused, seal, unvouched } }: { taken: PackageTaken }) {
+function Taken({ taken: { id, title, paused, seal, standing, unvouched } }: { taken: PackageTaken }) {
   return (
     <div role="status" className="rule rounded-box flex flex-col gap-2 border p-3 text-sm">
       <p className="flex flex-wrap items-center gap-3">
@@ -58,6 +58,9 @@ function Taken({ taken: { id, title, paused, seal, unvouched } }: { taken: Packa
       {paused > 0 && (
         <p>{counted(paused, 'schedule')} paused: go on with it here or there, not in both installations.</p>
       )}
+      {standing.map((each) => (
+        <p key={each}>{each}</p>
+      ))}
       <p>
         Its ledger fits in itself, and ends at this seal. Compare the seal with one that you got in another
         way: a ledger that somebody wrote anew fits in itself too.
