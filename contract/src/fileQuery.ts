@@ -9,11 +9,23 @@ export interface FileQuery {
   encoding?: FileEncodingName | undefined;
 }
 
+/** What is said of a vocabulary that is sent. */
+export interface VocabularyFileQuery extends FileQuery {
+  /** what the file is called */
+  file?: string;
+}
+
 export const encodingSchema = Joi.string()
   .valid(...FILE_ENCODINGS)
   .messages({ 'any.only': `There is no such encoding. There is: ${FILE_ENCODINGS.join(', ')}.` });
 
 export const fileQuerySchema = Joi.object<FileQuery>({
+  job: Joi.string().max(100),
+  encoding: encodingSchema,
+});
+
+export const vocabularyFileQuerySchema = Joi.object<VocabularyFileQuery>({
+  file: Joi.string().allow('').max(1000),
   job: Joi.string().max(100),
   encoding: encodingSchema,
 });

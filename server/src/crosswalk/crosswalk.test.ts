@@ -1,10 +1,11 @@
-import { vocabularyFromTurtle, vocabularyToTurtle, type Heading } from '@even-lantern/core';
+import { vocabularyFromTurtle, vocabularyToTurtle, type Heading, type Vocabulary } from '@even-lantern/core';
 import {
   PERSON_HEADER,
   type Rehearsal,
   type Review,
   type SettledStep,
   type TermCount,
+  type Problem,
   type VocabularySummary,
 } from '@even-lantern/contract';
 import request from 'supertest';
@@ -197,6 +198,26 @@ describe('vocabularies', () => {
       ['harbour', 2, ['The harbour index']],
       ['coast', 1, ['The coast index']],
     ]);
+  });
+
+  test('one whose letters came out wrong is read again in the encoding that a person names', async () => {
+    // The byte of “Ł” in windows-1250 is that of “£” in windows-1252.
+    const text = `${PREFIX} <urn:quay> a skos:ConceptScheme ; dct:identifier "quay" . <urn:q> a skos:Concept ; skos:prefLabel "?odka"@en .`;
+    const bytes = Buffer.from(text, 'latin1');
+    bytes[text.indexOf('?odka')] = 0xa3;
+    const labelIn = async (encoding: string) => {
+      await request(server.application.getHttpServer())
+        .post(`/api/vocabularies?file=quay.ttl&encoding=${encoding}`)
+        .set({ Host: 'localhost', [PERSON_HEADER]: server.person, 'Content-Type': 'text/turtle' })
+        .send(bytes)
+        .expect(201);
+      const { headings } = (await server.get('/api/vocabularies/quay').expect(200)).body as Vocabulary;
+      return headings.map(({ label }) => label);
+    };
+    expect(await labelIn('windows-1252')).toEqual(['£odka']);
+    expect(await labelIn('windows-1250')).toEqual(['Łodka']);
+    const refused = await send('text/turtle', text, 'quay.ttl&encoding=lamps').expect(400);
+    expect((refused.body as Problem).title).toContain('There is no such encoding');
   });
 
   test('one is read from Turtle, with notes on what is odd, and comes out again', async () => {

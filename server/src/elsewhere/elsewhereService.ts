@@ -2,7 +2,13 @@ import { createHash, randomUUID } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import { Injectable } from '@nestjs/common';
-import { formatCount, recordsDigest, type BibRecord, type LedgerEntry, type NewContent } from '@even-lantern/core';
+import {
+  formatCount,
+  recordsDigest,
+  type BibRecord,
+  type LedgerEntry,
+  type NewContent,
+} from '@even-lantern/core';
 import {
   MOST_RECORDS_ELSEWHERE,
   type Person,

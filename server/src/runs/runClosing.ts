@@ -1,6 +1,12 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { Injectable, Logger, type BeforeApplicationShutdown } from '@nestjs/common';
-import { DIALECTS, recordsDigest, resultFingerprint, type LedgerLimit, type LedgerLine } from '@even-lantern/core';
+import {
+  DIALECTS,
+  recordsDigest,
+  resultFingerprint,
+  type LedgerLimit,
+  type LedgerLine,
+} from '@even-lantern/core';
 import type { RunStatus } from '@even-lantern/contract';
 import { APPLICATION_VERSION } from '../http/version.js';
 import { AddedDatabaseRow, PersonRow, RunRow } from '../store/entities.js';

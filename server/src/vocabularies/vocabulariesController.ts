@@ -2,10 +2,16 @@ import { randomUUID } from 'node:crypto';
 import { Controller, Get, Header, Headers, Param, Post, Query, Req } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
 import { vocabularyToJsonLd, vocabularyToTurtle } from '@even-lantern/core';
-import { VOCABULARY_FORMATS, type Person } from '@even-lantern/contract';
+import {
+  vocabularyFileQuerySchema,
+  VOCABULARY_FORMATS,
+  type Person,
+  type VocabularyFileQuery,
+} from '@even-lantern/contract';
 import { EditsNoReview } from '../edits/reviewEdit.js';
 import type { Request } from 'express';
 import { badInput } from '../http/problem.js';
+import { Validated } from '../http/validated.js';
 import { Actor } from '../people/people.js';
 import { VocabulariesService } from './vocabulariesService.js';
 
@@ -50,8 +56,8 @@ export class VocabulariesController {
   import(
     @Req() request: Request,
     @Headers('content-type') type: string | undefined,
-    @Query('file') file: string | undefined,
-    @Query('job') job: string | undefined,
+    @Query(new Validated(vocabularyFileQuerySchema))
+    { file = '', job = randomUUID(), encoding }: VocabularyFileQuery,
     @Actor() person: Person,
   ) {
     const format = VOCABULARY_FORMATS.find((each) => type?.split(';')[0]?.trim().toLowerCase() === each);
@@ -59,12 +65,6 @@ export class VocabulariesController {
       const message = 'A vocabulary is read from SKOS in Turtle (.ttl) or JSON-LD (.jsonld).';
       throw badInput([{ path: 'content-type', message }]);
     }
-    return this.vocabularies.import(
-      request,
-      format,
-      String(file ?? ''),
-      { job: String(job ?? randomUUID()) },
-      person,
-    );
+    return this.vocabularies.import(request, format, file, { job, encoding }, person);
   }
 }

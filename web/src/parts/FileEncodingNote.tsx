@@ -24,19 +24,32 @@ export function FileEncodingNote({ encoding: { name, how }, onChoose }: FileEnco
         Read as {name}, {HOW[how]}.
       </span>
       {onChoose !== undefined && (
-        <ChoiceMenu
-          label="Encoding of the file"
-          text="Letters look wrong?"
-          className="btn-xs"
-          up
-          {...(chosen === undefined ? {} : { chosen })}
-          choices={FILE_ENCODINGS.map((each) => ({ id: each, name: each }))}
-          onChoose={(id) => {
-            const next = FILE_ENCODINGS.find((each) => each === id);
-            if (next !== undefined) onChoose(next);
-          }}
-        />
+        <EncodingMenu {...(chosen === undefined ? {} : { chosen })} onChoose={onChoose} />
       )}
     </div>
+  );
+}
+
+/** Reads a file again in another encoding. */
+export function EncodingMenu({
+  chosen,
+  onChoose,
+}: {
+  chosen?: FileEncodingName;
+  onChoose: (name: FileEncodingName) => void;
+}) {
+  return (
+    <ChoiceMenu
+      label="Encoding of the file"
+      text="Letters look wrong?"
+      className="btn-xs"
+      up
+      {...(chosen === undefined ? {} : { chosen })}
+      choices={FILE_ENCODINGS.map((each) => ({ id: each, name: each }))}
+      onChoose={(id) => {
+        const next = FILE_ENCODINGS.find((each) => each === id);
+        if (next !== undefined) onChoose(next);
+      }}
+    />
   );
 }

@@ -1,6 +1,12 @@
 /** What the interface asks of the server about vocabularies, and about what stands for a heading in another one. */
 import type { Vocabulary } from '@even-lantern/core';
-import type { NewSettlement, SettledStep, VocabularyFormat, VocabularySummary } from '@even-lantern/contract';
+import type {
+  FileEncodingName,
+  NewSettlement,
+  SettledStep,
+  VocabularyFormat,
+  VocabularySummary,
+} from '@even-lantern/contract';
 import { api, changes } from './api.js';
 
 export const vocabularyApi = api.injectEndpoints({
@@ -15,11 +21,11 @@ export const vocabularyApi = api.injectEndpoints({
     }),
     importVocabulary: build.mutation<
       VocabularySummary,
-      { file: File; format: VocabularyFormat; job: string }
+      { file: File; format: VocabularyFormat; job: string; encoding?: FileEncodingName | undefined }
     >({
-      query: ({ file, format, job }) => ({
+      query: ({ file, format, job, encoding }) => ({
         url: 'vocabularies',
-        params: { file: file.name, job },
+        params: { file: file.name, job, ...(encoding === undefined ? {} : { encoding }) },
         method: 'POST',
         body: file,
         headers: { 'Content-Type': format },

@@ -1,9 +1,10 @@
 import { counted } from '@even-lantern/core';
-import type { VocabularyFormat } from '@even-lantern/contract';
+import type { FileEncodingName, VocabularyFormat } from '@even-lantern/contract';
 import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { problemOf } from '../../review/api/api.js';
 import { vocabularyApi } from '../../review/api/vocabularyApi.js';
+import { EncodingMenu } from '../../parts/FileEncodingNote.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../review/FileReading.js';
 import { ProblemNote } from '../../parts/ProblemNote.js';
@@ -20,14 +21,14 @@ export function ReadVocabulary() {
   const [importVocabulary, { data, error, isLoading, originalArgs }] =
     vocabularyApi.useImportVocabularyMutation();
   const [wrongKind, setWrongKind] = useState<string | null>(null);
-  const read = (file: File) => {
+  const read = (file: File, encoding?: FileEncodingName) => {
     const kind = FORMATS[file.name.split('.').at(-1)?.toLowerCase() ?? ''];
     setWrongKind(
       kind === undefined
         ? `“${file.name}” is neither Turtle (.ttl) nor JSON-LD (.jsonld). Nothing was read in.`
         : null,
     );
-    if (kind !== undefined) void importVocabulary({ file, format: kind, job: crypto.randomUUID() });
+    if (kind !== undefined) void importVocabulary({ file, format: kind, job: crypto.randomUUID(), encoding });
   };
   return (
     <section aria-label="Read a vocabulary" className="flex flex-col items-start gap-2">
@@ -36,7 +37,7 @@ export function ReadVocabulary() {
         accept=".ttl,.nt,.jsonld,.json,text/turtle,application/ld+json"
         className="btn btn-primary"
         disabled={isLoading}
-        onPick={read}
+        onPick={(file) => read(file)}
       >
         <FileUp className="h-4 w-4" aria-hidden="true" />
         {isLoading ? 'Reading …' : 'Read a vocabulary from SKOS …'}
@@ -60,6 +61,11 @@ export function ReadVocabulary() {
               ? 'Nothing in it was odd.'
               : 'See above for what was odd.'}
           </p>
+        )}
+        {data !== undefined && !isLoading && originalArgs !== undefined && (
+          <div className="pt-1">
+            <EncodingMenu onChoose={(encoding) => read(originalArgs.file, encoding)} />
+          </div>
         )}
       </div>
     </section>

@@ -68,6 +68,11 @@ test('a file is sent in its form, and what came of it is told', async () => {
   expect(await screen.findByText(/See above for what was odd/)).toBeTruthy();
   const sent = asked.find(({ method, path }) => method === 'POST' && path === 'vocabularies');
   expect(sent?.headers.get('content-type')).toBe('text/turtle');
+  await user.click(screen.getByRole('combobox', { name: 'Encoding of the file' }));
+  await user.click(screen.getByRole('option', { name: 'windows-1250' }));
+  const encodings = () =>
+    asked.flatMap(({ method, query }) => (method === 'POST' ? [query.get('encoding')] : []));
+  await waitFor(() => expect(encodings()).toEqual([null, 'windows-1250']));
 });
 
 test('what is wrong with a file is told, and that nothing was read in', async () => {
