@@ -62,7 +62,7 @@ export function ForReview({ database, rehearsal, overlap, comparing }: ForReview
         </span>
         {rehearsal !== undefined && !nothing && (
           <span className="text-lg font-bold">
-            <Count hits={hits} error={rehearsal?.whole.error ?? null} />
+            <Count hits={hits} error={rehearsal.whole.error ?? null} />
           </span>
         )}
       </p>

@@ -62,7 +62,7 @@ export function ReadVocabulary() {
               : 'See above for what was odd.'}
           </p>
         )}
-        {data !== undefined && !isLoading && originalArgs !== undefined && (
+        {data !== undefined && originalArgs !== undefined && (
           <div className="pt-1">
             <EncodingMenu onChoose={(encoding) => read(originalArgs.file, encoding)} />
           </div>
