@@ -214,10 +214,16 @@ export interface FoundDigest {
   digest: string;
 }
 
-/** SHA-256 of lines of an accession id, a space and the digest of its record, sorted, each followed by a newline. */
-export function recordsDigest(found: readonly FoundDigest[]): string {
+/**
+ * SHA-256 of lines of an accession id, a space and the digest of its record, sorted, each followed by a newline.
+ * @param hash SHA-256 of a text in hexadecimal digits, where there is a faster one than our own
+ */
+export function recordsDigest(
+  found: readonly FoundDigest[],
+  hash: (text: string) => string = hashText,
+): string {
   const lines = found.map(({ accession, digest }) => `${accession} ${digest}\n`);
-  return hashText(lines.sort().join(''));
+  return hash(lines.sort().join(''));
 }
 
 /** Closes an entry: hashes its content together with the hash of the entry before it. */

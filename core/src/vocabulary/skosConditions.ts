@@ -30,7 +30,7 @@ export function brokenConditions(headings: readonly Heading[]): BrokenConditions
       if (above.has(label)) continue;
       above.add(label);
       steps += 1;
-      open.push(...(byLabel.get(label)?.broader ?? []));
+      for (const next of byLabel.get(label)?.broader ?? []) open.push(next);
     }
     for (const other of new Set(heading.related)) {
       if (above.has(other)) relatedAndAbove.push([heading.label, other]);

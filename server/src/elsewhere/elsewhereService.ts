@@ -20,7 +20,7 @@ import type { EntityManager } from 'typeorm';
 import { APPLICATION_VERSION } from '../http/version.js';
 import { WaitingFiles } from '../files/waitingFiles.js';
 import { ReviewsService } from '../reviews/reviewsService.js';
-import { foundDigests } from '../records/foundDigests.js';
+import { digestOfText, foundDigests } from '../records/foundDigests.js';
 import { keepRecords } from '../records/keepRecords.js';
 import { ElsewhereSearchRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
@@ -79,7 +79,7 @@ export class ElsewhereService {
             bytes,
             sha256,
             records,
-            recordsDigest: recordsDigest(await foundDigests(manager, { searchId: made.id })),
+            recordsDigest: recordsDigest(await foundDigests(manager, { searchId: made.id }), digestOfText),
           }),
         );
       }),

@@ -2,7 +2,6 @@
  * Holds the rows of a package to its ledger: the records to the digests in its entries, the versions of the strategy to
  * theirs, and the ledger's own files to its chain. What no entry vouches for is told.
  */
-import { createHash } from 'node:crypto';
 import {
   formatCount,
   isRun,
@@ -18,6 +17,7 @@ import {
   type LedgerEntry,
   type RunContent,
 } from '@even-lantern/core';
+import { digestOfText } from '../records/foundDigests.js';
 import { shownOf } from '../records/foundRecords.js';
 import { stateDigest } from '../records/keepRecords.js';
 
@@ -59,7 +59,8 @@ export class HeldToLedger {
     } else if (name === 'strategy_version') {
       const digest = String(row['digest']);
       this.versions.set(Number(row['position']), digest);
-      if (sha256(String(row['state'])) !== digest) this.tell(`${at}: its state is not that of its digest.`);
+      if (digestOfText(String(row['state'])) !== digest)
+        this.tell(`${at}: its state is not that of its digest.`);
     }
   }
 
@@ -136,7 +137,7 @@ export class HeldToLedger {
   ): void {
     if (told === undefined) {
       if (found.length > 0) untold.push(entry);
-    } else if (recordsDigest(found) !== told) {
+    } else if (recordsDigest(found, digestOfText) !== told) {
       this.tell(`The records of entry ${entry} do not say what they said when they were found.`);
     }
   }
@@ -157,11 +158,7 @@ export function ledgerFiles(entries: readonly LedgerEntry[], about: AboutLedger)
   return new Map(
     [JSON_LEDGER, MARKDOWN_LEDGER].map((form) => [
       `ledger.${form.extension}`,
-      sha256(writeLedger(form, entries, about)),
+      digestOfText(writeLedger(form, entries, about)),
     ]),
   );
-}
-
-function sha256(text: string): string {
-  return createHash('sha256').update(text).digest('hex');
 }

@@ -19,6 +19,7 @@ import {
   type Seal,
 } from '@even-lantern/core';
 import yauzl from 'yauzl';
+import { digestOfText } from '../records/foundDigests.js';
 import { listedOf } from '../ledger/ledgerSummary.js';
 import { bytesOf, entriesIn, linesIn, openZip } from './zip.js';
 import { misfitIn, type TableDescription } from '../store/description.js';
@@ -302,7 +303,7 @@ class Check {
     const seal = readSeal(crate.seal);
     if (!seal.ok) this.tell('It has no seal of the ledger.');
     this.seal = seal.ok ? seal.seal : { entries: 0, hash: null };
-    this.verifier = ledgerVerifier(seal.ok ? seal.seal : null, sha256);
+    this.verifier = ledgerVerifier(seal.ok ? seal.seal : null, digestOfText);
     this.held = new HeldToLedger((trouble) => this.tell(trouble));
   }
 
@@ -421,8 +422,4 @@ function parsed(line: string): Row | null {
   } catch {
     return null;
   }
-}
-
-function sha256(text: string): string {
-  return createHash('sha256').update(text).digest('hex');
 }

@@ -1,10 +1,16 @@
 /** Which records a run or a search made elsewhere found, and the digest of what each said. */
+import { createHash } from 'node:crypto';
 import { setImmediate as othersFirst } from 'node:timers/promises';
 import type { FoundDigest } from '@even-lantern/core';
 import type { EntityManager } from 'typeorm';
 import { ElsewhereRecordRow, RunRecordRow } from '../store/entities.js';
 
 const AT_A_TIME = 2000;
+
+/** As core has it, several times as fast. */
+export function digestOfText(text: string): string {
+  return createHash('sha256').update(text).digest('hex');
+}
 
 /** In the order of their accession numbers. A digest that was not kept is empty. */
 export async function foundDigests(

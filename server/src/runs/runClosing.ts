@@ -12,7 +12,7 @@ import { APPLICATION_VERSION } from '../http/version.js';
 import { AddedDatabaseRow, PersonRow, RunRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { StoreTrouble } from '../store/storeTrouble.js';
-import { foundDigests } from '../records/foundDigests.js';
+import { digestOfText, foundDigests } from '../records/foundDigests.js';
 import type { FoundRecords } from '../records/foundRecords.js';
 import { LedgerService } from '../ledger/ledgerService.js';
 import { begunOf, linesOf } from './runState.js';
@@ -104,7 +104,7 @@ export class RunClosing implements BeforeApplicationShutdown {
           fetched: accessions.length,
           remarks: row.remarks,
           fingerprint: resultFingerprint(accessions),
-          recordsDigest: recordsDigest(digests),
+          recordsDigest: recordsDigest(digests, digestOfText),
           startedAt: row.startedAt,
           timeZone: row.timeZone,
           durationMs: Math.max(0, endedAt - Date.parse(row.startedAt)),
