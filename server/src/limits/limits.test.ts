@@ -285,7 +285,7 @@ describe('a run', () => {
     await light.server.application.get(RunsService).finished(id);
     const [entry] = await entriesOf(light.server, review.id);
     const content = entry?.content;
-    expect([content?.hits, content?.fetched, content?.form]).toEqual([3, 3, 4]);
+    expect([content?.hits, content?.fetched, content?.form]).toEqual([3, 3, 5]);
     expect(content?.limits?.map(({ setAt: _at, ...rest }) => rest)).toEqual([
       {
         limit: 'Years of publication from 2005',

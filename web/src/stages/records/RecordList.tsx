@@ -43,6 +43,8 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
     if (position !== null) list.scrollToIndex(position, { align: 'auto' });
   }, [position, list]);
 
+  // Only what is in view is there to be named.
+  const isDrawn = items.some(({ index }) => pages.row(index)?.id === openId);
   return (
     <div
       ref={box}
@@ -50,7 +52,7 @@ export function RecordList({ pages, openId, position, onOpen }: RecordListProps)
       tabIndex={0}
       role="listbox"
       aria-label="Records"
-      aria-activedescendant={openId === null ? undefined : optionId(openId)}
+      aria-activedescendant={openId !== null && isDrawn ? optionId(openId) : undefined}
     >
       <div style={{ height: list.getTotalSize(), position: 'relative' }}>
         {items.map(({ index, start }) => {
