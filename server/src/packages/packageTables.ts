@@ -83,3 +83,8 @@ export async function rowsInPackage(
   const naming = Object.entries(table.refersTo).find(([, other]) => other() === AddedDatabaseRow);
   return { [naming?.[0] ?? 'id']: In(addedDatabases) };
 }
+
+/** Where the rows of a table are in a package. */
+export function pathOf(table: string): string {
+  return `data/${table}.ndjson`;
+}

@@ -26,7 +26,7 @@ import type { EntityClass } from '../store/description.js';
 import { PersonRow, ReviewRow } from '../store/entities.js';
 import { rawRowOf, type RawRow } from '../store/rawRows.js';
 import { peopleIn, tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
-import { ownedBy, rowsInPackage, TABLES_AS_OF, type Owned } from './packageTables.js';
+import { ownedBy, pathOf, rowsInPackage, TABLES_AS_OF, type Owned } from './packageTables.js';
 
 const AT_A_TIME = 200;
 const LINES = 'application/x-ndjson';
@@ -92,11 +92,11 @@ export function packageOf(
   owned.catch(failed);
   for (const { name } of TABLES_OF_PACKAGES.filter((table) => table.entity !== PersonRow)) {
     const about = { description: `The table ${name}, one row a line.`, encodingFormat: LINES };
-    add(`data/${name}.ndjson`, about, () => linesOf(manager, name, owned, people), true);
+    add(pathOf(name), about, () => linesOf(manager, name, owned, people), true);
   }
   // People come last, when all have been named.
   const aboutPeople = { description: 'Those who are named, one a line.', encodingFormat: LINES };
-  add('data/person.ndjson', aboutPeople, () => linesOfPeople(manager, people), true);
+  add(pathOf('person'), aboutPeople, () => linesOfPeople(manager, people), true);
   const exportedAt = new Date().toISOString();
   const title = async () => (await manager.findOneByOrFail(ReviewRow, { id: reviewId })).title;
   const seal = presentSeal(manager, reviewId);

@@ -25,14 +25,13 @@ import { removeScratch, ScratchStore } from '../store/scratchStore.js';
 import { tableNamed, TABLES_OF_PACKAGES } from '../store/tables.js';
 import { Store } from '../store/store.js';
 import { OutOfMemory, WorkerPool } from '../workers/workerPool.js';
-import { pathOf, type PackageRead, type PackageTask } from './packageInFile.js';
-import { TABLE_VERSIONS, tableShapes } from './packageTables.js';
+import type { PackageRead, PackageTask } from './packageInFile.js';
+import { pathOf, TABLE_VERSIONS, tableShapes } from './packageTables.js';
 import { packageOf } from './packageWriting.js';
 import { BATCH, batchesOf, newOnes } from './sharedRows.js';
-import { entriesIn, linesIn, openZip } from './zip.js';
+import { entriesIn, linesIn, MOST_FILES, openZip } from './zip.js';
 
 const MOST_MEMORY_MB = 900;
-const MOST_FILES = 100;
 
 /** What was kept of a package. */
 type Kept = Omit<PackageTaken, 'seal' | 'unvouched'>;

@@ -9,6 +9,9 @@ const LONGEST_LINE = 20_000_000;
 const MOST_UNPACKED = 40_000_000_000;
 const NEWLINE = 10;
 
+/** A package holds fewer files than this. */
+export const MOST_FILES = 100;
+
 /** @throws Error in words for a person where it is no zip */
 export function openZip(path: string): Promise<yauzl.ZipFile> {
   return new Promise((resolve, reject) => {
