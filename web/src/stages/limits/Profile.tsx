@@ -62,7 +62,12 @@ export function Profile({ inHand, profile, stale }: ProfileProps) {
             {reasonsText(review.limits)}
           </span>
         </p>
-        <b className="w-24 text-right text-[1.1875rem]" aria-live="polite" data-testid="remains">
+        <b
+          className={`w-24 text-right text-[1.1875rem] ${stale ? 'quiet' : ''}`}
+          aria-live="polite"
+          aria-busy={stale}
+          data-testid="remains"
+        >
           <Count hits={profile?.remains.hits ?? null} error={profile?.remains.error ?? null} />
         </b>
         <span className="w-8" />
