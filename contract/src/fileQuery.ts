@@ -15,6 +15,12 @@ export interface VocabularyFileQuery extends FileQuery {
   file?: string;
 }
 
+/** What is said of an exported file of a database that is asked by hand. */
+export interface GivenFileQuery extends FileQuery {
+  /** the job of its earlier reading, of which these records take the place */
+  insteadOf?: string;
+}
+
 export const encodingSchema = Joi.string()
   .valid(...FILE_ENCODINGS)
   .messages({ 'any.only': `There is no such encoding. There is: ${FILE_ENCODINGS.join(', ')}.` });
@@ -28,4 +34,10 @@ export const vocabularyFileQuerySchema = Joi.object<VocabularyFileQuery>({
   file: Joi.string().allow('').max(1000),
   job: Joi.string().max(100),
   encoding: encodingSchema,
+});
+
+export const givenFileQuerySchema = Joi.object<GivenFileQuery>({
+  job: Joi.string().max(100),
+  encoding: encodingSchema,
+  insteadOf: Joi.string().max(100),
 });

@@ -21,12 +21,17 @@ export interface LineConversion {
   to: 'own' | 'cql';
 }
 
-export const LONGEST_LINE_TEXT = 200_000;
+/** In characters, of a line that is written by hand. */
+export const LONGEST_LINE_TEXT = 50_000;
+/** Those of strategies that were saved while lines could be longer. */
+export const LONGEST_SAVED_LINE_TEXT = 200_000;
+
+const TOO_LONG = 'A line has at most 50,000 characters. Make several terms or lines of it.';
 
 export const lineConversionSchema = Joi.object<LineConversion>({
   database: Joi.string().required(),
   language: Joi.string().valid('own', 'cql').required(),
-  text: Joi.string().allow('').max(LONGEST_LINE_TEXT).required(),
+  text: Joi.string().allow('').max(LONGEST_LINE_TEXT).required().messages({ 'string.max': TOO_LONG }),
   to: Joi.string().valid('own', 'cql').required(),
 });
 
@@ -41,6 +46,6 @@ export const lineTextChangeSchema = Joi.object<LineTextChange>({
     .allow(null)
     .max(LONGEST_LINE_TEXT)
     .required()
-    .messages({ 'string.empty': 'Write something, or take what the lanes give.' }),
+    .messages({ 'string.empty': 'Write something, or take what the lanes give.', 'string.max': TOO_LONG }),
   version: Joi.number().integer().min(0).required(),
 });

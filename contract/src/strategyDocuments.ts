@@ -1,7 +1,7 @@
 /** A strategy as a file, as it is read back. */
 import { STRATEGY_FORM, type StrategyDocument } from '@even-lantern/core';
 import Joi from 'joi';
-import { LONGEST_LINE_TEXT } from './lineTexts.js';
+import { LONGEST_SAVED_LINE_TEXT } from './lineTexts.js';
 import { limitDocument, MOST_LIMITS } from './limits.js';
 import { MOST_OWN_LINES, ownLineDocument } from './ownLines.js';
 import { laneDocument } from './reviews.js';
@@ -38,7 +38,7 @@ export const strategySchema = Joi.object<StrategyDocument>({
         database: Joi.string().max(200).required(),
         line: place.required(),
         language: Joi.string().valid('own', 'cql').required(),
-        text: Joi.string().max(LONGEST_LINE_TEXT).required(),
+        text: Joi.string().max(LONGEST_SAVED_LINE_TEXT).required(),
         refersTo: Joi.object()
           .pattern(/^\d{1,6}$/, Joi.string().max(200))
           .required(),

@@ -5,12 +5,12 @@ import {
   askedStringSchema,
   enteredCountSchema,
   exploreServerSchema,
-  fileQuerySchema,
+  givenFileQuerySchema,
   newDatabaseSchema,
   type AskedString,
   type EnteredCount,
   type ExploreServer,
-  type FileQuery,
+  type GivenFileQuery,
   type NewDatabase,
   type Person,
 } from '@even-lantern/contract';
@@ -114,9 +114,9 @@ export class AddedDatabasesController {
     @Param('id') id: string,
     @Param('answer') answer: string,
     @Req() request: Request,
-    @Query(new Validated(fileQuerySchema)) { job = randomUUID(), encoding }: FileQuery,
+    @Query(new Validated(givenFileQuerySchema)) { job = randomUUID(), encoding, insteadOf }: GivenFileQuery,
     @Actor() _person: Person,
   ) {
-    return this.hand.give(id, answer, request, { job, encoding });
+    return this.hand.give(id, answer, request, { job, encoding, insteadOf: insteadOf ?? null });
   }
 }

@@ -11,9 +11,11 @@ import {
   type Run,
   type Translation,
 } from '@even-lantern/contract';
-import { vocabularyToTurtle, type Vocabulary } from '@even-lantern/core';
+import { vocabularyToTurtle, type BibRecord, type Vocabulary } from '@even-lantern/core';
 import request from 'supertest';
 import { RunsService } from '../runs/runsService.js';
+import { HandRecordRow } from '../store/entities.js';
+import { Store } from '../store/store.js';
 import { heading, lightReview, treeWith } from '../testing/lightReview.js';
 import { laneOf } from '../testing/laneOf.js';
 import { testApplication, type TestApplication } from '../testing/testApplication.js';
@@ -29,9 +31,9 @@ const database: NewHandDatabase = {
 }; // prettier-ignore
 const RIS = (...titles: string[]) =>
   titles.map((title) => `TY  - JOUR\nTI  - ${title}\nPY  - 2020\nER  - \n`).join('');
-const give = (answer: HandAnswer, file: string) =>
+const give = (answer: HandAnswer, file: string | Buffer, query = '') =>
   request(application.application.getHttpServer())
-    .post(`/api/databases/ferrow-index/answers/${answer.id}/records`)
+    .post(`/api/databases/ferrow-index/answers/${answer.id}/records${query}`)
     .set({ Host: 'localhost', [PERSON_HEADER]: application.person, 'Content-Type': 'text/plain' })
     .send(file);
 
@@ -99,6 +101,27 @@ test.each([
     await application.put('/api/databases/ferrow-index', { ...database, limits }).expect(400),
   );
   expect(errors?.map((each) => each.message).join()).toContain(message);
+});
+
+test('a file read in the wrong encoding is read again: its records take the place of the spoiled ones', async () => {
+  const answer = body<HandAnswer>(
+    await application.put('/api/databases/ferrow-index/answers', { text: 'any("accents")', hits: 3 }),
+  );
+  await give(answer, RIS('There before'));
+  const file = Buffer.from(RIS('Lumi\u00e8re de nuit', 'There before', '\u00c9t\u00e9'), 'latin1');
+  const first = body<GivenRecords>(await give(answer, file, '?job=first&encoding=koi8-r'));
+  expect(first).toMatchObject({ read: 3, added: 2, total: 3, encoding: { how: 'person' } });
+  const again = body<GivenRecords>(
+    await give(answer, file, '?job=second&insteadOf=first&encoding=windows-1252'),
+  );
+  expect(again).toMatchObject({ read: 3, total: 3 });
+  const rows = await application.application
+    .get(Store)
+    .read.find(HandRecordRow, { where: { meaning: answer.id }, order: { position: 'ASC' } });
+  const titles = rows.map(({ record }) => (JSON.parse(record) as BibRecord).title);
+  expect(titles.sort()).toEqual(['Lumi\u00e8re de nuit', 'There before', '\u00c9t\u00e9']);
+  // Only the last one can be told from what others gave.
+  expect((await give(answer, file, '?insteadOf=first')).status).toBe(409);
 });
 
 test('is run and logged with the records of its files, each once', async () => {

@@ -6,7 +6,7 @@ import { Injectable } from '@nestjs/common';
 import type { BibRecord } from '@even-lantern/core';
 import type { EnteredCount, GivenRecords, HandAnswer, Person } from '@even-lantern/contract';
 import { In, type EntityManager } from 'typeorm';
-import { badInput, notFound } from '../http/problem.js';
+import { badInput, conflict, notFound } from '../http/problem.js';
 import { PeopleService } from '../people/people.js';
 import { IncomingFiles, type FileAsked } from '../files/incomingFiles.js';
 import { HandCountRow, HandRecordRow } from '../store/entities.js';
@@ -18,11 +18,19 @@ import { handKey, type HandAnswers, type HandDatabase } from '../connectors/hand
 /** Records that are kept in one change. */
 const BATCH = 100;
 
+interface GivenFile extends FileAsked {
+  /** the job of an earlier reading of the file, of which this one takes the place */
+  insteadOf: string | null;
+}
+
 /** What people give for the strings of databases that they ask by hand: counts, and files of records. */
 @Injectable()
 export class HandAnswersService {
   /** by id */
   private readonly databases = new Map<string, HandDatabase>();
+  /** what the last file brought: letters that look wrong are seen at once, or not in this hour */
+  private lastGiven: { job: string; database: string; meaning: string; ids: ReadonlySet<string> } | null =
+    null;
 
   constructor(
     private readonly store: Store,
@@ -77,36 +85,66 @@ export class HandAnswersService {
   }
 
   /**
-   * Takes an exported file for a string. Several files add up; a record that is there already stays as it is.
+   * Takes an exported file for a string. Several files add up; a record that is there already stays as it is, unless it
+   * is one of those that an earlier reading of the file brought: these take its place.
    * @param meaning the id of the answer for the string
    */
-  async give(id: string, meaning: string, source: Readable, asked: FileAsked): Promise<GivenRecords> {
+  async give(id: string, meaning: string, source: Readable, given: GivenFile): Promise<GivenRecords> {
     if (!this.databases.has(id)) throw notFound(`The database “${id}” that is asked by hand`);
-    return this.files.records(source, asked, async (path, { records, troubles, encoding }, kept, signal) => {
+    const earlier = this.broughtBy(id, meaning, given.insteadOf);
+    return this.files.records(source, given, async (path, { records, troubles, encoding }, kept, signal) => {
       if (records === 0) {
         throw badInput(troubles.map(({ line, message }) => ({ path: `line ${line}`, message })));
       }
       // So many at a time, so that a large file holds up nobody else; what a stopped one has brought is taken out again.
-      const added: string[] = [];
+      const ids: string[] = [];
       try {
         for await (const batch of linesOf(path)) {
           signal.throwIfAborted();
-          added.push(...(await this.keepGiven(id, meaning, batch)));
-          kept(added.length);
+          ids.push(...(await this.keepGiven(id, meaning, batch, earlier)));
+          kept(ids.length);
         }
       } catch (error) {
-        await inBatches(added, (ids) =>
-          this.store.write((manager) => manager.delete(HandRecordRow, { id: In(ids) })),
-        );
+        await this.takeOut(ids.filter((each) => !earlier.has(each)));
         throw error;
       }
+      const now = new Set(ids);
+      await this.takeOut([...earlier].filter((each) => !now.has(each)));
+      this.lastGiven = { job: given.job, database: id, meaning, ids: now };
       const total = await this.store.read.countBy(HandRecordRow, { database: id, meaning });
-      return { read: records, added: added.length, total, troubles, encoding };
+      const added = ids.filter((each) => !earlier.has(each)).length;
+      return { read: records, added, total, troubles, encoding };
     });
   }
 
-  /** @param lines records as JSON @returns the ids of those that were not there */
-  private keepGiven(database: string, meaning: string, lines: readonly string[]): Promise<string[]> {
+  /** What the last file brought, where that is the one that is read again. */
+  private broughtBy(database: string, meaning: string, job: string | null): ReadonlySet<string> {
+    if (job === null) return new Set();
+    const last = this.lastGiven;
+    if (last?.job === job && last.database === database && last.meaning === meaning) return last.ids;
+    throw conflict(
+      'That file cannot be read again here.',
+      'Another file was given since, or the program was started anew. Give the file once more.',
+    );
+  }
+
+  private takeOut(ids: readonly string[]): Promise<void> {
+    return inBatches(ids, (some) =>
+      this.store.write((manager) => manager.delete(HandRecordRow, { id: In([...some]) })),
+    );
+  }
+
+  /**
+   * @param lines records as JSON
+   * @param earlier ids of records that those take the place of
+   * @returns the ids of those that were not there, or took the place of another
+   */
+  private keepGiven(
+    database: string,
+    meaning: string,
+    lines: readonly string[],
+    earlier: ReadonlySet<string>,
+  ): Promise<string[]> {
     return this.store.write(async (manager) => {
       const given = lines.map((record) => ({
         record,
@@ -114,15 +152,22 @@ export class HandAnswersService {
       }));
       const there = await manager.find(HandRecordRow, {
         where: { database, meaning, accession: In(given.map(({ accession }) => accession)) },
-        select: { accession: true },
+        select: { id: true, accession: true },
       });
-      const known = new Set(there.map(({ accession }) => accession));
+      const known = new Map(there.map(({ id, accession }) => [accession, id]));
       const last = (await manager.maximum(HandRecordRow, 'position', { database, meaning })) ?? 0;
       const rows = given
         .filter(({ accession }) => !known.has(accession))
         .map((each, i) => ({ id: randomUUID(), database, meaning, position: last + i + 1, ...each }));
       await inBatches(rows, (batch) => manager.insert(HandRecordRow, batch));
-      return rows.map((row) => row.id);
+      const replaced: string[] = [];
+      for (const { accession, record } of given) {
+        const id = known.get(accession);
+        if (id === undefined || !earlier.has(id)) continue;
+        await manager.update(HandRecordRow, { id }, { record });
+        replaced.push(id);
+      }
+      return [...replaced, ...rows.map((row) => row.id)];
     });
   }
 

@@ -141,7 +141,7 @@ test('what another installation settled and counted stands, is told, and a datab
   await other.post('/api/crosswalk', { vocabulary, label, target, targetLabel, verdict }).expect(200);
   const before = (await other.get('/api/crosswalk')).body as SettledStep[];
   const { standing } = (await take(other, bytes).expect(201)).body as PackageTaken;
-  expect(standing.sort()).toEqual([
+  expect(standing.map(({ text }) => text).sort()).toEqual([
     expect.stringMatching(/^1 of its headings is settled otherwise here: “Light”/),
     expect.stringMatching(/^1 of its strings was counted otherwise/),
     'The database “ferrow-index” is described otherwise here. The description here stays.',
@@ -151,6 +151,21 @@ test('what another installation settled and counted stands, is told, and a datab
     .get(Store)
     .read.find(HandCountRow, { where: { database: 'ferrow-index' }, order: { position: 'DESC' } });
   expect(counted.map(({ hits }) => hits)).toEqual([9, 1]);
+
+  // A person chooses: what the package says is said anew, in their name, and counts.
+  const answers = standing.flatMap(({ instead }) => instead);
+  expect((await other.post('/api/packages/answers', { answers }).expect(200)).body).toEqual({ taken: 2 });
+  const [, ...others] = before;
+  expect((await other.get('/api/crosswalk')).body).toEqual([
+    ...others.filter(({ label: about }) => about !== label),
+    expect.objectContaining({ vocabulary, label, target, verdict: settled.verdict, person: 'Ada' }),
+  ]);
+  const latest = await other.application
+    .get(Store)
+    .read.findOne(HandCountRow, { where: { database: 'ferrow-index' }, order: { position: 'DESC' } });
+  expect(latest).toMatchObject({ hits: 1 });
+  const nobody = { answers: [{ kind: 'count by hand', id: 'not there' }] };
+  expect((await other.post('/api/packages/answers', nobody).expect(200)).body).toEqual({ taken: 0 });
 });
 
 test('the guide tells of every table of a package, and of each column as the table does', () => {

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { Controller, Get, Logger, Param, Post, Query, Req, Res } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Logger, Param, Post, Query, Req, Res } from '@nestjs/common';
 import { ApiBody, ApiConsumes, ApiOperation, ApiTags } from '@nestjs/swagger';
-import type { Person } from '@even-lantern/contract';
+import { takingOverSchema, type Person, type TakingOver } from '@even-lantern/contract';
+import { bodyOf } from '../http/openApi.js';
+import { Validated } from '../http/validated.js';
 import { EditsNoReview } from '../edits/reviewEdit.js';
 import type { Request, Response } from 'express';
 import { Actor } from '../people/people.js';
@@ -50,6 +52,15 @@ export class PackagesController {
   @ApiBody({ schema: { type: 'string', format: 'binary' } })
   take(@Req() request: Request, @Query('job') job: string | undefined, @Actor() _person: Person) {
     return this.packages.take(request, String(job ?? randomUUID()));
+  }
+
+  @Post('packages/answers')
+  @EditsNoReview()
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Take over what a package settles or counts otherwise than this installation' })
+  @ApiBody(bodyOf(takingOverSchema))
+  takeOver(@Body(new Validated(takingOverSchema)) body: TakingOver, @Actor() person: Person) {
+    return this.packages.takeOver(body, person);
   }
 }
 

@@ -4,7 +4,7 @@ import { Injectable, type OnApplicationShutdown } from '@nestjs/common';
 import type { LedgerContent } from '@even-lantern/core';
 import { listedOf } from '../ledger/ledgerSummary.js';
 import { newFeedToken } from '../schedules/feedToken.js';
-import type { FileProgress, PackageTaken } from '@even-lantern/contract';
+import type { FileProgress, PackageTaken, Person, StandingHere, TakingOver } from '@even-lantern/contract';
 import { AddedDatabasesService } from '../addedDatabases/addedDatabasesService.js';
 import { Configuration } from '../configuration/configuration.js';
 import { badInput, conflict } from '../http/problem.js';
@@ -28,7 +28,7 @@ import { OutOfMemory, WorkerPool } from '../workers/workerPool.js';
 import type { PackageRead, PackageTask } from './packageInFile.js';
 import { pathOf, TABLE_VERSIONS, tableShapes } from './packageTables.js';
 import { packageOf } from './packageWriting.js';
-import { BATCH, batchesOf, newOnes } from './sharedRows.js';
+import { BATCH, batchesOf, newOnes, takeOver } from './sharedRows.js';
 import { entriesIn, linesIn, MOST_FILES, openZip } from './zip.js';
 
 const MOST_MEMORY_MB = 900;
@@ -152,6 +152,11 @@ export class PackagesService implements OnApplicationShutdown {
     }
   }
 
+  /** Takes over what a package says otherwise than this installation. @returns how much of it */
+  async takeOver({ answers }: TakingOver, person: Person): Promise<{ taken: number }> {
+    return { taken: await this.store.write((manager) => takeOver(manager, answers, person)) };
+  }
+
   private async looked(task: PackageTask, signal: AbortSignal): Promise<PackageRead> {
     try {
       return await this.pool.run(task, { signal });
@@ -200,7 +205,7 @@ export class PackagesService implements OnApplicationShutdown {
       }
       await flush();
     }
-    const standing: string[] = [];
+    const standing: StandingHere[] = [];
     const taken = await this.store.write(async (manager) => {
       for (const [table, some] of shared) {
         const fresh = await newOnes(manager, table, some);

@@ -2,8 +2,10 @@
  * Rows of a package that are not of its review alone: databases that were added, counts entered by hand, settled headings.
  * What people of this installation said stays as it is: what a package says otherwise is kept beside it, and told.
  */
+import { randomUUID } from 'node:crypto';
+import type { PackagedAnswer, Person, StandingHere } from '@even-lantern/contract';
 import { counted } from '@even-lantern/core';
-import { In, type EntityManager, type ObjectLiteral } from 'typeorm';
+import { In, Like, type EntityManager, type ObjectLiteral } from 'typeorm';
 import type { EntityClass, TableDescription } from '../store/description.js';
 import { AddedDatabaseRow, HandCountRow, SettlementRow } from '../store/entities.js';
 import type { RawRow } from '../store/rawRows.js';
@@ -45,8 +47,8 @@ const SETTLES = new Map<EntityClass, Settles>([
 
 export interface NewOnes {
   rows: RawRow[];
-  /** what is said otherwise here, and stands, in sentences */
-  standing: string[];
+  /** what is said otherwise here */
+  standing: StandingHere[];
 }
 
 /**
@@ -64,7 +66,7 @@ export async function newOnes(
   const settles = SETTLES.get(entity);
   const here = settles === undefined ? null : await saidHere(manager, entity, settles);
   const ends = await positionsOf(manager, entity, fresh);
-  const differing = new Set<string>();
+  const differing: RawRow[] = [];
   const numbered = fresh.map((row): RawRow => {
     const said = settles === undefined ? undefined : here?.get(settles.about(row));
     const end = 'position' in row ? ends.get(row['database'] ?? null) : undefined;
@@ -72,12 +74,12 @@ export async function newOnes(
       return end === undefined ? row : { ...row, position: (end.last += 1) };
     }
     const isOther = !said.has(settles.says(row));
-    if (isOther) differing.add(settles.named(row));
+    if (isOther) differing.push(row);
     const beside: RawRow =
       isOther && entity === SettlementRow ? { verdict: BESIDE + String(row['verdict']) } : {};
     return { ...row, ...beside, ...(end === undefined ? {} : { position: (end.first -= 1) }) };
   });
-  return { rows: numbered, standing: [...standing, ...differingText(entity, [...differing])] };
+  return { rows: numbered, standing: [...standing, ...differingFrom(entity, differing)] };
 }
 
 async function known(
@@ -99,7 +101,7 @@ async function otherwiseHere(
   entity: EntityClass,
   rows: readonly RawRow[],
   there: ReadonlyMap<unknown, ObjectLiteral>,
-): Promise<string[]> {
+): Promise<StandingHere[]> {
   if (entity !== AddedDatabaseRow) return [];
   return rows.flatMap((row) => {
     const own = there.get(row['id']);
@@ -108,7 +110,8 @@ async function otherwiseHere(
       JSON.stringify(own['content']) === JSON.stringify(JSON.parse(String(row['content'])))
     )
       return [];
-    return [`The database “${row['id']}” is described otherwise here. The description here stays.`];
+    const text = `The database “${row['id']}” is described otherwise here. The description here stays.`;
+    return [{ text, instead: [] }];
   });
 }
 
@@ -146,17 +149,77 @@ async function positionsOf(
   return ends;
 }
 
-function differingText(entity: EntityClass, differing: readonly string[]): string[] {
-  if (differing.length === 0) return [];
+function differingFrom(entity: EntityClass, rows: readonly RawRow[]): StandingHere[] {
+  const settles = SETTLES.get(entity);
+  if (settles === undefined || rows.length === 0) return [];
+  const differing = [...new Set(rows.map((row) => settles.named(row)))];
   const named = differing.slice(0, NAMED).join(', ') + (differing.length > NAMED ? ' and others' : '');
-  const what =
-    entity === SettlementRow
-      ? `${counted(differing.length, 'of its headings is', 'of its headings are')} settled otherwise here`
-      : `${counted(differing.length, 'of its strings was', 'of its strings were')} counted otherwise by hand here`;
-  return [`${what}: ${named}. What is here stands. What the package says is kept, and counts for nothing.`];
+  const isHeading = entity === SettlementRow;
+  const what = isHeading
+    ? `${counted(differing.length, 'of its headings is', 'of its headings are')} settled otherwise here`
+    : `${counted(differing.length, 'of its strings was', 'of its strings were')} counted otherwise by hand here`;
+  const text = `${what}: ${named}. What is here stands until somebody takes over what the package says.`;
+  const kind = isHeading ? 'settled heading' : 'count by hand';
+  return [{ text, instead: rows.map(({ id }) => ({ kind, id: String(id) })) }];
 }
 
-export function batchesOf(rows: readonly RawRow[]): RawRow[][] {
+/**
+ * Takes over what packages say otherwise than this installation: said anew, by whoever chose it, so that it is the latest.
+ *
+ * @returns how many were still there to be taken over
+ */
+export async function takeOver(
+  manager: EntityManager,
+  answers: readonly PackagedAnswer[],
+  person: Person,
+): Promise<number> {
+  const idsOf = (kind: PackagedAnswer['kind']) =>
+    answers.filter((each) => each.kind === kind).map(({ id }) => id);
+  const anew = { at: new Date().toISOString(), personId: person.id };
+  let taken = 0;
+  for (const ids of batchesOf(idsOf('settled heading'))) {
+    const rows = await manager.find(SettlementRow, {
+      where: { id: In(ids), verdict: Like(`${BESIDE}%`) },
+      order: { position: 'ASC' },
+    });
+    for (const row of rows) {
+      const verdict = row.verdict.slice(BESIDE.length);
+      const replaced = verdict === 'refused' ? [] : await counterpartsOf(manager, row);
+      for (const said of [...replaced.map((each) => ({ ...each, verdict: 'open' })), { ...row, verdict }]) {
+        const position = 1 + ((await manager.maximum(SettlementRow, 'position')) ?? 0);
+        await manager.insert(SettlementRow, { ...said, ...anew, id: randomUUID(), position });
+      }
+    }
+    taken += rows.length;
+  }
+  for (const ids of batchesOf(idsOf('count by hand'))) {
+    const rows = await manager.find(HandCountRow, { where: { id: In(ids) }, order: { position: 'ASC' } });
+    for (const row of rows) {
+      const { database } = row;
+      const position = 1 + ((await manager.maximum(HandCountRow, 'position', { database })) ?? 0);
+      await manager.insert(HandCountRow, { ...row, ...anew, id: randomUUID(), position });
+    }
+    taken += rows.length;
+  }
+  return taken;
+}
+
+/** What is in force of other counterparts of a heading: with another one, they are taken back. */
+async function counterpartsOf(
+  manager: EntityManager,
+  { vocabulary, label, target, targetLabel }: SettlementRow,
+): Promise<SettlementRow[]> {
+  const rows = await manager.find(SettlementRow, {
+    where: { vocabulary, label, target },
+    order: { position: 'ASC' },
+  });
+  const latest = new Map(rows.map((row) => [row.targetLabel, row]));
+  return [...latest.values()].filter(
+    (row) => row.targetLabel !== targetLabel && ['confirmed', 'words'].includes(row.verdict),
+  );
+}
+
+export function batchesOf<Row>(rows: readonly Row[]): Row[][] {
   return Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
     rows.slice(i * BATCH, (i + 1) * BATCH),
   );

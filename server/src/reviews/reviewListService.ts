@@ -36,6 +36,8 @@ interface Step {
 @Injectable()
 export class ReviewListService {
   private readonly logger = new Logger('reviews');
+  /** what was answered last, and at which state of the store: most who ask have changed nothing since */
+  private last: { committed: number; reviews: Promise<ReviewSummary[]> } | null = null;
 
   constructor(
     private readonly store: Store,
@@ -44,6 +46,17 @@ export class ReviewListService {
 
   /** Those that are worked on first, then those put away; each in the order in which they were begun. */
   async list(): Promise<ReviewSummary[]> {
+    const committed = await this.store.committed();
+    if (this.last?.committed !== committed) {
+      const reviews = this.read();
+      this.last = { committed, reviews };
+      // What failed is tried again by the next who asks.
+      reviews.catch(() => (this.last = null));
+    }
+    return this.last.reviews;
+  }
+
+  private async read(): Promise<ReviewSummary[]> {
     const { read } = this.store;
     const reviews = await read.find(ReviewRow, {
       // No JSON: one review of which something cannot be read must not take the others with it.

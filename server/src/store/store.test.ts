@@ -46,6 +46,20 @@ test('what one change writes is not seen until it is whole, and a failed one tak
   expect(await names()).toEqual(['kept']);
 });
 
+test('it tells whether anything was committed, by this program or by another one', async () => {
+  const before = await store.committed();
+  expect(await store.committed()).toBe(before);
+  await add('here');
+  const after = await store.committed();
+  expect(after).not.toBe(before);
+  await store.write(() => Promise.reject(new Error('refused'))).catch(() => undefined);
+  expect(await store.committed()).toBe(after);
+  const another = new Database(path);
+  another.prepare("INSERT INTO person VALUES ('there', 'there', '2026-11-01T00:00:00.000Z')").run();
+  another.close();
+  expect(await store.committed()).not.toBe(after);
+});
+
 test('between batches of rows, others have their turn', async () => {
   const order: string[] = [];
   setImmediate(() => order.push('others'));

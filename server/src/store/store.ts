@@ -59,6 +59,12 @@ export class Store implements OnApplicationShutdown {
     return this.reader.manager;
   }
 
+  /** A number that is another one as soon as anything was committed, by this program or by another one. */
+  async committed(): Promise<number> {
+    const [row] = await this.reader.query<{ data_version: number }[]>('PRAGMA data_version');
+    return row?.data_version ?? 0;
+  }
+
   /** What is committed now, on a connection of its own that stays at this moment, whatever is changed meanwhile. */
   async snapshot<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
     const source = await this.openReader();

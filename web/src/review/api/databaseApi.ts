@@ -8,6 +8,7 @@ import type {
   DatabaseProfile,
   EnteredCount,
   ExploredServer,
+  FileEncodingName,
   GivenRecords,
   HandAnswer,
   IndexWords,
@@ -20,6 +21,19 @@ import type {
 import { api, changes } from './api.js';
 import { outOfDateBy } from './databaseChanges.js';
 import { vocabularyApi } from './vocabularyApi.js';
+
+/** An exported file of records for a string of a database that is asked by hand. */
+export interface GivenFile {
+  database: string;
+  /** the id of the answer for the string */
+  answer: string;
+  file: File;
+  job: string;
+  /** in which encoding it is; found where nobody says so */
+  encoding?: FileEncodingName;
+  /** the job of its earlier reading, of which this one takes the place */
+  insteadOf?: string;
+}
 
 export const databaseApi = api.injectEndpoints({
   endpoints: (build) => ({
@@ -106,10 +120,10 @@ export const databaseApi = api.injectEndpoints({
       query: ({ database, count }) => ({ url: `databases/${database}/answers`, method: 'PUT', body: count }),
       invalidatesTags: changes('HandAnswers', 'DatabaseAnswers'),
     }),
-    giveRecords: build.mutation<GivenRecords, { database: string; answer: string; file: File; job: string }>({
-      query: ({ database, answer, file, job }) => ({
+    giveRecords: build.mutation<GivenRecords, GivenFile>({
+      query: ({ database, answer, file, job, ...params }) => ({
         url: `databases/${database}/answers/${answer}/records`,
-        params: { job },
+        params: { job, ...params },
         method: 'POST',
         body: file,
         headers: { 'Content-Type': 'text/plain' },

@@ -13,6 +13,7 @@ import type {
   LedgerVerified,
   NewRun,
   NewRuns,
+  PackagedAnswer,
   PackageTaken,
   RepeatedRun,
   Run,
@@ -126,6 +127,10 @@ export const ledgerApi = api.injectEndpoints({
         headers: { 'Content-Type': 'application/zip' },
       }),
       invalidatesTags: changes('Reviews', 'Databases', 'SettledHeadings', 'People'),
+    }),
+    takeOver: build.mutation<{ taken: number }, PackagedAnswer[]>({
+      query: (answers) => ({ url: 'packages/answers', method: 'POST', body: { answers } }),
+      invalidatesTags: changes('SettledHeadings', 'Databases'),
     }),
     verifyLedger: build.mutation<LedgerVerified, { review: string; seal: string }>({
       query: ({ review, seal }) => ({

@@ -1,7 +1,7 @@
 import { PackageOpen } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { PackageTaken } from '@even-lantern/contract';
+import type { PackageTaken, StandingHere } from '@even-lantern/contract';
 import { counted } from '@even-lantern/core';
 import { problemOf } from '../../review/api/api.js';
 import { ledgerApi } from '../../review/api/ledgerApi.js';
@@ -59,7 +59,7 @@ function Taken({ taken: { id, title, paused, seal, standing, unvouched } }: { ta
         <p>{counted(paused, 'schedule')} paused: go on with it here or there, not in both installations.</p>
       )}
       {standing.map((each) => (
-        <p key={each}>{each}</p>
+        <Standing key={each.text} standing={each} />
       ))}
       <p>
         Its ledger fits in itself, and ends at this seal. Compare the seal with one that you got in another
@@ -72,6 +72,28 @@ function Taken({ taken: { id, title, paused, seal, standing, unvouched } }: { ta
           <li key={each}>{each}</li>
         ))}
       </ul>
+    </div>
+  );
+}
+
+/** What is said otherwise here, and the button that takes over what the package says. */
+function Standing({ standing: { text, instead } }: { standing: StandingHere }) {
+  const [takeOver, { data, error, isLoading }] = ledgerApi.useTakeOverMutation();
+  return (
+    <div className="flex flex-col items-start gap-1">
+      <p>{text}</p>
+      {instead.length > 0 && data === undefined && (
+        <button
+          type="button"
+          className="btn btn-xs btn-quiet"
+          disabled={isLoading}
+          onClick={() => void takeOver(instead)}
+        >
+          Take over what the package says
+        </button>
+      )}
+      {data !== undefined && <p role="status">Taken over. It counts from now on, in your name.</p>}
+      {error !== undefined && <ProblemNote problem={problemOf(error)} />}
     </div>
   );
 }

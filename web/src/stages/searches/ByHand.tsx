@@ -5,7 +5,7 @@ import { FileUp } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { problemOf } from '../../review/api/api.js';
-import { databaseApi } from '../../review/api/databaseApi.js';
+import { databaseApi, type GivenFile } from '../../review/api/databaseApi.js';
 import { FilePicker } from '../../parts/FilePicker.js';
 import { FileReading } from '../../review/FileReading.js';
 import { FileEncodingNote } from '../../parts/FileEncodingNote.js';
@@ -39,9 +39,9 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
       })
       .catch((problem: unknown) => toast.error(problemOf(problem).title));
   };
-  const pick = (file: File) => {
+  const pick = (file: File, again: Pick<GivenFile, 'encoding' | 'insteadOf'> = {}) => {
     if (answer === undefined) return;
-    give({ database, answer: answer.id, file, job: crypto.randomUUID() })
+    give({ database, answer: answer.id, file, job: crypto.randomUUID(), ...again })
       .unwrap()
       .then(({ read, added, troubles }) => {
         const rest = troubles.length === 0 ? '' : ` ${counted(troubles.length, 'remark')} on it below.`;
@@ -50,8 +50,8 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
       .catch(() => undefined);
   };
   return (
-    <section aria-label="FakeRequest by hand" className="flex flex-col gap-2">
-      <h3 className="small-head">FakeRequest by hand</h3>
+    <section aria-label="Asked by hand" className="flex flex-col gap-2">
+      <h3 className="small-head">Asked by hand</h3>
       <p className="quiet text-sm">Copy the string, search there, and enter how many records it finds.</p>
       {error !== undefined && <ProblemNote problem={problemOf(error)} />}
       <form
@@ -87,7 +87,7 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
             accept=".ris,.txt,.xml"
             className="btn btn-sm btn-quiet"
             disabled={giving.isLoading}
-            onPick={pick}
+            onPick={(file) => pick(file)}
           >
             <FileUp className="h-4 w-4" aria-hidden="true" /> Give the exported file
           </FilePicker>
@@ -105,9 +105,17 @@ export function ByHand({ database, line, isLast, onEntered }: ByHandProps) {
       {giving.isLoading && giving.originalArgs !== undefined && (
         <FileReading job={giving.originalArgs.job} name={giving.originalArgs.file.name} />
       )}
-      {giving.data !== undefined && giving.data.encoding.how !== 'utf8' && (
-        <FileEncodingNote encoding={giving.data.encoding} />
-      )}
+      {giving.data !== undefined &&
+        giving.data.encoding.how !== 'utf8' &&
+        giving.originalArgs !== undefined && (
+          <FileEncodingNote
+            encoding={giving.data.encoding}
+            onChoose={(encoding) => {
+              const { file, job } = giving.originalArgs ?? {};
+              if (file !== undefined && job !== undefined) pick(file, { encoding, insteadOf: job });
+            }}
+          />
+        )}
       {giving.data !== undefined && <FileRemarks troubles={giving.data.troubles} />}
       {giving.error !== undefined && <ProblemNote problem={problemOf(giving.error)} />}
     </section>
