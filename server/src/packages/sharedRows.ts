@@ -11,7 +11,7 @@ import { AddedDatabaseRow, HandCountRow, SettlementRow } from '../store/entities
 import type { RawRow } from '../store/rawRows.js';
 
 /** Rows that are kept in one change, so that others are served in between. */
-export const BATCH = 60;
+export const BATCH = 30;
 /** How many of those that differ are named. */
 const NAMED = 5;
 

@@ -25,8 +25,8 @@ const TIMEOUT_MS = 10_000;
 const AGAIN_MS = 200;
 /** How often a change is tried whose number somebody else took. */
 const MOST_TRIES = 3;
-/** The indexes of a review of 100,000 records fit into it. */
-const READING_CACHE_KB = 64_000;
+/** Of each connection: the indexes of a review of 100,000 records fit into it. */
+const CACHE_KB = 64_000;
 /** So much is written back at a time: the whole program waits meanwhile. */
 const CHECKPOINT_PAGES = 300;
 
@@ -180,10 +180,15 @@ export async function openStore(path: string): Promise<Store> {
     mkdirSync(dirname(path), { recursive: true });
     lock = lockFolder(dirname(path));
     await bringUp(path);
-    const writer = sourceOf(path, 'synchronous = FULL', `wal_autocheckpoint = ${CHECKPOINT_PAGES}`);
+    const writer = sourceOf(
+      path,
+      'synchronous = FULL',
+      `cache_size = -${CACHE_KB}`,
+      `wal_autocheckpoint = ${CHECKPOINT_PAGES}`,
+    );
     opened.push(writer);
     await writer.initialize();
-    const reader = sourceOf(path, 'query_only = ON', `cache_size = -${READING_CACHE_KB}`);
+    const reader = sourceOf(path, 'query_only = ON', `cache_size = -${CACHE_KB}`);
     opened.push(reader);
     await reader.initialize();
     return new Store(writer, reader, lock, () => sourceOf(path, 'query_only = ON').initialize());
