@@ -31,41 +31,44 @@ export const CSV_LEDGER: LedgerForm = {
       'kind of entry': content.kind ?? 'run',
       'seal of the ledger': sealText(seal),
     };
-    return toCsv(rowsOf(content).map((row) => COLUMNS.map((column) => row[column] ?? own[column] ?? '')));
+    const { common, rows } = rowsOf(content);
+    const cells = COLUMNS.map((column) => common[column] ?? own[column] ?? '');
+    return toCsv(rows.map((row) => cells.map((cell, i) => row[COLUMNS[i] ?? 'entry'] ?? cell)));
   },
 };
 
-function rowsOf(content: LedgerContent): Row[] {
+/** What an entry says in all of its rows, and what in each. */
+interface Rows {
+  common: Row;
+  rows: Row[];
+}
+
+function rowsOf(content: LedgerContent): Rows {
   if (isRun(content)) return runRows(content);
   const common = { 'started (UTC)': content.at, 'ran by': content.by };
   switch (content.kind) {
     case 'note':
-      return [{ ...common, 'about entry': content.about.entry, note: content.text }];
+      return { common, rows: [{ 'about entry': content.about.entry, note: content.text }] };
     case 'correction': {
       const { about, what, was, is, text } = content;
-      return [{ ...common, 'about entry': about.entry, description: `${what}: ${was} → ${is}`, note: text }];
+      const description = `${what}: ${was} → ${is}`;
+      return { common, rows: [{ 'about entry': about.entry, description, note: text }] };
     }
     case 'elsewhere': {
       const { way, place, string, count, searchedOn, text, file } = content;
       const description = `${way}, ${place}, on ${searchedOn}`;
-      const hits = count ?? 'not counted';
-      return [
-        {
-          ...common,
-          description,
-          'string sent': string,
-          hits,
-          'records fetched': file?.records ?? 0,
-          note: text,
-        },
-      ];
+      const [hits, fetched] = [count ?? 'not counted', file?.records ?? 0];
+      return {
+        common,
+        rows: [{ description, 'string sent': string, hits, 'records fetched': fetched, note: text }],
+      };
     }
   }
 }
 
-function runRows(content: RunContent): Row[] {
+function runRows(content: RunContent): Rows {
   const { lines, limits, version, repeats } = content;
-  const own: Row = {
+  const common: Row = {
     outcome: content.outcome,
     reason: content.reason ?? '',
     database: content.databaseName,
@@ -82,10 +85,9 @@ function runRows(content: RunContent): Row[] {
     version: version == null ? '' : versionText(version),
     'repeats entry': repeats?.entry ?? '',
   };
-  return lines.map((line) => {
+  const rows = lines.map((line): Row => {
     const limit = limits?.find((each) => each.line === line.number);
     return {
-      ...own,
       line: `L${line.number}`,
       description: line.description,
       'string sent': line.string,
@@ -96,4 +98,5 @@ function runRows(content: RunContent): Row[] {
         : { limit: `${limit.limit} (${limit.way ?? ''})`, 'reason of the limit': limit.reason }),
     };
   });
+  return { common, rows };
 }
