@@ -81,12 +81,11 @@ export class RehearsalService {
     const { lanes, database, ownLines, sent: read, edits, strategies, shown } = reading;
     const strategy = strategies.sent;
     const joined = partsOfLines(lanes, ownLines, strategy.lines);
-    const counting = inTurns(byPriority(strategy.lines), async (line) => ({
-      line,
-      counted: await this.countLine(database, line, strategy.lines, lanes),
-    })).then((counted) => strategy.lines.flatMap((line) => counted.filter((each) => each.line === line)));
+    const counting = inTurns(byPriority(strategy.lines), (line) =>
+      this.countLine(database, line, strategy.lines, lanes),
+    ).then((counted) => counted.sort((a, b) => a.number - b.number));
     if (linesFirst) await counting;
-    const [counted, adds, bridges, without, withoutElements, parts] = await withPriority('soon', () =>
+    const [lines, adds, bridges, without, withoutElements, parts] = await withPriority('soon', () =>
       Promise.all([
         counting,
         this.countAdditions(database, lanes, read, edits),
@@ -96,7 +95,6 @@ export class RehearsalService {
         inTurns(lanes, (lane) => this.countParts(database, lane, read, edits)),
       ]),
     );
-    const lines = counted.map((each) => each.counted);
     // They say what was counted, so that nothing more is asked for.
     const shownLines =
       shown.sent === strategy

@@ -29,7 +29,7 @@ import type {
 import { askedText, CountCache } from '../counting/countCache.js';
 import { withPriority } from '../connectors/callQueue.js';
 import { DatabasesService, type OpenDatabase } from '../databases/databasesService.js';
-import { inTurns } from '../counting/inTurns.js';
+import { inTurns, turn } from '../counting/inTurns.js';
 import { affordableCalls, withinAllowance } from '../counting/callAllowance.js';
 import { CompiledStrategies } from '../strategies/compiledStrategies.js';
 import { type ParsedLine, type CompiledStrategy } from '../strategies/compiledStrategy.js';
@@ -126,6 +126,8 @@ export class TranslationService {
       Promise.all(alone.losses.map((loss) => this.measured(database, loss))),
       this.ofLanes(reading, givenLines.get(key)),
     ]);
+    // Answers of many lines may come, or be given up, at the same moment.
+    await turn();
     const read = dialect?.parse(alone.text, context);
     return {
       number: line.number,
