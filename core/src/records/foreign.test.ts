@@ -169,3 +169,28 @@ test('another reader of RIS gets names, dates, pages and kind as they are', () =
   expect(JSON.stringify(item?.author)).toContain('The Lamp Group');
   expect(JSON.stringify(item?.author)).not.toContain('The Lamp Group,');
 });
+
+test('a reader of others takes CSL-JSON as it is written, and finds nothing in it to clean', () => {
+  const record = sampleRecord({
+    title: 'Lamps & naps < nights',
+    authors: [
+      { family: 'Ortvik', given: 'L' },
+      { family: 'The Lamp Group', given: '' },
+    ],
+    journal: 'Annals of the Small Hours',
+    year: 2020,
+    language: 'German',
+    doi: '10.5555/lamps',
+  });
+  const text = CSL_JSON.write(record, source);
+  const read = plugins.input.chain(text, { strict: true }) as Record<string, unknown>[];
+  expect(read).toHaveLength(1);
+  const { _graph: _how, ...item } = read[0] ?? {};
+  const [own] = JSON.parse(`[${text.replace(/^\s*\[|\]\s*$/g, '')}]`) as Record<string, unknown>[];
+  expect(item).toEqual(own);
+  expect(item).toMatchObject({
+    title: 'Lamps & naps < nights',
+    issued: { 'date-parts': [[2020]] },
+    language: 'de',
+  });
+});
