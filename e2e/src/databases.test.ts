@@ -151,18 +151,26 @@ test('a database is added by hand: strings to copy, counts entered, the exported
   const file = join(browser.downloads, '..', 'export.ris');
   writeFileSync(
     file,
-    ['Lamps in the dark', 'Naps in the light']
+    ['Lamps in the dark', 'Lumi\u00e8re et si\u00e8ste']
       .map((title) => `TY  - JOUR\r\nTI  - ${title}\r\nPY  - 2021\r\nER  - \r\n`)
       .join(''),
+    'latin1',
   );
   await (
     await browser.driver.findElement({ css: 'section[aria-label=String] input[type=file]' })
   ).sendKeys(file);
   await browser.sees('2 records given.');
+  // Read again, its records take the place of those that it brought before.
+  for (const encoding of ['koi8-r', 'windows-1252']) {
+    await browser.pick('Encoding of the file', encoding);
+    await browser.sees(`Read as ${encoding}, as you said.`);
+  }
+  await browser.sees('2 records given.');
   await (await browser.named('Run and log')).click();
   await browser.sees('Logged, Ferrow Index: 2 hits, 2 records fetched.');
   await (await browser.named('Read them')).click();
   await browser.sees('Lamps in the dark');
+  await browser.sees('Lumi\u00e8re et si\u00e8ste');
 });
 
 test('a simulated database goes on to its next release, and a run can still be made against the one before', async () => {

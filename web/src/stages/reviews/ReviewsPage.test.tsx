@@ -155,10 +155,17 @@ test('a review is saved as one file, and taken in from one; what does not fit is
             rows: 12,
             paused: 1,
             seal: '1-ab',
-            standing: ['One heading is settled otherwise here.'],
+            standing: [
+              {
+                text: 'One heading is settled otherwise here.',
+                instead: [{ kind: 'settled heading', id: 's1' }],
+              },
+              { text: 'A database is described otherwise here.', instead: [] },
+            ],
             unvouched: ['Decisions are not.'],
           }
         : new Refusal(400, { title: 'The file data/run.ndjson is missing.' }),
+    'POST packages/answers': () => ({ taken: 1 }),
   });
   const user = renderAt('/reviews', page());
   const link = await screen.findByRole('link', { name: 'Save “Bright light at night” as one file' });
@@ -183,4 +190,10 @@ test('a review is saved as one file, and taken in from one; what does not fit is
   ]) {
     expect(screen.getByText(told)).toBeTruthy();
   }
+  // What can be taken over has a button of its own; a description of a database cannot.
+  await user.click(screen.getByRole('button', { name: 'Take over what the package says' }));
+  await screen.findByText(/^Taken over/);
+  const [over] = asked.filter(({ path }) => path === 'packages/answers');
+  expect(over?.body).toEqual({ answers: [{ kind: 'settled heading', id: 's1' }] });
+  expect(screen.queryByRole('button', { name: 'Take over what the package says' })).toBeNull();
 });
