@@ -24,7 +24,7 @@ import type { ObjectLiteral } from 'typeorm';
 import { RecordDesignsService } from '../records/recordDesignsService.js';
 import { ReviewEndService } from '../reviews/reviewEndService.js';
 import { Scheduler } from '../schedules/scheduler.js';
-import { HandCountRow } from '../store/entities.js';
+import { HandCountRow, SettlementRow } from '../store/entities.js';
 import { Store } from '../store/store.js';
 import { TABLES_OF_PACKAGES, TABLES_OF_REVIEWS } from '../store/tables.js';
 import { databasesOfFullReview, fullReview } from '../testing/fullReview.js';
@@ -139,11 +139,20 @@ test('what another installation settled and counted stands, is told, and a datab
   const { vocabulary, label, target, targetLabel } = settled;
   const verdict = 'open';
   await other.post('/api/crosswalk', { vocabulary, label, target, targetLabel, verdict }).expect(200);
+  await other.application.get(Store).write((manager) =>
+    manager.insert(SettlementRow, {
+      ...{ id: 'confirmed here', position: 9, vocabulary, label, target, targetLabel: 'Lamps' },
+      ...{ verdict: 'confirmed', at: '2026-11-01T00:00:00.000Z', personId: other.person },
+    }),
+  );
   const before = (await other.get('/api/crosswalk')).body as SettledStep[];
+  expect(before.map(({ verdict: said }) => said)).toEqual(['confirmed']);
   const { standing } = (await take(other, bytes).expect(201)).body as PackageTaken;
   expect(standing.map(({ text }) => text).sort()).toEqual([
-    expect.stringMatching(/^1 of its headings is settled otherwise here: “Light”/),
-    expect.stringMatching(/^1 of its strings was counted otherwise/),
+    expect.stringMatching(
+      /^1 of its headings is settled otherwise here: “Light” \(in the package: words instead\)/,
+    ),
+    expect.stringMatching(/^1 of its strings was counted otherwise by hand here: .* \(in the package: 1\)/),
     'The database “ferrow-index” is described otherwise here. The description here stays.',
   ]);
   expect((await other.get('/api/crosswalk')).body).toEqual(before);
@@ -155,9 +164,8 @@ test('what another installation settled and counted stands, is told, and a datab
   // A person chooses: what the package says is said anew, in their name, and counts.
   const answers = standing.flatMap(({ instead }) => instead);
   expect((await other.post('/api/packages/answers', { answers }).expect(200)).body).toEqual({ taken: 2 });
-  const [, ...others] = before;
+  // It takes the place of what was confirmed here.
   expect((await other.get('/api/crosswalk')).body).toEqual([
-    ...others.filter(({ label: about }) => about !== label),
     expect.objectContaining({ vocabulary, label, target, verdict: settled.verdict, person: 'Ada' }),
   ]);
   const latest = await other.application

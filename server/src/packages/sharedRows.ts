@@ -32,7 +32,7 @@ const SETTLES = new Map<EntityClass, Settles>([
     {
       about: (row) => JSON.stringify([row['vocabulary'], row['label'], row['target']]),
       says: (row) => JSON.stringify([row['targetLabel'], row['verdict']]),
-      named: (row) => `“${row['label']}”`,
+      named: (row) => `“${row['label']}” (in the package: ${settledText(row)})`,
     },
   ],
   [
@@ -40,10 +40,22 @@ const SETTLES = new Map<EntityClass, Settles>([
     {
       about: (row) => JSON.stringify([row['database'], row['meaning']]),
       says: (row) => String(row['hits']),
-      named: (row) => `“${String(row['string']).slice(0, 80)}”`,
+      named: (row) => `“${String(row['string']).slice(0, 80)}” (in the package: ${row['hits']})`,
     },
   ],
 ]);
+
+function settledText(row: ObjectLiteral): string {
+  const heading = row['targetLabel'] === null ? 'no heading' : `“${row['targetLabel']}”`;
+  switch (row['verdict']) {
+    case 'words':
+      return 'words instead';
+    case 'open':
+      return 'left open';
+    default:
+      return `${heading} ${row['verdict']}`;
+  }
+}
 
 export interface NewOnes {
   rows: RawRow[];
