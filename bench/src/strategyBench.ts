@@ -13,6 +13,7 @@ import {
   type TermContent,
 } from '@even-lantern/core';
 import { readVocabularies } from '@even-lantern/standins';
+import { longStrategy } from './longStrategy.js';
 import { answering, json } from './server.js';
 import { measured, median, quantile, timed, timedAsync, type Measurement } from './measure.js';
 
@@ -30,14 +31,16 @@ export async function strategyBench(): Promise<Measurement[]> {
       STANDINS_PORT: String(standIns),
       EVEN_LANTERN_DATA: data,
     };
-    children.push(spawn(process.execPath, [join(root, program)], { env, stdio: 'ignore' }));
+    const child = spawn(process.execPath, [join(root, program)], { env, stdio: 'ignore' });
+    children.push(child);
+    return child.pid ?? 0;
   };
   let calls = 0;
   const line = countingLine(() => (calls += 1));
   try {
     start('standins/dist/main.js', STANDINS_PORT);
     await answering(`http://127.0.0.1:${STANDINS_PORT}/`);
-    start('server/dist/main.js', LINE_PORT);
+    const server = start('server/dist/main.js', LINE_PORT);
     await answering(`http://127.0.0.1:${PORT}/api/health`);
     const api = `http://127.0.0.1:${PORT}/api`;
     const [review] = (await json(`${api}/reviews`)) as { id: string }[];
@@ -96,6 +99,7 @@ export async function strategyBench(): Promise<Measurement[]> {
       measured('strategy', 'new-line-p95', quantile(ofLine, 0.95), 'ms', '< 100'),
       measured('strategy', 'all-counts-and-effects-after-an-edit-p95', quantile(times, 0.95), 'ms', '< 500'),
       measured('strategy', 'checks-of-200-terms', checksMs(), 'ms', '< 200'),
+      ...(await longStrategy({ api, data, process: server, headers })),
     ];
   } finally {
     line.closeAllConnections();
