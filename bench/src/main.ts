@@ -14,6 +14,7 @@ import { millionBench } from './millionBench.js';
 import { pastedBench } from './pastedBench.js';
 import { rehearseBench } from './rehearseBench.js';
 import { reviewBench } from './reviewBench.js';
+import { sentencesBench } from './sentencesBench.js';
 import { strategyBench } from './strategyBench.js';
 
 const flags = process.argv.slice(2);
@@ -27,6 +28,7 @@ const benches: Record<string, () => Measurement[] | Promise<Measurement[]>> = {
   index: () => indexBench(size),
   lookup: lookupBench,
   clauses: clausesBench,
+  sentences: sentencesBench,
   pasted: pastedBench,
   designs: designsBench,
   filters: () => filtersBench(flags.includes('--write')),
