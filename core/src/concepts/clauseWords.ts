@@ -36,7 +36,7 @@ const WEAK = setOf(
     'common many evidence literature study studies research question review systematic article articles paper papers ' +
     'role association associated associations relation relationship relationships related link links linked between ' +
     'among amongst within towards toward against per via across whether people person persons patient patients ' +
-    'participant participants individual individuals subject subjects man men woman women adult adults group groups ' +
+    'participant participants individual individuals subject subjects adult pts pt mum group groups ' +
     'resident residents survivor survivors sufferer sufferers user users client clients case cases having receiving ' +
     'undergoing living suffering exposed exposure exposures taking using used use uses need needs needed needing think thinks feel feels ' +
     'say says view know known find finding findings result results outcome outcomes intervention interventions ' +
@@ -44,8 +44,28 @@ const WEAK = setOf(
     'techniques secondary primary first second third one two three four five six seven eight nine ten week weeks ' +
     'month months year years day days hour hours evening evenings morning mornings minute minutes based level levels amount rate rates risk risks ' +
     'safe safety possible who work works working want wants ' +
-    'others else everything something anything nothing want look looking learn background aim aims objective conclusion conclusions setting settings',
+    'others else everything something anything nothing want look looking learn background aim aims objective conclusion conclusions setting settings ' +
+    // parts of a protocol, kinds of studies and of questions
+    'objectives rationale protocol population populations comparator comparators comparison comparisons design designs ' +
+    'trial trials cohort survey surveys cross sectional cross-sectional prevalence incidence proportion prognosis accuracy ' +
+    'factor factors barriers facilitators cost-effectiveness guideline guidelines language languages control controls ' +
+    // what is said of things without being one
+    'useful enough true frequent often any twice once daily weekly monthly yearly well badly afterwards only also maybe ' +
+    'quick stupid simple large small big early easier harder higher fewer shorter longer ' +
+    'reduction reductions improvement improvements decrease decreases efect efects efectiveness',
 );
+/** Verbs that stand between two concepts, and neither of which they name. */
+const VERBS = setOf(
+  'affect affects improve improves reduce reduces prevent prevents raises helps ease eases eased shorten shortens predict ' +
+    'predicts treat treats keep keeps kept teach teaches remind reminds worsen worsens protect protects relieve relieves ' +
+    'promote promotes avoid avoids boost boosts prescribe prescribes deliver delivers delivered give gives gave given hand handed ' +
+    'ask asks asked asking offer offers offered run runs try tries tried hope hopes wonder wonders wondering ' +
+    'admitted refuse refuses decide decides making make makes made serve serves allow allows matter matters',
+);
+/** What is beside a treatment, and nobody searches for by itself. */
+const GENERIC = setOf('care treatment treatments therapy therapies practice none english only management');
+const NEGATIONS = setOf('without not no except excluding');
+const AUXILIARY = /^(?:do|does|did|is|are|was|were|can|could|will|would|should|has|have|why)$/;
 const PARTING = setOf(
   'who whom whose which that does do did is are was were can could will would should may might has have had with ' +
     'without during after before while when where why how what if because than versus vs compared among amongst by ' +
@@ -75,8 +95,44 @@ export function clauseWords(text: string): ClauseWord[] {
   const loosen = (link: Link) => {
     if (RANK[link] > RANK[between]) between = link;
   };
+  const chatter = chatterIn(text);
+  /** within what is left out: “without insulin” */
+  let negated = false;
+  /** whether the sentence asks, so that *not* denies what is asked and leaves nothing out */
+  let asks = false;
   forEachWord(text, (word, start, wordEnd) => {
     const gap = text.slice(end, start);
+    if (chatter.some(({ from, to }) => start >= from && start < to)) {
+      end = wordEnd;
+      loosen('apart');
+      return;
+    }
+    if (/[.?!;\n]/.test(gap)) asks = false;
+    if (AUXILIARY.test(word)) asks = true;
+    // “w/ apnoea”, “w/out insulin”
+    if (word === 'w' && text[wordEnd] === '/') {
+      end = wordEnd;
+      last = { word, start };
+      loosen('apart');
+      return;
+    }
+    const isShort = gap === '/' && last.word === 'w';
+    const isOtherThan = word === 'than' && last.word === 'other';
+    const ends = /[.,;:?!()\n]/.test(gap) || PARTING.has(word) || word === 'but';
+    if (negated && ends && !isOtherThan) negated = false;
+    if (isNegation(word, text.slice(wordEnd), asks) || (isShort && /^(?:out|o)$/.test(word))) {
+      // “with or without” leaves nothing out.
+      negated = !/\bor\s*(?:w\/)?$/.test(text.slice(0, start));
+      end = wordEnd;
+      last = { word, start };
+      loosen('apart');
+      return;
+    }
+    if (negated) {
+      end = wordEnd;
+      loosen('apart');
+      return;
+    }
     if (/[.;:?!()[\]—–\n]/.test(gap) || /\s-\s/.test(gap)) {
       between = 'apart';
       if (/[.?!\n]/.test(gap)) role = null;
@@ -111,9 +167,13 @@ export function clauseWords(text: string): ClauseWord[] {
       if (last !== undefined) last.leadsOn = true;
     } else if (PARTING.has(word)) loosen('apart');
     else if (isEmptyWord(word)) loosen('of');
-    else {
+    else if (VERBS.has(word) || (word === 'lead' && /^\s+to\b/.test(text.slice(wordEnd)))) {
+      words.push({ word, start, end: wordEnd, link: 'apart', leadsOn: false, weak: true, role });
+      between = 'apart';
+      return;
+    } else {
       words.push({ word, start, end: wordEnd, link: between, leadsOn: false, weak: isWeak(word), role });
-      between = 'joined';
+      between = isOfPeople(text.slice(start, wordEnd + 2)) ? 'apart' : 'joined';
       return;
     }
     if (WEAK.has(word)) loosen('apart');
@@ -121,6 +181,37 @@ export function clauseWords(text: string): ClauseWord[] {
   // “massage for pain”: what is done stands before what it is for.
   const isDone = (place: number) => afterFor.some(({ from, to }) => place >= from && place < to);
   return words.map((each, i) => (each.role === null && isDone(i) ? { ...each, role: 'intervention' } : each));
+}
+
+/** Whether what follows a word is left out: *no better* and *no longer* leave out nothing, *does it not* neither. */
+function isNegation(word: string, rest: string, asks: boolean): boolean {
+  if (!NEGATIONS.has(word)) return word === 'other' && /^\s+than\b/i.test(rest);
+  if (word === 'not') return !asks && !/^\s+only\b/i.test(rest);
+  return word !== 'no' || !/^\s+(?:better|worse|longer|more|less|different|matter)\b/i.test(rest);
+}
+
+/** Whether a word is people to whom the next belongs: “students’ stress” is of two things, “Parkinson’s disease” is not. */
+function isOfPeople(word: string): boolean {
+  return /(?:s['’]|(?:children|women|men|people)['’]s)\s?$/i.test(word);
+}
+
+/** Where a message greets and takes its leave, as half-open ranges of offsets. */
+function chatterIn(text: string): { from: number; to: number }[] {
+  return CHATTER.flatMap((pattern) =>
+    [...text.matchAll(pattern)].map((found) => ({ from: found.index, to: found.index + found[0].length })),
+  );
+}
+
+const CHATTER = [
+  /^\s*(?:(?:fwd?|re):\s*)*(?:(?:hi|hello|hey|dear|greetings|good\s+(?:morning|afternoon|evening)|request)\b[^,!.?:\n]*[-,!.:\n]\s*)?/giu,
+  /\b(?:i\s+)?hope\s+(?:you|all|this)\b[^.!?\n]*[.!?\n]/giu,
+  /(?:\b(?:(?:with|many|kind|kindest|best|warm)\s+)*(?:thanks|thank\s+you|cheers|regards|wishes|sincerely|greetings)\b|[.!?]\s*best,)[^?]{0,60}$/giu,
+  /,?\s*\b(?:please|pls)\b/giu,
+];
+
+/** Whether a word is of those that stand beside what is searched for, and are not searched for themselves. */
+export function isGeneric(word: string): boolean {
+  return GENERIC.has(word);
 }
 
 /** Whether a word says nothing by itself. */

@@ -162,3 +162,33 @@ test('whatever is written: concepts stand in the text one after the other, and c
     { numRuns: 400 },
   );
 });
+
+test.each<[string, string[]]>([
+  // Verbs stand between concepts.
+  ['does massage prevent falls in care homes?', ['massage', 'falls', 'care homes']],
+  ['does bullying lead to burnout', ['bullying', 'burnout']],
+  ['lead poisoning in nurses', ['lead poisoning', 'nurses']],
+  // What is left out is none; what a question denies is asked for all the same.
+  ['pain without dementia', ['pain']],
+  ['massage NOT bright light for pain', ['massage', 'pain']],
+  ['massage, but not bright light, for pain', ['massage', 'pain']],
+  ['massage other than reflexology for pain', ['massage', 'pain']],
+  ['doctors w/ low mood w/out dementia', ['doctors', 'low mood']],
+  ['massage with or without bright light', ['massage', 'bright light']],
+  ['massage w/ or w/out bright light', ['massage', 'bright light']],
+  ['why do doctors not report pain', ['doctors', 'report pain']],
+  ['is massage no better than bright light for pain', ['massage', 'bright light', 'pain']],
+  // Messages greet and take their leave.
+  ['Hi all, hope you are well! Does massage ease pain? Many thanks, Oda', ['massage', 'pain']],
+  ['Dear colleagues, massage for pain, please', ['massage', 'pain']],
+  // People are a concept too, and what belongs to them another.
+  ['women with dementia', ['women', 'dementia']],
+  ['nurses’ burnout and students’ low mood', ['nurses', 'burnout', 'students', 'low mood']],
+  // What something is compared with by habit is none, also by itself.
+  ['massage compared with usual care for pain', ['massage', 'pain']],
+  ['usual care', []],
+  ['no treatment', []],
+  ['English only', []],
+])('“%s” is of %j', (text, expected) => {
+  expect(takeApart(index, text).concepts.map((concept) => concept.text)).toEqual(expected);
+});

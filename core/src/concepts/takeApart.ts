@@ -12,7 +12,7 @@ import {
   type LookupIndex,
   type Name,
 } from '../vocabulary/index.js';
-import { clauseWords, isWeak, looser, type ClauseWord, type Link } from './clauseWords.js';
+import { clauseWords, isGeneric, isWeak, looser, type ClauseWord, type Link } from './clauseWords.js';
 import { namesInText, ofSameWords, type NameInText } from './namesInText.js';
 import {
   conceptOf,
@@ -53,11 +53,18 @@ export function takeApart(index: LookupIndex, text: string): TakenApart {
   pieces = distributed(index, pieces, words, text);
   pieces = guessed(index, pieces, words, text);
   pieces = joinedAlternatives(index, pieces, words, text);
-  const telling = pieces.some(({ weak }) => !weak) ? pieces.filter(({ weak }) => !weak) : pieces;
+  const named = pieces.filter(({ weak }) => !weak);
+  const telling = (named.length > 0 ? named : pieces).filter((piece) => !isGenericAlone(piece, words));
   const concepts = withoutRepeats(telling)
     .slice(0, MOST_CONCEPTS)
     .map((piece) => conceptOf(index, piece, words, text));
   return { concepts, unread: all[MOST_WORDS]?.start ?? null };
+}
+
+/** “Usual care”, “no treatment”: what something is compared with, and no concept. */
+function isGenericAlone({ from, to }: Piece, words: readonly ClauseWord[]): boolean {
+  const own = words.slice(from, to);
+  return own.some(({ word }) => isGeneric(word)) && own.every(({ word, weak }) => weak || isGeneric(word));
 }
 
 /** Of names that overlap the ones that explain most of the text: long ones, and those that stand as written. */
