@@ -36,7 +36,7 @@ const WEAK = setOf(
     'common many evidence literature study studies research question review systematic article articles paper papers ' +
     'role association associated associations relation relationship relationships related link links linked between ' +
     'among amongst within towards toward against per via across whether people person persons patient patients ' +
-    'participant participants individual individuals subject subjects adult pts pt mum group groups ' +
+    'participant participants individual individuals subject subjects adult pts pt group groups ' +
     'resident residents survivor survivors sufferer sufferers user users client clients case cases having receiving ' +
     'undergoing living suffering exposed exposure exposures taking using used use uses need needs needed needing think thinks feel feels ' +
     'say says view know known find finding findings result results outcome outcomes intervention interventions ' +
@@ -47,19 +47,19 @@ const WEAK = setOf(
     'others else everything something anything nothing want look looking learn background aim aims objective conclusion conclusions setting settings ' +
     // parts of a protocol, kinds of studies and of questions
     'objectives rationale protocol population populations comparator comparators comparison comparisons design designs ' +
-    'trial trials cohort survey surveys cross sectional cross-sectional prevalence incidence proportion prognosis accuracy ' +
-    'factor factors barriers facilitators cost-effectiveness guideline guidelines language languages control controls ' +
+    'trial trials cohort survey surveys cross-sectional prevalence incidence proportion prognosis accuracy factors barriers ' +
+    'facilitators cost-effectiveness ' +
     // what is said of things without being one
     'useful enough true frequent often any twice once daily weekly monthly yearly well badly afterwards only also maybe ' +
-    'quick stupid simple large small big early easier harder higher fewer shorter longer ' +
+    'quick stupid easier harder higher fewer shorter longer ' +
     'reduction reductions improvement improvements decrease decreases efect efects efectiveness',
 );
 /** Verbs that stand between two concepts, and neither of which they name. */
 const VERBS = setOf(
   'affect affects improve improves reduce reduces prevent prevents raises helps ease eases eased shorten shortens predict ' +
     'predicts treat treats keep keeps kept teach teaches remind reminds worsen worsens protect protects relieve relieves ' +
-    'promote promotes avoid avoids boost boosts prescribe prescribes deliver delivers delivered give gives gave given hand handed ' +
-    'ask asks asked asking offer offers offered run runs try tries tried hope hopes wonder wonders wondering ' +
+    'promote promotes avoid avoids boost boosts prescribe prescribes deliver delivers delivered give gives gave given handed ' +
+    'ask asks asked asking offers offered tries tried wonder wonders wondering ' +
     'admitted refuse refuses decide decides making make makes made serve serves allow allows matter matters',
 );
 /** What is beside a treatment, and nobody searches for by itself. */
@@ -72,6 +72,9 @@ const PARTING = setOf(
     'in on at for from as through under over until about into between',
 );
 const OF = setOf('of to the a an');
+
+/** In UTF-16 units: so far ahead a list is looked for. */
+const LONGEST_LIST = 120;
 
 const COMPARISON = /^(?:versus|vs|compared|than|instead)$/;
 const EFFECT =
@@ -98,6 +101,8 @@ export function clauseWords(text: string): ClauseWord[] {
   const chatter = chatterIn(text);
   /** within what is left out: “without insulin” */
   let negated = false;
+  /** whether anything has been left out since: “not in hospital” leaves out the hospital */
+  let leftOut = false;
   /** whether the sentence asks, so that *not* denies what is asked and leaves nothing out */
   let asks = false;
   forEachWord(text, (word, start, wordEnd) => {
@@ -118,17 +123,19 @@ export function clauseWords(text: string): ClauseWord[] {
     }
     const isShort = gap === '/' && last.word === 'w';
     const isOtherThan = word === 'than' && last.word === 'other';
-    const ends = /[.,;:?!()\n]/.test(gap) || PARTING.has(word) || word === 'but';
+    const ends = /[.,;:?!()\n]/.test(gap) || (leftOut && PARTING.has(word)) || word === 'but';
     if (negated && ends && !isOtherThan) negated = false;
     if (isNegation(word, text.slice(wordEnd), asks) || (isShort && /^(?:out|o)$/.test(word))) {
       // “with or without” leaves nothing out.
-      negated = !/\bor\s*(?:w\/)?$/.test(text.slice(0, start));
+      negated = !/\bor\s*(?:w\/)?$/.test(text.slice(Math.max(0, start - 10), start));
+      leftOut = false;
       end = wordEnd;
       last = { word, start };
       loosen('apart');
       return;
     }
     if (negated) {
+      leftOut ||= !PARTING.has(word) && !isEmptyWord(word);
       end = wordEnd;
       loosen('apart');
       return;
@@ -136,7 +143,8 @@ export function clauseWords(text: string): ClauseWord[] {
     if (/[.;:?!()[\]—–\n]/.test(gap) || /\s-\s/.test(gap)) {
       between = 'apart';
       if (/[.?!\n]/.test(gap)) role = null;
-    } else if (/[,/]/.test(gap)) loosen(isInList(text.slice(start)) || gap.includes('/') ? 'or' : 'apart');
+    } else if (/[,/]/.test(gap))
+      loosen(isInList(text.slice(start, start + LONGEST_LIST)) || gap.includes('/') ? 'or' : 'apart');
     if (between === 'apart' && role === 'comparison' && /[,.;]/.test(gap)) role = null;
     const cannot = word === 't' && last.word === 'can' && /^['’ʼ]$/.test(gap);
     end = wordEnd;
@@ -203,10 +211,11 @@ function chatterIn(text: string): { from: number; to: number }[] {
 }
 
 const CHATTER = [
-  /^\s*(?:(?:fwd?|re):\s*)*(?:(?:hi|hello|hey|dear|greetings|good\s+(?:morning|afternoon|evening)|request)\b[^,!.?:\n]*[-,!.:\n]\s*)?/giu,
-  /\b(?:i\s+)?hope\s+(?:you|all|this)\b[^.!?\n]*[.!?\n]/giu,
-  /(?:\b(?:(?:with|many|kind|kindest|best|warm)\s+)*(?:thanks|thank\s+you|cheers|regards|wishes|sincerely|greetings)\b|[.!?]\s*best,)[^?]{0,60}$/giu,
-  /,?\s*\b(?:please|pls)\b/giu,
+  /^\s*(?:(?:fwd?|re):\s*){0,5}(?:(?:hi|hello|hey|dear|greetings|good\s+(?:morning|afternoon|evening))\b[^,!.?:\n]{0,40}[,!.:\n]\s*)?/giu,
+  /\b(?:i\s+)?hope\s+(?:you|this)\b[^.!?\n]{0,200}[.!?\n]/giu,
+  /(?:\b(?:many\s+)?(?:thanks(?!\s+to\b)|thank\s+you|cheers|sincerely)\b|\b(?:kind|kindest|best|warm)\s+(?:regards|wishes|greetings)\b|[.!?]\s{0,4}best,)[^?]{0,60}$/giu,
+  /\b(?:please|pls)\b/giu,
+  /\b(?:control|intervention|comparison)\s{1,4}group\b/giu,
 ];
 
 /** Whether a word is of those that stand beside what is searched for, and are not searched for themselves. */

@@ -174,6 +174,7 @@ test.each<[string, string[]]>([
   ['massage, but not bright light, for pain', ['massage', 'pain']],
   ['massage other than reflexology for pain', ['massage', 'pain']],
   ['doctors w/ low mood w/out dementia', ['doctors', 'low mood']],
+  ['massage for nurses not in care homes', ['massage', 'nurses']],
   ['massage with or without bright light', ['massage', 'bright light']],
   ['massage w/ or w/out bright light', ['massage', 'bright light']],
   ['why do doctors not report pain', ['doctors', 'report pain']],
@@ -181,6 +182,8 @@ test.each<[string, string[]]>([
   // Messages greet and take their leave.
   ['Hi all, hope you are well! Does massage ease pain? Many thanks, Oda', ['massage', 'pain']],
   ['Dear colleagues, massage for pain, please', ['massage', 'pain']],
+  ['patients’ wishes after massage', ['wishes', 'massage']],
+  ['hand hygiene in weight control after early massage', ['hand hygiene', 'weight control', 'early massage']],
   // People are a concept too, and what belongs to them another.
   ['women with dementia', ['women', 'dementia']],
   ['nurses’ burnout and students’ low mood', ['nurses', 'burnout', 'students', 'low mood']],
