@@ -42,6 +42,7 @@ export interface PackageTaken {
   paused: number;
   /** of its ledger, to be compared with one that somebody kept */
   seal: string;
+  /** what is said otherwise here */
   standing: StandingHere[];
   /** what its ledger cannot vouch for, in sentences */
   unvouched: string[];

@@ -8,6 +8,7 @@ import { counted } from '@even-lantern/core';
 import { In, Like, type EntityManager, type ObjectLiteral } from 'typeorm';
 import type { EntityClass, TableDescription } from '../store/description.js';
 import { AddedDatabaseRow, HandCountRow, SettlementRow } from '../store/entities.js';
+import { inBatches } from '../store/inBatches.js';
 import type { RawRow } from '../store/rawRows.js';
 
 /** Rows that are kept in one change, so that others are served in between. */
@@ -189,7 +190,8 @@ export async function takeOver(
     answers.filter((each) => each.kind === kind).map(({ id }) => id);
   const anew = { at: new Date().toISOString(), personId: person.id };
   let taken = 0;
-  for (const ids of batchesOf(idsOf('settled heading'))) {
+  let last = (await manager.maximum(SettlementRow, 'position')) ?? 0;
+  await inBatches(idsOf('settled heading'), async (ids) => {
     const rows = await manager.find(SettlementRow, {
       where: { id: In(ids), verdict: Like(`${BESIDE}%`) },
       order: { position: 'ASC' },
@@ -198,13 +200,12 @@ export async function takeOver(
       const verdict = row.verdict.slice(BESIDE.length);
       const replaced = verdict === 'refused' ? [] : await counterpartsOf(manager, row);
       for (const said of [...replaced.map((each) => ({ ...each, verdict: 'open' })), { ...row, verdict }]) {
-        const position = 1 + ((await manager.maximum(SettlementRow, 'position')) ?? 0);
-        await manager.insert(SettlementRow, { ...said, ...anew, id: randomUUID(), position });
+        await manager.insert(SettlementRow, { ...said, ...anew, id: randomUUID(), position: (last += 1) });
       }
     }
     taken += rows.length;
-  }
-  for (const ids of batchesOf(idsOf('count by hand'))) {
+  });
+  await inBatches(idsOf('count by hand'), async (ids) => {
     const rows = await manager.find(HandCountRow, { where: { id: In(ids) }, order: { position: 'ASC' } });
     for (const row of rows) {
       const { database } = row;
@@ -212,7 +213,7 @@ export async function takeOver(
       await manager.insert(HandCountRow, { ...row, ...anew, id: randomUUID(), position });
     }
     taken += rows.length;
-  }
+  });
   return taken;
 }
 
@@ -231,7 +232,7 @@ async function counterpartsOf(
   );
 }
 
-export function batchesOf<Row>(rows: readonly Row[]): Row[][] {
+export function batchesOf(rows: readonly RawRow[]): RawRow[][] {
   return Array.from({ length: Math.ceil(rows.length / BATCH) }, (_, i) =>
     rows.slice(i * BATCH, (i + 1) * BATCH),
   );

@@ -130,7 +130,7 @@ export const ledgerApi = api.injectEndpoints({
     }),
     takeOver: build.mutation<{ taken: number }, PackagedAnswer[]>({
       query: (answers) => ({ url: 'packages/answers', method: 'POST', body: { answers } }),
-      invalidatesTags: changes('SettledHeadings', 'Databases'),
+      invalidatesTags: changes('SettledHeadings', 'HandAnswers', 'DatabaseAnswers'),
     }),
     verifyLedger: build.mutation<LedgerVerified, { review: string; seal: string }>({
       query: ({ review, seal }) => ({
